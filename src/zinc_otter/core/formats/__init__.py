@@ -1,0 +1,1 @@
+"""Open file formats: one file for each that is read or written."""

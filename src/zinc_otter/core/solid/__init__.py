@@ -1,0 +1,1 @@
+"""From cage to solid: bicubic patches, a B-rep with explicit topology, its certificate, and triangles for printing."""

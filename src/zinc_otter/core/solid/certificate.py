@@ -1,0 +1,98 @@
+"""What a made solid states of itself."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+import numpy as np
+from scipy.sparse import coo_matrix
+from scipy.sparse.csgraph import connected_components
+
+from zinc_otter.core.cage.cage import HARD, Cage
+from zinc_otter.core.errors import CoreError, OpenCageError
+from zinc_otter.core.solid.patches import Patches, largest_deviation, largest_seam_angle, volume_and_area
+from zinc_otter.core.surface.evaluation import evaluate
+from zinc_otter.core.surface.stencils import build_stencils
+
+
+@dataclass(frozen=True)
+class Certificate:
+    """Measures of a solid: millimetres, mm², mm³, degrees.
+
+    ``deviation`` is the largest distance from the limit surface, ``seam_angle`` the largest angle between neighbouring
+    faces along seams that are not creased, ``size`` the extent of the limit surface, ``pole_count`` how many poles a face
+    has each way.
+    """
+
+    watertight: bool
+    volume: float
+    area: float
+    size: tuple[float, float, float]
+    solid_count: int
+    face_count: int
+    pole_count: int
+    deviation: float
+    seam_angle: float
+    warnings: tuple[str, ...]
+
+
+def require_closed(cage: Cage) -> None:
+    """Raise OpenCageError, naming the open edges, unless every edge has two faces."""
+    edges = cage.topology.open_edges
+    if len(edges):
+        holes = _count_loops(cage, edges)
+        raise OpenCageError(
+            f"The cage is open along {len(edges)} edges ({holes} {'hole' if holes == 1 else 'holes'}); "
+            "a solid needs a closed cage. Close it, or thicken it.",
+            edges=edges,
+        )
+
+
+def certify(patches: Patches, closed: bool, solid_count: int) -> Certificate:
+    """Measure fitted patches; ``closed`` and ``solid_count`` are what the kernel's own look at the B-rep found.
+
+    Raises CoreError when the form is turned inside out.
+    """
+    volume, area = volume_and_area(patches)
+    if volume <= 0:
+        raise CoreError("The form is turned inside out: its volume comes out negative.")
+    points = evaluate(build_stencils(patches.cage, 3), patches.cage).points
+    seam = largest_seam_angle(patches)
+    return Certificate(
+        watertight=closed,
+        volume=volume,
+        area=area,
+        size=tuple(map(float, np.ptp(points, axis=0))),  # type: ignore[arg-type]
+        solid_count=solid_count,
+        face_count=len(patches.poles),
+        pole_count=patches.poles.shape[1],
+        deviation=largest_deviation(patches),
+        seam_angle=seam,
+        warnings=_warnings(patches.cage, seam),
+    )
+
+
+def _warnings(cage: Cage, seam_angle: float) -> tuple[str, ...]:
+    valence = cage.topology.vertex_valence
+    high = np.flatnonzero(valence > 5)
+    found = []
+    if len(high):
+        found.append(
+            f"{len(high)} vertices have a valence above 5 (the highest {valence.max()}); "
+            "the highlight may show a seam there."
+        )
+    if seam_angle > 1.0:
+        found.append(f"Neighbouring faces meet at up to {seam_angle:.1f}° where the surface should be smooth.")
+    soft = (cage.edge_sharpness > 0) & (cage.edge_sharpness < HARD)
+    if soft.any() and cage.edge_sharpness[soft].max() > 4:
+        found.append("Creases with a sharpness between 4 and 10 are rounder in the solid than on the surface.")
+    return tuple(found)
+
+
+def _count_loops(cage: Cage, edges: np.ndarray) -> int:
+
+    ends = cage.topology.edge_verts[edges]
+    verts, local = np.unique(ends, return_inverse=True)
+    local = local.reshape(-1, 2)
+    graph = coo_matrix((np.ones(len(edges)), (local[:, 0], local[:, 1])), shape=(len(verts),) * 2)
+    return int(connected_components(graph, directed=False)[0])

@@ -1,0 +1,89 @@
+"""Triangles of the limit surface, as fine as a chord tolerance asks for."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+import numpy as np
+
+from zinc_otter.core.cage.cage import Cage, unit
+from zinc_otter.core.cage.topology import Floats, Ints
+from zinc_otter.core.errors import BadNumberError
+from zinc_otter.core.surface.evaluation import evaluate
+from zinc_otter.core.surface.stencils import Stencils, build_stencils
+
+MOST_TRIANGLES = 3_000_000
+
+
+@dataclass(frozen=True, eq=False)
+class Triangles:
+    """Points (n, 3) in mm, triangles (t, 3), and the largest distance (mm) found between a chord and the surface."""
+
+    points: Floats
+    triangles: Ints
+    chord: float
+
+    @property
+    def volume(self) -> float:
+        """Enclosed volume in mm³, by the divergence theorem."""
+        a, b, c = (self.points[self.triangles[:, i]] - self.points.mean(axis=0) for i in range(3))
+        return float(np.einsum("ij,ij->", a, np.cross(b, c))) / 6
+
+
+def tessellate(cage: Cage, tolerance: float) -> Triangles:
+    """Triangles whose chords keep within ``tolerance`` mm of the limit surface.
+
+    Raises BadNumberError for a tolerance that is not positive, or that would need more than 3 million triangles.
+    """
+    if not np.isfinite(tolerance) or tolerance <= 0:
+        raise BadNumberError(f"The chord tolerance must be more than 0 mm; {tolerance:g} is not.")
+    level = 1
+    stencils = build_stencils(cage, level)
+    points = evaluate(stencils, cage).points
+    while True:
+        finer = build_stencils(cage, level + 1)
+        finer_points = evaluate(finer, cage).points
+        chord = _chord(stencils, points, finer_points)
+        if chord <= tolerance:
+            return Triangles(points, split_quads(points, stencils.quads), chord)
+        level += 1
+        stencils, points = finer, finer_points
+        if len(stencils.quads) * 8 > MOST_TRIANGLES or level == 7:
+            raise BadNumberError(
+                f"Chords within {tolerance:g} mm would take more than {MOST_TRIANGLES:,} triangles; "
+                f"{_rounded_up(chord / 3)} mm is within reach."
+            )
+
+
+def _rounded_up(value: float) -> str:
+    step = 10.0 ** np.floor(np.log10(value))
+    return f"{np.ceil(value / step) * step:g}"
+
+
+def _chord(stencils: Stencils, points: Floats, finer_points: Floats) -> float:
+    """How far the next level's edge and face points lie off this level's chords and triangles.
+
+    Measured square to the chord or the triangle, for beside extraordinary points the middles also slide along the
+    surface. Child vertices come in the order: vertices, edges, faces.
+    """
+    t = stencils.finest.topology
+    n, e = t.vertex_count, t.edge_count
+    a, b = points[t.edge_verts[:, 0]], points[t.edge_verts[:, 1]]
+    away = finer_points[n : n + e] - a
+    along = unit(b - a)
+    square = away - (away * along).sum(axis=1, keepdims=True) * along
+    quads = points[stencils.quads]
+    one, other = quads[:, 2] - quads[:, 0], quads[:, 3] - quads[:, 1]
+    # Each face is split along its shorter diagonal, which lies in both of its triangles.
+    shorter = (one**2).sum(axis=1) <= (other**2).sum(axis=1)
+    foot = np.where(shorter[:, None], quads[:, 0], quads[:, 1])
+    height = ((finer_points[n + e :] - foot) * unit(np.cross(one, other))).sum(axis=1)
+    return float(max(np.linalg.norm(square, axis=1).max(), np.abs(height).max()))
+
+
+def split_quads(points: Floats, quads: Ints) -> Ints:
+    """(2m, 3) triangles: each quad split along its shorter diagonal."""
+    one = ((points[quads[:, 0]] - points[quads[:, 2]]) ** 2).sum(axis=1)
+    other = ((points[quads[:, 1]] - points[quads[:, 3]]) ** 2).sum(axis=1)
+    turned = np.where((one <= other)[:, None], quads, np.roll(quads, -1, axis=1))
+    return turned[:, [[0, 1, 2], [0, 2, 3]]].reshape(-1, 3)
