@@ -76,6 +76,17 @@ class Cage:
         offsets = np.cumsum([0, *(len(face) for face in faces)]).astype(np.int32)
         return cls(where, Topology.checked(len(where), flat, offsets))
 
+    def __reduce__(self) -> tuple[object, ...]:
+        """Cages travel to worker processes; what is cached is left behind."""
+        t = self.topology
+        return _rebuilt, (
+            self.positions,
+            (t.vertex_count, t.face_verts, t.face_offsets),
+            self.edge_sharpness,
+            self.vertex_sharpness,
+            dict(self.face_sets),
+        )
+
     # --- copies with one thing changed ------------------------------------------------------------------------------
 
     def with_positions(self, positions: ArrayLike) -> Cage:
@@ -119,6 +130,11 @@ class Cage:
         return np.array([self.positions.min(axis=0), self.positions.max(axis=0)])
 
     @cached_property
+    def digest(self) -> str:
+        """A hash of everything that decides the surface: structure and positions."""
+        return hashlib.sha256(self.structure_digest.encode() + self.positions.tobytes()).hexdigest()
+
+    @cached_property
     def structure_digest(self) -> str:
         """A hash of all that decides the stencils: connectivity and sharpness, not positions."""
         h = hashlib.sha256(self.topology.digest.encode())
@@ -138,7 +154,17 @@ class Cage:
         )
 
     def __hash__(self) -> int:
-        return hash((self.structure_digest, self.positions.tobytes()))
+        return hash(self.digest)
+
+
+def _rebuilt(
+    positions: Floats,
+    connectivity: tuple[int, Ints, Ints],
+    edge_sharpness: Floats,
+    vertex_sharpness: Floats,
+    face_sets: dict[str, Ints],
+) -> Cage:
+    return Cage(positions, Topology(*connectivity), edge_sharpness, vertex_sharpness, face_sets)
 
 
 def unit(vectors: Floats) -> Floats:

@@ -1,0 +1,47 @@
+"""The tables. Steps form a tree by their parents; a design points at the present step and at the tip of its list."""
+
+from __future__ import annotations
+
+from datetime import datetime
+from typing import Any
+
+from sqlalchemy import JSON, DateTime, ForeignKey, LargeBinary, String
+from sqlalchemy.orm import DeclarativeBase, Mapped, mapped_column
+
+
+class Base(DeclarativeBase):
+    pass
+
+
+class DesignRow(Base):
+    __tablename__ = "designs"
+
+    id: Mapped[str] = mapped_column(String(32), primary_key=True)
+    name: Mapped[str] = mapped_column(String(200))
+    unit: Mapped[str] = mapped_column(String(8))
+    created_at: Mapped[datetime] = mapped_column(DateTime)
+    changed_at: Mapped[datetime] = mapped_column(DateTime, index=True)
+    revision: Mapped[int]
+    head_id: Mapped[int]
+    tip_id: Mapped[int]
+
+
+class StepRow(Base):
+    __tablename__ = "steps"
+
+    id: Mapped[int] = mapped_column(primary_key=True, autoincrement=True)
+    design_id: Mapped[str] = mapped_column(ForeignKey("designs.id", ondelete="CASCADE"), index=True)
+    parent_id: Mapped[int | None] = mapped_column(ForeignKey("steps.id", ondelete="CASCADE"))
+    number: Mapped[int]
+    title: Mapped[str] = mapped_column(String(400))
+    command: Mapped[dict[str, Any] | None] = mapped_column(JSON)
+    document: Mapped[dict[str, Any]] = mapped_column(JSON)
+    selected: Mapped[dict[str, Any] | None] = mapped_column(JSON)
+    created_at: Mapped[datetime] = mapped_column(DateTime)
+
+
+class BlobRow(Base):
+    __tablename__ = "blobs"
+
+    hash: Mapped[str] = mapped_column(String(64), primary_key=True)
+    data: Mapped[bytes] = mapped_column(LargeBinary)

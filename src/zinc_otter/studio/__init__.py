@@ -1,0 +1,1 @@
+"""What a designer does with the core: designs, commands, previews, steps, undo."""

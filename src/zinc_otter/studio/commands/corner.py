@@ -1,0 +1,25 @@
+"""Set how sharp corners are."""
+
+from __future__ import annotations
+
+from typing import Literal
+
+from zinc_otter.core.cage import Cage, Edit
+from zinc_otter.core.cage.creasing import set_corner
+from zinc_otter.studio.commands.base import OnSelection
+from zinc_otter.studio.commands.crease import Sharpness
+from zinc_otter.studio.design import Design
+from zinc_otter.studio.words import number
+
+
+class SetCorner(OnSelection):
+    """Give the picked vertices (or those that the picked edges or faces hold) a sharpness, 0 smooth to 10 hard."""
+
+    kind: Literal["corner"] = "corner"
+    sharpness: Sharpness
+
+    def edit(self, cage: Cage) -> Edit:
+        return set_corner(cage, self.picked.selection, self.sharpness)
+
+    def title(self, design: Design) -> str:
+        return f"Set corners at {self.what(design)}, sharpness {number(self.sharpness)}"

@@ -1,0 +1,22 @@
+"""Delete what is picked."""
+
+from __future__ import annotations
+
+from typing import Literal
+
+from zinc_otter.core.cage import Cage, Edit
+from zinc_otter.core.cage.delete import delete_elements
+from zinc_otter.studio.commands.base import OnSelection
+from zinc_otter.studio.design import Design
+
+
+class Delete(OnSelection):
+    """Delete the picked faces, or the faces around the picked vertices or edges."""
+
+    kind: Literal["delete"] = "delete"
+
+    def edit(self, cage: Cage) -> Edit:
+        return delete_elements(cage, self.picked.selection)
+
+    def title(self, design: Design) -> str:
+        return f"Deleted {self.what(design)}"

@@ -1,0 +1,24 @@
+"""Extrude faces along their mean normal."""
+
+from __future__ import annotations
+
+from typing import Literal
+
+from zinc_otter.core.cage import Cage, Edit
+from zinc_otter.core.cage.extrude import extrude_faces
+from zinc_otter.studio.commands.base import Length, OnSelection
+from zinc_otter.studio.design import Design
+from zinc_otter.studio.words import millimetres
+
+
+class Extrude(OnSelection):
+    """Extrude the picked faces by ``distance`` mm, each connected group along its own mean normal."""
+
+    kind: Literal["extrude"] = "extrude"
+    distance: Length
+
+    def edit(self, cage: Cage) -> Edit:
+        return extrude_faces(cage, self.picked.selection, self.distance)
+
+    def title(self, design: Design) -> str:
+        return f"Extruded {self.what(design)} by {millimetres(self.distance)}"

@@ -1,0 +1,26 @@
+"""Move what is picked by a vector."""
+
+from __future__ import annotations
+
+from typing import Literal
+
+from zinc_otter.core.cage import Cage, Edit
+from zinc_otter.core.cage.placing import move
+from zinc_otter.studio.commands.base import OnSelection, Vector
+from zinc_otter.studio.design import Design
+from zinc_otter.studio.words import number
+
+
+class Move(OnSelection):
+    """Move by ``vector`` in mm."""
+
+    kind: Literal["move"] = "move"
+    vector: Vector
+
+    def edit(self, cage: Cage) -> Edit:
+        return move(cage, self.picked.selection, self.vector)
+
+    def title(self, design: Design) -> str:
+        along = [(axis, amount) for axis, amount in zip("xyz", self.vector, strict=True) if abs(amount) >= 0.005]
+        by = ", ".join(f"{axis} {number(amount)}" for axis, amount in along) or "less than 0.01"
+        return f"Moved {self.what(design)} by {by} mm"

@@ -1,0 +1,25 @@
+"""Push or pull what is picked along its mean normal."""
+
+from __future__ import annotations
+
+from typing import Literal
+
+from zinc_otter.core.cage import Cage, Edit
+from zinc_otter.core.cage.placing import move_along_normal
+from zinc_otter.studio.commands.base import Length, OnSelection
+from zinc_otter.studio.design import Design
+from zinc_otter.studio.words import millimetres
+
+
+class MoveAlongNormal(OnSelection):
+    """Move by ``distance`` mm along the mean normal: out when positive, in when negative."""
+
+    kind: Literal["move-along-normal"] = "move-along-normal"
+    distance: Length
+
+    def edit(self, cage: Cage) -> Edit:
+        return move_along_normal(cage, self.picked.selection, self.distance)
+
+    def title(self, design: Design) -> str:
+        verb = "Pulled" if self.distance >= 0 else "Pushed"
+        return f"{verb} {self.what(design)} by {millimetres(abs(self.distance))}"

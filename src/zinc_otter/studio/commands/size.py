@@ -1,0 +1,35 @@
+"""Size what is picked: multiply its extent."""
+
+from __future__ import annotations
+
+from typing import Annotated, Literal
+
+from pydantic import Field
+
+from zinc_otter.core.cage import Cage, Edit
+from zinc_otter.core.cage.placing import size
+from zinc_otter.studio.commands.base import OnSelection, Vector
+from zinc_otter.studio.design import Design
+from zinc_otter.studio.words import number
+
+Factor = Annotated[float, Field(ge=0, le=1000, allow_inf_nan=False)]
+
+
+class SizeBy(OnSelection):
+    """Multiply the extent in x, y and z by ``factors`` about ``pivot`` (default the middle of the selection)."""
+
+    kind: Literal["size"] = "size"
+    factors: tuple[Factor, Factor, Factor]
+    pivot: Vector | None = None
+
+    def edit(self, cage: Cage) -> Edit:
+        return size(cage, self.picked.selection, self.factors, self.pivot)
+
+    def title(self, design: Design) -> str:
+        x, y, z = self.factors
+        if x == y == z:
+            by = f"to {number(100 * x, 1)} %"
+        else:
+            changed = [(axis, f) for axis, f in zip("xyz", self.factors, strict=True) if f != 1]
+            by = "to " + ", ".join(f"{axis} {number(100 * f, 1)} %" for axis, f in changed)
+        return f"Sized {self.what(design)} {by}"

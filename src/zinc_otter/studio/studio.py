@@ -1,0 +1,119 @@
+"""The studio: preview, commit, undo and redo on the designs of a store."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from threading import RLock
+from typing import Any
+
+from zinc_otter.core.cage import Selection
+from zinc_otter.store import Saved, StaleRevisionError, Store
+from zinc_otter.studio.commands import Command, Outcome, Picked
+
+
+@dataclass(frozen=True, eq=False)
+class _Preview:
+    design_id: str
+    revision: int
+    command: Command
+    outcome: Outcome
+
+
+class Studio:
+    """One place through which every change of a design goes. Safe to call from several threads."""
+
+    def __init__(self, store: Store) -> None:
+        self.store = store
+        self._lock = RLock()
+        self._open: dict[str, Saved] = {}
+        self._previews: dict[str, _Preview] = {}
+
+    def saved(self, design_id: str) -> Saved:
+        """The design as it stands. Raises UnknownDesignError."""
+        with self._lock:
+            if design_id not in self._open:
+                self._open[design_id] = self.store.load(design_id)
+                while len(self._open) > _MOST_OPEN:
+                    self._open.pop(next(iter(self._open)))
+            return self._open[design_id]
+
+    def preview(self, design_id: str, revision: int, command: Command) -> Outcome:
+        """What a command would lead to; nothing is kept. Raises StaleRevisionError and what the command raises."""
+        saved = self._at(design_id, revision)
+        outcome = command.apply(saved.design)
+        with self._lock:
+            self._previews[design_id] = _Preview(design_id, revision, command, outcome)
+        return outcome
+
+    def commit(self, design_id: str, revision: int, command: Command) -> Saved:
+        """Keep a command as one step: the last preview, when it was of the same command. Raises as preview does."""
+        with self._lock:
+            last = self._previews.pop(design_id, None)
+            saved = self._at(design_id, revision)
+            if last is not None and last.revision == revision and last.command == command:
+                outcome = last.outcome
+            else:
+                outcome = command.apply(saved.design)
+            return self._keep(
+                self.store.add_step(
+                    design_id,
+                    revision,
+                    command.title(saved.design),
+                    command.model_dump(mode="json"),
+                    outcome.design,
+                    _selected_document(outcome),
+                )
+            )
+
+    def cancel(self, design_id: str) -> Saved:
+        """Drop the last preview."""
+        with self._lock:
+            self._previews.pop(design_id, None)
+            return self.saved(design_id)
+
+    def undo(self, design_id: str, revision: int) -> Saved:
+        """Go one step back; at the first step nothing happens."""
+        saved = self._at(design_id, revision)
+        return self.go_to(design_id, revision, saved.steps[max(saved.head_index - 1, 0)].id)
+
+    def redo(self, design_id: str, revision: int) -> Saved:
+        """Go one step on; at the last step nothing happens."""
+        saved = self._at(design_id, revision)
+        return self.go_to(design_id, revision, saved.steps[min(saved.head_index + 1, len(saved.steps) - 1)].id)
+
+    def go_to(self, design_id: str, revision: int, step_id: int) -> Saved:
+        """Make a step of the list the present one."""
+        with self._lock:
+            return self._keep(self.store.go_to(design_id, revision, step_id))
+
+    def rename(self, design_id: str, name: str) -> Saved:
+        with self._lock:
+            return self._keep(self.store.rename(design_id, name))
+
+    def delete(self, design_id: str) -> None:
+        with self._lock:
+            self.store.delete(design_id)
+            self._open.pop(design_id, None)
+            self._previews.pop(design_id, None)
+
+    def _keep(self, saved: Saved) -> Saved:
+        self._open[saved.facts.id] = saved
+        return saved
+
+    def _at(self, design_id: str, revision: int) -> Saved:
+        saved = self.saved(design_id)
+        if saved.facts.revision != revision:
+            raise StaleRevisionError(
+                f"The design is at revision {saved.facts.revision} by now; this change was made against {revision}."
+            )
+        return saved
+
+
+_MOST_OPEN = 16
+
+
+def _selected_document(outcome: Outcome) -> dict[str, Any] | None:
+    if outcome.piece_id is None:
+        return None
+    selected = outcome.selected or Selection.of("face", [])
+    return {"piece": outcome.piece_id, **Picked(kind=selected.kind, ids=selected.ids.tolist()).model_dump()}

@@ -1,0 +1,26 @@
+"""Numbers in plain words, for the titles of steps."""
+
+from __future__ import annotations
+
+from collections.abc import Iterable
+
+MINUS, TIMES = "\N{MINUS SIGN}", "\N{MULTIPLICATION SIGN}"
+
+
+def number(value: float, digits: int = 2) -> str:
+    """At most ``digits`` decimals, no trailing zeros, a true minus sign.
+
+    >>> number(12.0), number(-0.125)
+    ('12', '−0.13')
+    """
+    text = f"{round(value, digits) + 0.0:.{digits}f}".rstrip("0").rstrip(".")
+    return text.replace("-", MINUS)
+
+
+def millimetres(value: float) -> str:
+    return f"{number(value)} mm"
+
+
+def extent(sizes: Iterable[float]) -> str:
+    """For example ``40 × 20 × 10 mm``."""
+    return f" {TIMES} ".join(number(size) for size in sizes) + " mm"
