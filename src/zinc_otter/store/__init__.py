@@ -1,5 +1,5 @@
 """Designs and their steps in SQLite: documents as JSON, arrays as content-addressed compressed blobs."""
 
-from zinc_otter.store.store import DesignFacts, Saved, StaleRevisionError, StepFacts, Store, StoreFullError, UnknownDesignError
+from zinc_otter.store.store import Store
 
-__all__ = ["DesignFacts", "Saved", "StaleRevisionError", "StepFacts", "Store", "StoreFullError", "UnknownDesignError"]
+__all__ = ["Store"]

@@ -5,75 +5,27 @@ from __future__ import annotations
 import secrets
 from collections.abc import Callable, Iterator
 from contextlib import contextmanager
-from dataclasses import dataclass
 from datetime import UTC, datetime
 from pathlib import Path
-from typing import Any, Literal
+from typing import Any
 
 from sqlalchemy import delete, func, select
 from sqlalchemy.exc import OperationalError
 from sqlalchemy.orm import Session
 
-from zinc_otter.core.errors import CoreError
 from zinc_otter.store.database import open_database
 from zinc_otter.store.documents import blob_hashes, from_document, to_document
 from zinc_otter.store.models import BlobRow, DesignRow, StepRow
 from zinc_otter.studio.design import Design
-
-Unit = Literal["mm", "cm", "in"]
-
-
-class UnknownDesignError(CoreError):
-    """A design, or a step of one, that the store does not have."""
-
-    kind = "unknown-design"
-
-
-class StaleRevisionError(CoreError):
-    """A change made against a revision that is no longer the present one."""
-
-    kind = "stale-revision"
-
-
-class StoreFullError(CoreError):
-    """The disk could not take the change; nothing was changed."""
-
-    kind = "store-full"
-
-
-@dataclass(frozen=True)
-class StepFacts:
-    id: int
-    number: int
-    title: str
-    created_at: datetime
-
-
-@dataclass(frozen=True)
-class DesignFacts:
-    id: str
-    name: str
-    unit: Unit
-    created_at: datetime
-    changed_at: datetime
-    revision: int
-    step_count: int
-
-
-@dataclass(frozen=True, eq=False)
-class Saved:
-    """A design as it stands: its list of steps up to the tip, the id of the present one, and what was selected then."""
-
-    facts: DesignFacts
-    design: Design
-    steps: tuple[StepFacts, ...]
-    head_id: int
-    selected: dict[str, Any] | None
-
-    @property
-    def head_index(self) -> int:
-        return next(i for i, step in enumerate(self.steps) if step.id == self.head_id)
-
+from zinc_otter.studio.shelf import (
+    DesignFacts,
+    Saved,
+    StaleRevisionError,
+    StepFacts,
+    StoreFullError,
+    Unit,
+    UnknownDesignError,
+)
 
 class Store:
     """Designs in one SQLite file. All methods may be called from any thread."""

@@ -1,4 +1,4 @@
-"""The studio: preview, commit, undo and redo on the designs of a store."""
+"""The studio: preview, commit, undo and redo on the designs of a shelf."""
 
 from __future__ import annotations
 
@@ -7,8 +7,8 @@ from threading import RLock
 from typing import Any
 
 from zinc_otter.core.cage import Selection
-from zinc_otter.store import Saved, StaleRevisionError, Store
 from zinc_otter.studio.commands import Command, Outcome, Picked
+from zinc_otter.studio.shelf import Saved, Shelf, StaleRevisionError
 
 
 @dataclass(frozen=True, eq=False)
@@ -22,8 +22,8 @@ class _Preview:
 class Studio:
     """One place through which every change of a design goes. Safe to call from several threads."""
 
-    def __init__(self, store: Store) -> None:
-        self.store = store
+    def __init__(self, shelf: Shelf) -> None:
+        self._shelf = shelf
         self._lock = RLock()
         self._open: dict[str, Saved] = {}
         self._previews: dict[str, _Preview] = {}
@@ -32,7 +32,7 @@ class Studio:
         """The design as it stands. Raises UnknownDesignError."""
         with self._lock:
             if design_id not in self._open:
-                self._open[design_id] = self.store.load(design_id)
+                self._open[design_id] = self._shelf.load(design_id)
                 while len(self._open) > _MOST_OPEN:
                     self._open.pop(next(iter(self._open)))
             return self._open[design_id]
@@ -55,7 +55,7 @@ class Studio:
             else:
                 outcome = command.apply(saved.design)
             return self._keep(
-                self.store.add_step(
+                self._shelf.add_step(
                     design_id,
                     revision,
                     command.title(saved.design),
@@ -84,15 +84,15 @@ class Studio:
     def go_to(self, design_id: str, revision: int, step_id: int) -> Saved:
         """Make a step of the list the present one."""
         with self._lock:
-            return self._keep(self.store.go_to(design_id, revision, step_id))
+            return self._keep(self._shelf.go_to(design_id, revision, step_id))
 
     def rename(self, design_id: str, name: str) -> Saved:
         with self._lock:
-            return self._keep(self.store.rename(design_id, name))
+            return self._keep(self._shelf.rename(design_id, name))
 
     def delete(self, design_id: str) -> None:
         with self._lock:
-            self.store.delete(design_id)
+            self._shelf.delete(design_id)
             self._open.pop(design_id, None)
             self._previews.pop(design_id, None)
 

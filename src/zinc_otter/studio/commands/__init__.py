@@ -11,7 +11,7 @@ from pydantic import Field, TypeAdapter
 
 from zinc_otter.studio.commands.base import Command, Outcome, Picked
 
-__all__ = ["AnyCommand", "Command", "Outcome", "Picked", "read_command"]
+__all__ = ["AnyCommand", "Command", "Outcome", "Picked", "command_kinds", "read_command"]
 
 
 def _found() -> list[type[Command]]:
@@ -28,6 +28,11 @@ AnyCommand: Any = Annotated[Union[tuple(_found())], Field(discriminator="kind")]
 """The discriminated union of all commands."""
 
 _adapter: TypeAdapter[Any] = TypeAdapter(AnyCommand)
+
+
+def command_kinds() -> list[str]:
+    """The ``kind`` of every command."""
+    return [str(command.model_fields["kind"].default) for command in _found()]
 
 
 def read_command(data: object) -> Command:

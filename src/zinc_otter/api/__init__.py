@@ -1,0 +1,1 @@
+"""The web service: REST routes, the live websocket, and their schemas."""

@@ -1,0 +1,119 @@
+"""Designs: list, create, copy, rename, delete; commands, previews and steps."""
+
+from __future__ import annotations
+
+from typing import Annotated, Any
+
+from fastapi import APIRouter, Depends, Response
+
+from zinc_otter.api.room import Room, room_of
+from zinc_otter.api.schemas import (
+    AtRevision,
+    CommandAt,
+    DesignCard,
+    DesignState,
+    NewDesign,
+    NewName,
+    PieceState,
+    PreviewState,
+    SelectedState,
+    StepAt,
+)
+from zinc_otter.studio.commands import Command, Outcome
+from zinc_otter.studio.picture import picture
+from zinc_otter.studio.shelf import Saved
+
+router = APIRouter(prefix="/api/designs", tags=["designs"])
+AtHand = Annotated[Room, Depends(room_of)]
+
+
+@router.get("")
+def list_designs(room: AtHand) -> list[DesignCard]:
+    """All designs, the one changed last first."""
+    return [DesignCard.of(facts) for facts in room.store.designs()]
+
+
+@router.post("", status_code=201)
+def create_design(new: NewDesign, room: AtHand) -> DesignState:
+    """Begin an empty design."""
+    return DesignState.of(room.store.create(new.name, new.unit))
+
+
+@router.get("/{design_id}")
+def get_design(design_id: str, room: AtHand) -> DesignState:
+    """The design as it stands, without arrays."""
+    return DesignState.of(room.studio.saved(design_id))
+
+
+@router.patch("/{design_id}")
+def rename_design(design_id: str, new: NewName, room: AtHand) -> DesignState:
+    return DesignState.of(room.told(room.studio.rename(design_id, new.name)))
+
+
+@router.post("/{design_id}/copy", status_code=201)
+def copy_design(design_id: str, new: NewName, room: AtHand) -> DesignState:
+    """A new design that begins where this one stands."""
+    return DesignState.of(room.store.copy(design_id, new.name))
+
+
+@router.delete("/{design_id}", status_code=204)
+def delete_design(design_id: str, room: AtHand) -> None:
+    """Delete a design with all its steps."""
+    room.studio.delete(design_id)
+    room.listeners.changed(design_id)
+
+
+@router.get("/{design_id}/picture.png", response_class=Response)
+def get_picture(design_id: str, room: AtHand) -> Response:
+    """A small picture of the design."""
+    saved = room.studio.saved(design_id)
+    path = room.folder / "pictures" / f"{saved.head_id}.png"
+    if not path.exists():
+        path.parent.mkdir(exist_ok=True)
+        path.write_bytes(picture(saved.design))
+    return Response(path.read_bytes(), media_type="image/png", headers={"Cache-Control": "no-cache"})
+
+
+@router.post("/{design_id}/commands")
+def apply_command(design_id: str, given: CommandAt, room: AtHand) -> DesignState:
+    """Apply a command at a revision, as one step."""
+    return DesignState.of(room.told(room.studio.commit(design_id, given.revision, given.command)))
+
+
+@router.post("/{design_id}/preview")
+def preview_command(design_id: str, given: CommandAt, room: AtHand) -> PreviewState:
+    """What a command would lead to; nothing is kept."""
+    before = room.studio.saved(design_id)
+    outcome = room.studio.preview(design_id, given.revision, given.command)
+    return preview_state(before, given.command, outcome)
+
+
+@router.post("/{design_id}/undo")
+def undo(design_id: str, at: AtRevision, room: AtHand) -> DesignState:
+    return DesignState.of(room.told(room.studio.undo(design_id, at.revision)))
+
+
+@router.post("/{design_id}/redo")
+def redo(design_id: str, at: AtRevision, room: AtHand) -> DesignState:
+    return DesignState.of(room.told(room.studio.redo(design_id, at.revision)))
+
+
+@router.post("/{design_id}/go-to")
+def go_to_step(design_id: str, at: StepAt, room: AtHand) -> DesignState:
+    """Make a step of the list the present one."""
+    return DesignState.of(room.told(room.studio.go_to(design_id, at.revision, at.step)))
+
+
+def preview_state(before: Saved, command: Command, outcome: Outcome) -> PreviewState:
+    return PreviewState(
+        title=command.title(before.design),
+        pieces=[PieceState.of(piece) for piece in outcome.design.pieces],
+        selected=selected_state(outcome),
+    )
+
+
+def selected_state(outcome: Outcome) -> SelectedState | None:
+    if outcome.piece_id is None or outcome.selected is None:
+        return None
+    ids: list[Any] = outcome.selected.ids.tolist()
+    return SelectedState(piece=outcome.piece_id, kind=outcome.selected.kind, ids=ids)

@@ -1,0 +1,51 @@
+"""Only pages of this application may speak to it, and no request may be larger than is sensible."""
+
+from __future__ import annotations
+
+from urllib.parse import urlsplit
+
+from starlette.types import ASGIApp, Receive, Scope, Send
+
+from zinc_otter.api.problems import answer, make_problem
+
+LARGEST_BODY = 16 * 1024 * 1024
+_NAMES = {"127.0.0.1", "localhost", "[::1]"}
+
+
+class Guard:
+    """Checks Host (against a name that was pointed at this machine) and Origin (against pages of other places)."""
+
+    def __init__(self, app: ASGIApp) -> None:
+        self._app = app
+
+    async def __call__(self, scope: Scope, receive: Receive, send: Send) -> None:
+        if scope["type"] not in ("http", "websocket"):
+            await self._app(scope, receive, send)
+            return
+        headers = {name.decode("latin-1"): value.decode("latin-1") for name, value in scope["headers"]}
+        fault = _fault(headers)
+        if fault is None:
+            await self._app(scope, receive, send)
+        elif scope["type"] == "websocket":
+            await receive()
+            await send({"type": "websocket.close", "code": 4403, "reason": fault[1]})
+        else:
+            status, sentence = fault
+            await answer(make_problem("guard", status, "This request was not let in", sentence))(scope, receive, send)
+
+
+def _fault(headers: dict[str, str]) -> tuple[int, str] | None:
+    host = headers.get("host", "")
+    if _without_port(host) not in _NAMES:
+        return 403, "The application answers to 127.0.0.1 and localhost only."
+    origin = headers.get("origin")
+    if origin is not None and urlsplit(origin).netloc != host:
+        return 403, f"A page from {origin[:80]} may not speak to this application."
+    length = headers.get("content-length", "0")
+    if not length.isdigit() or int(length) > LARGEST_BODY:
+        return 413, f"A request may hold at most {LARGEST_BODY // 1024 // 1024} MB."
+    return None
+
+
+def _without_port(host: str) -> str:
+    return host.rsplit(":", 1)[0] if host.rsplit(":", 1)[-1].isdigit() else host

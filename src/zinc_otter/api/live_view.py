@@ -1,0 +1,126 @@
+"""What one viewer has been sent of a design, so that only what changed is sent again."""
+
+from __future__ import annotations
+
+from typing import Any
+
+import numpy as np
+
+from zinc_otter.api.room import StencilShelf, shown_level
+from zinc_otter.core.cage import Cage
+from zinc_otter.core.surface import DragPlan, LimitSurface, evaluate, plan_drag
+from zinc_otter.core.surface.evaluation import normals_of
+from zinc_otter.studio.design import Design
+
+# A plan that reaches more than this share of the rows saves nothing.
+_WORTH_PLANNING = 0.6
+
+
+class _PieceView:
+    """One piece as the viewer has it: the cage last sent, and a fully evaluated base to move from."""
+
+    def __init__(self, cage: Cage, base: LimitSurface) -> None:
+        self.sent = cage
+        self.base_cage = cage
+        self.base = base
+        self.plan: DragPlan | None = None
+
+
+class LiveView:
+    """Turns designs into frames. One for each connection; not for use by two threads at once."""
+
+    def __init__(self, stencils: StencilShelf) -> None:
+        self._stencils = stencils
+        self._pieces: dict[str, _PieceView] = {}
+
+    def frame(self, design: Design) -> dict[str, Any]:
+        """What the viewer needs to show this design: whole pieces, changed rows, and the ids of pieces gone."""
+        there = {piece.id for piece in design.pieces}
+        gone = [piece_id for piece_id in self._pieces if piece_id not in there]
+        for piece_id in gone:
+            del self._pieces[piece_id]
+        pieces = [self._piece(piece.id, piece.cage) for piece in design.pieces]
+        return {"pieces": [piece for piece in pieces if piece is not None], "gone": gone}
+
+    def settle(self) -> None:
+        """Make what was last sent the base of the next drag. Called when a change was kept or dropped."""
+        for view in self._pieces.values():
+            view.plan = None
+
+    def _piece(self, piece_id: str, cage: Cage) -> dict[str, Any] | None:
+        view = self._pieces.get(piece_id)
+        if view is None or view.sent.structure_digest != cage.structure_digest:
+            return self._whole(piece_id, cage)
+        if view.sent is cage or np.array_equal(view.sent.positions, cage.positions):
+            view.sent = cage
+            return None
+        return self._moved(piece_id, view, cage)
+
+    def _whole(self, piece_id: str, cage: Cage) -> dict[str, Any]:
+        level = shown_level(cage.topology.face_count)
+        stencils = self._stencils.get(cage, level)
+        surface = evaluate(stencils, cage)
+        self._pieces[piece_id] = _PieceView(cage, surface)
+        t = cage.topology
+        is_open = np.zeros(t.edge_count, dtype=np.uint8)
+        is_open[t.open_edges] = 1
+        return {
+            "id": piece_id,
+            "cage": {
+                "positions": cage.positions,
+                "face_verts": t.face_verts,
+                "face_offsets": t.face_offsets,
+                "edge_verts": t.edge_verts,
+                "edge_faces": t.edge_faces,
+                "edge_sharpness": cage.edge_sharpness.astype(np.float32),
+                "vertex_sharpness": cage.vertex_sharpness.astype(np.float32),
+                "edge_open": is_open,
+            },
+            "surface": {
+                "level": level,
+                "positions": surface.positions.astype(np.float32),
+                "normals": surface.normals.astype(np.float32),
+                "quads": stencils.row_quads,
+                "face_of_quad": stencils.face_of_quad,
+            },
+        }
+
+    def _moved(self, piece_id: str, view: _PieceView, cage: Cage) -> dict[str, Any]:
+        stencils = view.base.stencils
+        now, was, base = cage.positions, view.sent.positions, view.base_cage.positions
+        if view.plan is None:
+            # The first move since the view settled: base and viewer agree from here on.
+            if view.sent is not view.base_cage:
+                view.base_cage, view.base = view.sent, evaluate(stencils, view.sent)
+                base = was
+            view.plan = self._planned(view, np.flatnonzero((now != base).any(axis=1)))
+        changed = np.flatnonzero((now != was).any(axis=1))
+        if view.plan is not None and not np.isin(changed, view.plan.moved).all():
+            either = (now != base).any(axis=1) | (was != base).any(axis=1)
+            view.plan = self._planned(view, np.flatnonzero(either))
+        view.sent = cage
+        rows: Any = None
+        if view.plan is None:
+            surface = evaluate(stencils, cage)
+            view.base_cage, view.base = cage, surface
+            positions, normals = surface.positions, surface.normals
+        else:
+            moved = view.plan.moved
+            positions, tangent_u, tangent_v = view.plan.apply(view.base, now[moved] - base[moved])
+            normals, rows = normals_of(tangent_u, tangent_v), view.plan.rows
+        return {
+            "id": piece_id,
+            "cage_rows": {"rows": changed.astype(np.int32), "positions": now[changed]},
+            "surface_rows": {
+                "rows": rows,
+                "positions": positions.astype(np.float32),
+                "normals": normals.astype(np.float32),
+            },
+        }
+
+    def _planned(self, view: _PieceView, moved: np.ndarray) -> DragPlan | None:
+        stencils = view.base.stencils
+        if len(moved) > _WORTH_PLANNING * len(view.base_cage.positions):
+            return None
+        plan = plan_drag(stencils, moved.astype(np.int32))
+        return plan if len(plan.rows) <= _WORTH_PLANNING * stencils.row_count else None

@@ -1,0 +1,102 @@
+"""Every refusal is a problem document (RFC 9457) with a plain sentence and the elements at fault."""
+
+from __future__ import annotations
+
+import logging
+from dataclasses import asdict
+from typing import Any
+
+from fastapi import FastAPI, Request
+from fastapi.encoders import jsonable_encoder
+from fastapi.exceptions import RequestValidationError
+from fastapi.responses import JSONResponse
+from pydantic import BaseModel, ValidationError
+from starlette.exceptions import HTTPException
+
+from zinc_otter.core.errors import CoreError, Place
+from zinc_otter.studio.commands import command_kinds
+
+_STATUS = {
+    "unknown-piece": 404,
+    "unknown-design": 404,
+    "unknown-job": 404,
+    "no-solid": 404,
+    "stale-revision": 409,
+    "store-full": 507,
+}
+_TITLES = {
+    "stale-revision": "The design has moved on",
+    "store-full": "The disk is full",
+    "invalid": "Something in this request is not as it should be",
+    "open-cage": "The cage is open",
+    "refused": "This cannot be done",
+}
+
+
+# Parts of a fault's location that say nothing to a designer.
+_NOT_SAID = {"body", "query", "path", "command", *command_kinds()}
+
+
+class PlaceSchema(BaseModel):
+    """Elements of the piece at fault."""
+
+    vertices: list[int]
+    edges: list[int]
+    faces: list[int]
+
+
+class Problem(BaseModel):
+    """A problem document after RFC 9457."""
+
+    type: str
+    title: str
+    status: int
+    detail: str
+    place: PlaceSchema | None = None
+
+
+def problem_of(error: CoreError) -> Problem:
+    """The problem document of a refusal."""
+    place = None if error.place == Place() else PlaceSchema(**{k: list(v) for k, v in asdict(error.place).items()})
+    title = _TITLES.get(error.kind, _TITLES["refused"])
+    return make_problem(error.kind, _STATUS.get(error.kind, 422), title, str(error), place)
+
+
+def invalid(error: ValidationError | RequestValidationError) -> Problem:
+    """One sentence from the first faults that validation found."""
+    sentences = []
+    for fault in error.errors()[:3]:
+        where = ".".join(str(part) for part in fault["loc"] if part not in _NOT_SAID)
+        sentences.append(f"{where}: {fault['msg']}" if where else str(fault["msg"]))
+    return make_problem("invalid", 422, _TITLES["invalid"], "; ".join(sentences) + ".")
+
+
+def make_problem(kind: str, status: int, title: str, detail: str, place: PlaceSchema | None = None) -> Problem:
+    return Problem(type=f"/problems/{kind}", title=title, status=status, detail=detail, place=place)
+
+
+def answer(problem: Problem, more: dict[str, Any] | None = None) -> JSONResponse:
+    body = {**jsonable_encoder(problem, exclude_none=True), **(more or {})}
+    return JSONResponse(body, problem.status, media_type="application/problem+json")
+
+
+def install(app: FastAPI) -> None:
+    """Answer all errors of the application with problem documents."""
+
+    @app.exception_handler(RequestValidationError)
+    async def _invalid(_: Request, error: RequestValidationError) -> JSONResponse:
+        return answer(invalid(error))
+
+    @app.exception_handler(CoreError)
+    async def _refused(_: Request, error: CoreError) -> JSONResponse:
+        return answer(problem_of(error))
+
+    @app.exception_handler(HTTPException)
+    async def _http(_: Request, error: HTTPException) -> JSONResponse:
+        return answer(make_problem("http", error.status_code, str(error.detail), str(error.detail)))
+
+    @app.exception_handler(Exception)
+    async def _unforeseen(_: Request, error: Exception) -> JSONResponse:
+        logging.getLogger("zinc_otter").error("unforeseen", exc_info=error)
+        detail = "Something went wrong that nobody foresaw. Nothing was changed; the server's log holds the details."
+        return answer(make_problem("unforeseen", 500, "Unforeseen", detail))

@@ -1,0 +1,100 @@
+"""What the routes share: the studio, the store, the jobs, the surfaces at hand, and who is listening."""
+
+from __future__ import annotations
+
+import asyncio
+from collections import OrderedDict
+from collections.abc import Iterator
+from contextlib import contextmanager
+from pathlib import Path
+from threading import Lock
+
+from fastapi import Request
+
+from zinc_otter.core.cage import Cage
+from zinc_otter.core.surface import Stencils, build_stencils
+from zinc_otter.jobs import JobRunner
+from zinc_otter.store import Store
+from zinc_otter.studio.shelf import Saved
+from zinc_otter.studio.studio import Studio
+
+
+class StencilShelf:
+    """Stencils by structure and level, those used last kept."""
+
+    def __init__(self, most: int = 24) -> None:
+        self._kept: OrderedDict[tuple[str, int], Stencils] = OrderedDict()
+        self._most = most
+        self._lock = Lock()
+
+    def get(self, cage: Cage, level: int) -> Stencils:
+        key = (cage.structure_digest, level)
+        with self._lock:
+            if key in self._kept:
+                self._kept.move_to_end(key)
+                return self._kept[key]
+        made = build_stencils(cage, level)
+        with self._lock:
+            self._kept[key] = made
+            while len(self._kept) > self._most:
+                self._kept.popitem(last=False)
+        return made
+
+
+class Listeners:
+    """Wakes the live channels of a design when it has changed. Lives on the event loop."""
+
+    def __init__(self) -> None:
+        self._events: dict[str, set[asyncio.Event]] = {}
+        self._loop: asyncio.AbstractEventLoop | None = None
+
+    @contextmanager
+    def on(self, design_id: str) -> Iterator[asyncio.Event]:
+        self._loop = asyncio.get_running_loop()
+        event = asyncio.Event()
+        self._events.setdefault(design_id, set()).add(event)
+        try:
+            yield event
+        finally:
+            self._events[design_id].discard(event)
+
+    def changed(self, design_id: str) -> None:
+        """May be called from any thread."""
+        if self._loop is not None:
+            for event in list(self._events.get(design_id, ())):
+                self._loop.call_soon_threadsafe(event.set)
+
+
+class Room:
+    """One running application."""
+
+    def __init__(self, folder: Path) -> None:
+        self.folder = folder
+        self.store = Store(folder / "zinc-otter.sqlite")
+        self.studio = Studio(self.store)
+        self.jobs = JobRunner()
+        self.stencils = StencilShelf()
+        self.listeners = Listeners()
+
+    def close(self) -> None:
+        self.jobs.close()
+        self.store.close()
+
+    def told(self, saved: Saved) -> Saved:
+        """Pass a changed design on, and tell those who look at it."""
+        self.listeners.changed(saved.facts.id)
+        return saved
+
+
+def room_of(request: Request) -> Room:
+    room = request.app.state.room
+    assert isinstance(room, Room)
+    return room
+
+
+def shown_level(face_count: int) -> int:
+    """The level at which a piece is shown: finer for small cages, at most about 60,000 dense faces."""
+    for level in (4, 3, 2):
+        if face_count * 4**level <= (20_000 if level == 4 else 60_000):
+            return level
+    return 1

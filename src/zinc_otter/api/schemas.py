@@ -1,0 +1,170 @@
+"""What the routes take and give, beside the commands."""
+
+from __future__ import annotations
+
+from datetime import datetime
+from typing import Annotated
+
+from pydantic import BaseModel, ConfigDict, Field, StringConstraints
+
+from zinc_otter.studio.commands import AnyCommand, Picked
+from zinc_otter.studio.design import Piece
+from zinc_otter.studio.shelf import DesignFacts, Saved, Unit
+
+DesignName = Annotated[str, StringConstraints(min_length=1, max_length=80, strip_whitespace=True)]
+
+
+class In(BaseModel):
+    model_config = ConfigDict(extra="forbid")
+
+
+class NewDesign(In):
+    name: DesignName
+    unit: Unit = "mm"
+
+
+class NewName(In):
+    name: DesignName
+
+
+class AtRevision(In):
+    revision: int
+
+
+class CommandAt(AtRevision):
+    command: AnyCommand
+
+
+class StepAt(AtRevision):
+    step: int
+
+
+class DesignCard(BaseModel):
+    """One design in the list."""
+
+    id: str
+    name: str
+    unit: Unit
+    changed_at: datetime
+    revision: int
+    step_count: int
+
+    @classmethod
+    def of(cls, facts: DesignFacts) -> DesignCard:
+        return cls(
+            id=facts.id, name=facts.name, unit=facts.unit, changed_at=facts.changed_at, revision=facts.revision,
+            step_count=facts.step_count,
+        )  # fmt: skip
+
+
+class PieceState(BaseModel):
+    """One piece without its arrays. ``size`` is the extent of the control points in mm."""
+
+    id: str
+    name: str
+    visible: bool
+    vertex_count: int
+    edge_count: int
+    face_count: int
+    open_edge_count: int
+    size: tuple[float, float, float]
+    digest: str
+
+    @classmethod
+    def of(cls, piece: Piece) -> PieceState:
+        t = piece.cage.topology
+        low, high = piece.cage.bounds
+        return cls(
+            id=piece.id, name=piece.name, visible=piece.visible, vertex_count=t.vertex_count, edge_count=t.edge_count,
+            face_count=t.face_count, open_edge_count=len(t.open_edges), size=tuple((high - low).tolist()),
+            digest=piece.cage.digest,
+        )  # fmt: skip
+
+
+class StepState(BaseModel):
+    id: int
+    title: str
+    created_at: datetime
+
+
+class SelectedState(Picked):
+    piece: str
+
+
+class DesignState(BaseModel):
+    """A design as it stands. ``head`` is the index of the present step in ``steps``."""
+
+    id: str
+    name: str
+    unit: Unit
+    revision: int
+    pieces: list[PieceState]
+    steps: list[StepState]
+    head: int
+    selected: SelectedState | None
+
+    @classmethod
+    def of(cls, saved: Saved) -> DesignState:
+        return cls(
+            id=saved.facts.id,
+            name=saved.facts.name,
+            unit=saved.facts.unit,
+            revision=saved.facts.revision,
+            pieces=[PieceState.of(piece) for piece in saved.design.pieces],
+            steps=[StepState(id=s.id, title=s.title, created_at=s.created_at) for s in saved.steps],
+            head=saved.head_index,
+            selected=SelectedState(**saved.selected) if saved.selected else None,
+        )
+
+
+class PreviewState(BaseModel):
+    """What a command would lead to."""
+
+    title: str
+    pieces: list[PieceState]
+    selected: SelectedState | None
+
+
+class CageArrays(BaseModel):
+    """A cage: positions in mm, faces as lists of vertices, and only those edges and vertices that are sharp."""
+
+    positions: list[tuple[float, float, float]]
+    faces: list[list[int]]
+    edges: list[tuple[int, int]]
+    open_edges: list[int]
+    creases: dict[int, float] = Field(description="edge number to sharpness")
+    corners: dict[int, float] = Field(description="vertex number to sharpness")
+
+
+class SurfaceArrays(BaseModel):
+    """The limit surface at a level: positions in mm, unit normals, quads. Hard creases split vertices."""
+
+    level: int
+    positions: list[tuple[float, float, float]]
+    normals: list[tuple[float, float, float]]
+    quads: list[tuple[int, int, int, int]]
+    face_of_quad: list[int]
+
+
+class CertificateState(BaseModel):
+    """What a made solid states of itself: mm, mm², mm³, degrees."""
+
+    watertight: bool
+    volume: float
+    area: float
+    size: tuple[float, float, float]
+    solid_count: int
+    face_count: int
+    pole_count: int
+    deviation: float
+    seam_angle: float
+    warnings: list[str]
+
+
+class JobReport(BaseModel):
+    """How a job stands; ``progress`` runs from 0 to 1."""
+
+    id: str
+    status: str
+    progress: float
+    words: str

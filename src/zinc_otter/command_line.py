@@ -1,0 +1,102 @@
+"""The command line: surface, solid, serve, openapi. A wrong file gets one clear line and exit code 2."""
+
+from __future__ import annotations
+
+import argparse
+import json
+import os
+import sys
+from collections.abc import Sequence
+from dataclasses import asdict
+from pathlib import Path
+
+from zinc_otter.core.errors import CoreError
+
+
+def main(arguments: Sequence[str] | None = None) -> int:
+    """Run one command; the exit code is 0, or 2 when something given was wrong."""
+    given = _parser().parse_args(arguments)
+    try:
+        given.run(given)
+    except UnicodeDecodeError:
+        return _wrong(f"{given.cage}: this is no text file.")
+    except CoreError as error:
+        return _wrong(f"{getattr(given, 'cage', given.name)}: {error}")
+    except OSError as error:
+        return _wrong(f"{error.filename or error}: {error.strerror or 'cannot be used'}.")
+    return 0
+
+
+def _wrong(sentence: str) -> int:
+    print(f"zinc-otter: {sentence}", file=sys.stderr)
+    return 2
+
+
+def _parser() -> argparse.ArgumentParser:
+    parser = argparse.ArgumentParser(prog="zinc-otter", description=__doc__)
+    commands = parser.add_subparsers(dest="name", required=True)
+
+    surface = commands.add_parser("surface", help="limit surface of an OBJ cage, as an OBJ of quads")
+    surface.add_argument("cage", type=Path)
+    surface.add_argument("out", type=Path)
+    surface.add_argument("--level", type=int, default=3, choices=range(1, 8), help="levels of refinement")
+    surface.set_defaults(run=_surface)
+
+    solid = commands.add_parser("solid", help="B-rep solid of an OBJ cage as STEP; prints its certificate as JSON")
+    solid.add_argument("cage", type=Path)
+    solid.add_argument("out", type=Path)
+    solid.set_defaults(run=_solid)
+
+    serve = commands.add_parser("serve", help="start the application on 127.0.0.1")
+    serve.add_argument("--port", type=int, default=int(os.environ.get("PORT", "8420")))
+    serve.add_argument("--data", type=Path, default=Path(os.environ.get("ZINC_OTTER_DATA", "data")))
+    serve.add_argument("--demo", action="store_true", help="put the demo designs in, where there are none yet")
+    serve.set_defaults(run=_serve)
+
+    openapi = commands.add_parser("openapi", help="print the OpenAPI description of the service")
+    openapi.set_defaults(run=_openapi)
+    return parser
+
+
+def _surface(given: argparse.Namespace) -> None:
+    from zinc_otter.core.formats.obj import read_obj, write_obj
+    from zinc_otter.core.surface import build_stencils, evaluate
+
+    cage = read_obj(given.cage.read_text())
+    stencils = build_stencils(cage, given.level)
+    given.out.write_text(write_obj(evaluate(stencils, cage).points, stencils.quads))
+
+
+def _solid(given: argparse.Namespace) -> None:
+    from zinc_otter.core.formats.obj import read_obj
+    from zinc_otter.core.formats.step import look_at, write_step
+    from zinc_otter.core.solid.brep import build_solid
+    from zinc_otter.core.solid.certificate import certify, require_closed
+    from zinc_otter.core.solid.patches import fit_patches
+
+    cage = read_obj(given.cage.read_text())
+    require_closed(cage)
+    patches = fit_patches(cage)
+    solid = build_solid(patches)
+    facts = look_at(solid, with_volume=False)
+    certificate = certify(patches, facts.closed and facts.valid, facts.solids)
+    # The kernel reports an unwritable path in words of its own; ask the system first.
+    given.out.open("w").close()
+    write_step(solid, given.out, given.cage.stem)
+    print(json.dumps(asdict(certificate), indent=2))
+
+
+def _serve(given: argparse.Namespace) -> None:
+    from zinc_otter.api.serve import serve
+
+    serve(given.port, given.data, given.demo)
+
+
+def _openapi(_: argparse.Namespace) -> None:
+    from zinc_otter.api.app import create_app
+
+    print(json.dumps(create_app(None).openapi(), indent=1))
+
+
+if __name__ == "__main__":
+    sys.exit(main())

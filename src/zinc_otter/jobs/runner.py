@@ -1,0 +1,156 @@
+"""Run functions in a worker process. A worker that dies or hangs costs its own job and nothing else."""
+
+from __future__ import annotations
+
+import json
+import multiprocessing
+import secrets
+import shutil
+import tempfile
+from collections.abc import Callable
+from concurrent.futures import CancelledError
+from dataclasses import dataclass
+from pathlib import Path
+from threading import Lock
+from typing import Any, Literal
+
+from pebble import ProcessExpired, ProcessPool
+
+from zinc_otter.core.errors import CoreError
+
+Status = Literal["waiting", "running", "done", "failed", "cancelled"]
+
+
+class UnknownJobError(CoreError):
+    """A job that is not, or no longer, known."""
+
+    kind = "unknown-job"
+
+
+@dataclass(frozen=True)
+class JobState:
+    """How a job stands: ``progress`` runs from 0 to 1, ``words`` says what it does or why it failed."""
+
+    id: str
+    status: Status
+    progress: float
+    words: str
+
+
+class Progress:
+    """Handed to the work: says how far it is, by way of a small file, so that it needs no open channel."""
+
+    def __init__(self, path: Path) -> None:
+        self._path = path
+
+    def __call__(self, fraction: float, words: str) -> None:
+        beside = self._path.with_suffix(".new")
+        beside.write_text(json.dumps({"progress": fraction, "words": words}))
+        beside.replace(self._path)
+
+    def read(self) -> tuple[float, str] | None:
+        try:
+            data = json.loads(self._path.read_text())
+        except FileNotFoundError:
+            return None
+        return float(data["progress"]), str(data["words"])
+
+
+class _Job:
+    def __init__(self, future: Any, progress: Progress, key: str, what: str) -> None:
+        self.future = future
+        self.progress = progress
+        self.key = key
+        self.what = what
+        self.cancelled = False
+
+
+class JobRunner:
+    """A pool of one worker process. ``work(progress, *arguments)`` must be a function importable by its name."""
+
+    def __init__(self, time_limit: float = 300.0) -> None:
+        self._time_limit = time_limit
+        self._folder = Path(tempfile.mkdtemp(prefix="zinc-otter-jobs-"))
+        self._lock = Lock()
+        self._jobs: dict[str, _Job] = {}
+        self._pool: ProcessPool | None = None
+
+    def start(self, key: str, what: str, work: Callable[..., Any], *arguments: Any) -> str:
+        """Start some work and return the job's id; while the same ``key`` is under way, that job's id.
+
+        ``what`` names the work in sentences, for example "Making the solid".
+        """
+        with self._lock:
+            for job_id, job in self._jobs.items():
+                if job.key == key and not job.future.done():
+                    return job_id
+            for job_id in [i for i, job in self._jobs.items() if job.future.done()][:-_REMEMBERED]:
+                del self._jobs[job_id]
+            if self._pool is None:
+                # A fresh interpreter: forking a server with threads may carry locks that nobody will open.
+                self._pool = ProcessPool(max_workers=1, context=multiprocessing.get_context("spawn"))
+            job_id = secrets.token_hex(6)
+            progress = Progress(self._folder / f"{job_id}.json")
+            future = self._pool.schedule(work, args=(progress, *arguments), timeout=self._time_limit)
+            self._jobs[job_id] = _Job(future, progress, key, what)
+            return job_id
+
+    def cancel(self, job_id: str) -> JobState:
+        """Stop a job; its worker is ended. Raises UnknownJobError."""
+        job = self._job(job_id)
+        if not job.future.done():
+            job.cancelled = True
+            job.future.cancel()
+        return self.state(job_id)
+
+    def state(self, job_id: str) -> JobState:
+        """How a job stands. Raises UnknownJobError."""
+        job = self._job(job_id)
+        if job.cancelled:
+            return JobState(job_id, "cancelled", 0.0, f"{job.what} was cancelled.")
+        at = job.progress.read()
+        if not job.future.done():
+            if at is None:
+                return JobState(job_id, "waiting", 0.0, f"{job.what}: waiting for the worker.")
+            return JobState(job_id, "running", *at)
+        failure = _failure(job, self._time_limit)
+        if failure is None:
+            return JobState(job_id, "done", 1.0, f"{job.what}: done.")
+        return JobState(job_id, "failed", at[0] if at else 0.0, failure)
+
+    def close(self) -> None:
+        """End the worker and forget all jobs."""
+        with self._lock:
+            if self._pool is not None:
+                self._pool.stop()
+                self._pool.join()
+                self._pool = None
+            self._jobs.clear()
+            shutil.rmtree(self._folder, ignore_errors=True)
+
+    def _job(self, job_id: str) -> _Job:
+        with self._lock:
+            if job_id not in self._jobs:
+                raise UnknownJobError(f"There is no job {job_id!r}.")
+            return self._jobs[job_id]
+
+
+_REMEMBERED = 50
+
+
+def _failure(job: _Job, time_limit: float) -> str | None:
+    try:
+        job.future.result()
+    except TimeoutError:
+        return f"{job.what} took longer than {time_limit:g} s and was stopped. Fewer faces make it quicker."
+    except CancelledError:
+        return f"{job.what} was cancelled."
+    except ProcessExpired:
+        return f"{job.what} ended unexpectedly: the solid kernel gave up on this form. Your design is unharmed."
+    except CoreError as error:
+        return str(error)
+    except OSError as error:
+        return f"{job.what} could not write its file: {error.strerror or error}."
+    except Exception as error:
+        return f"{job.what} failed: {type(error).__name__}: {error}"
+    return None

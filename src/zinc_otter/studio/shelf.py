@@ -1,0 +1,91 @@
+"""What the studio needs of a place that keeps designs: the values it hands out, and its methods."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from datetime import datetime
+from typing import Any, Literal, Protocol
+
+from zinc_otter.core.errors import CoreError
+from zinc_otter.studio.design import Design
+
+Unit = Literal["mm", "cm", "in"]
+
+
+class UnknownDesignError(CoreError):
+    """A design, or a step of one, that the store does not have."""
+
+    kind = "unknown-design"
+
+
+class StaleRevisionError(CoreError):
+    """A change made against a revision that is no longer the present one."""
+
+    kind = "stale-revision"
+
+
+class StoreFullError(CoreError):
+    """The disk could not take the change; nothing was changed."""
+
+    kind = "store-full"
+
+
+@dataclass(frozen=True)
+class StepFacts:
+    id: int
+    number: int
+    title: str
+    created_at: datetime
+
+
+@dataclass(frozen=True)
+class DesignFacts:
+    id: str
+    name: str
+    unit: Unit
+    created_at: datetime
+    changed_at: datetime
+    revision: int
+    step_count: int
+
+
+@dataclass(frozen=True, eq=False)
+class Saved:
+    """A design as it stands: its list of steps up to the tip, the id of the present one, and what was selected then."""
+
+    facts: DesignFacts
+    design: Design
+    steps: tuple[StepFacts, ...]
+    head_id: int
+    selected: dict[str, Any] | None
+
+    @property
+    def head_index(self) -> int:
+        return next(i for i, step in enumerate(self.steps) if step.id == self.head_id)
+
+
+class Shelf(Protocol):
+    """Keeps designs and their steps. Every call is whole or not at all, and may come from any thread."""
+
+    def load(self, design_id: str) -> Saved:
+        """A design at its present step. Raises UnknownDesignError."""
+
+    def rename(self, design_id: str, name: str) -> Saved:
+        """Give a design another name; no step."""
+
+    def delete(self, design_id: str) -> None:
+        """Delete a design with all its steps."""
+
+    def add_step(
+        self,
+        design_id: str,
+        revision: int,
+        title: str,
+        command: dict[str, Any],
+        design: Design,
+        selected: dict[str, Any] | None,
+    ) -> Saved:
+        """Keep a change as a new step. Raises StaleRevisionError, StoreFullError."""
+
+    def go_to(self, design_id: str, revision: int, step_id: int) -> Saved:
+        """Make a step of the list the present one. Raises StaleRevisionError, UnknownDesignError."""
