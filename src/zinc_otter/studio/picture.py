@@ -5,10 +5,11 @@ from __future__ import annotations
 import io
 
 import numpy as np
+from numpy.typing import NDArray
 from PIL import Image
 
 from zinc_otter.core.cage import Cage
-from zinc_otter.core.cage.topology import Floats
+from zinc_otter.core.cage.topology import Floats, Ints
 from zinc_otter.core.surface import build_stencils, evaluate
 from zinc_otter.studio.design import Design
 
@@ -27,52 +28,68 @@ _VIEW = np.stack([_RIGHT, _UP, _BACK], axis=1)
 def picture(design: Design, width: int = 480, height: int = 320) -> bytes:
     """A PNG of the visible pieces; plain paper when there are none.
 
-    Surfaces are drawn as dense points, nearest last, at twice the size, then halved to smooth the edges.
+    Drawn at twice the size, then halved to smooth the edges.
     """
     wide, high = 2 * width, 2 * height
     image = np.broadcast_to(PAPER, (high, wide, 3)).copy()
     cages = [piece.cage for piece in design.pieces if piece.visible]
     if cages:
-        points, normals = _samples(cages, max(wide, high))
-        low, top = points.min(axis=0), points.max(axis=0)
+        quads, tilts = _dense_quads(cages)
+        low, top = quads.reshape(-1, 3).min(axis=0), quads.reshape(-1, 3).max(axis=0)
         scale = 0.8 * min(wide / max(top[0] - low[0], 1e-9), high / max(top[1] - low[1], 1e-9))
-        middle = (low + top) / 2
-        x = np.clip(np.rint((points[:, 0] - middle[0]) * scale + wide / 2), 0, wide - 1).astype(np.int64)
-        y = np.clip(np.rint(high / 2 - (points[:, 1] - middle[1]) * scale), 0, high - 1).astype(np.int64)
-        cell = y * wide + x
-        # Far to near: of the points in one pixel the nearest is written last.
-        order = np.argsort(points[:, 2], kind="stable")
-        image.reshape(-1, 3)[cell[order]] = _shaded(normals[order])
+        placed = (quads - (low + top) / 2) * np.array([scale, -scale, scale]) + np.array([wide / 2, high / 2, 0])
+        cells, normals = _nearest(placed.astype(np.float32), tilts, wide, high)
+        image.reshape(-1, 3)[cells] = _shaded(normals)
     small = image.reshape(height, 2, width, 2, 3).mean(axis=(1, 3))
     buffer = io.BytesIO()
     Image.fromarray((255 * np.clip(small, 0, 1)).astype(np.uint8)).save(buffer, "PNG")
     return buffer.getvalue()
 
 
-def _samples(cages: list[Cage], pixels: int) -> tuple[Floats, Floats]:
-    """Points and normals in view coordinates, close enough together to leave no gaps on that many pixels across."""
+def _dense_quads(cages: list[Cage]) -> tuple[Floats, Floats]:
+    """Corners and normals (m, 4, 3) of all surfaces' dense faces, in view coordinates."""
     faces = sum(cage.topology.face_count for cage in cages)
-    level = int(np.clip(np.floor(np.log(40_000 / faces) / np.log(4)), 1, 5))
+    level = int(np.clip(np.floor(np.log(25_000 / faces) / np.log(4)), 1, 5))
     corners, normals = [], []
     for cage in cages:
         stencils = build_stencils(cage, level)
         surface = evaluate(stencils, cage)
         corners.append((surface.positions @ _VIEW)[stencils.row_quads])
         normals.append((surface.normals @ _VIEW)[stencils.row_quads])
-    quads, tilts = np.concatenate(corners), np.concatenate(normals)
+    return np.concatenate(corners), np.concatenate(normals)
+
+
+def _nearest(quads: NDArray[np.float32], tilts: Floats, wide: int, high: int) -> tuple[Ints, Floats]:
+    """The pixels that are covered, and the normal seen in each.
+
+    Quads (m, 4, 3) in pixels are sampled at bilinear points, close enough together to leave no gaps; of the points in a
+    pixel the nearest counts.
+    """
     flat = quads[:, :, :2]
-    scale = 0.8 * pixels / max(float(np.ptp(flat.reshape(-1, 2), axis=0).max()), 1e-9)
-    longest = scale * np.linalg.norm(flat - np.roll(flat, 1, axis=1), axis=2).max(axis=1)
-    needed = 2 ** np.ceil(np.log2(np.clip(1.2 * longest, 2, 256))).astype(np.int64)
-    found = []
+    longest = np.linalg.norm(flat - np.roll(flat, 1, axis=1), axis=2).max(axis=1)
+    needed = 2 ** np.ceil(np.log2(np.clip(1.1 * longest, 1, 256))).astype(np.int64)
+    cells, depths, sources, places = [], [], [], []
     for count in np.unique(needed):
-        # Bilinear points within each dense quad.
-        at = (np.arange(count) + 0.5) / count
+        at = ((np.arange(count) + 0.5) / count).astype(np.float32)
         u, v = (g.ravel() for g in np.meshgrid(at, at))
-        weights = np.stack([(1 - u) * (1 - v), u * (1 - v), u * v, (1 - u) * v], axis=1)
-        some = needed == count
-        found.append([np.einsum("sc,qcx->qsx", weights, a[some]).reshape(-1, 3) for a in (quads, tilts)])
-    return np.concatenate([f[0] for f in found]), np.concatenate([f[1] for f in found])
+        weights = np.stack([(1 - u) * (1 - v), u * (1 - v), u * v, (1 - u) * v])
+        some = np.flatnonzero(needed == count)
+        x, y, z = (quads[some, :, k] @ weights for k in range(3))
+        column, row = np.clip(x.astype(np.int32), 0, wide - 1), np.clip(y.astype(np.int32), 0, high - 1)
+        cells.append((row * wide + column).ravel())
+        depths.append(z.ravel())
+        sources.append(np.repeat(some, count * count))
+        places.append(np.tile(np.stack([u, v], axis=1), (len(some), 1)))
+    cell, depth = np.concatenate(cells), np.concatenate(depths)
+    # Far to near: of the points in one pixel the nearest is written last.
+    order = np.argsort(depth)
+    winner = np.full(wide * high, -1, dtype=np.int64)
+    winner[cell[order]] = order
+    covered = np.flatnonzero(winner >= 0)
+    best = winner[covered]
+    u, v = np.concatenate(places)[best].T[:, :, None]
+    a, b, c, d = np.moveaxis(tilts[np.concatenate(sources)[best]], 1, 0)
+    return covered, (1 - v) * ((1 - u) * a + u * b) + v * ((1 - u) * d + u * c)
 
 
 def _shaded(normals: Floats) -> Floats:

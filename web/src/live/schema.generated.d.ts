@@ -358,7 +358,7 @@ export interface components {
              * Name
              * @default Box
              */
-            name: string;
+            name?: string;
             /**
              * @description discriminator enum property added by openapi-typescript
              * @enum {string}
@@ -384,7 +384,7 @@ export interface components {
              *       0
              *     ]
              */
-            centre: [
+            centre?: [
                 number,
                 number,
                 number
@@ -399,7 +399,7 @@ export interface components {
              * Name
              * @default Plane
              */
-            name: string;
+            name?: string;
             /**
              * @description discriminator enum property added by openapi-typescript
              * @enum {string}
@@ -423,7 +423,7 @@ export interface components {
              *       0
              *     ]
              */
-            centre: [
+            centre?: [
                 number,
                 number,
                 number
@@ -661,7 +661,7 @@ export interface components {
              * @default mm
              * @enum {string}
              */
-            unit: "mm" | "cm" | "in";
+            unit?: "mm" | "cm" | "in";
         };
         /** NewName */
         NewName: {

@@ -1,0 +1,187 @@
+"""Drive the application as a person does: its server as a process of its own, headless Chromium, mouse and keys."""
+
+from __future__ import annotations
+
+import json
+import os
+import signal
+import socket
+import subprocess
+import sys
+import time
+import urllib.error
+import urllib.request
+from collections.abc import Sequence
+from pathlib import Path
+from typing import Any
+
+import numpy as np
+from playwright.sync_api import Locator, Page, Playwright
+
+CHROMIUM = os.environ.get("CHROMIUM", "/usr/bin/chromium")
+_ALWAYS = [
+    "--no-sandbox", "--disable-quic", "--no-first-run", "--no-default-browser-check", "--disable-background-networking",
+    "--disable-component-update", "--disable-sync", "--disable-default-apps", "--ignore-gpu-blocklist",
+]  # fmt: skip
+_MESA = ["--use-gl=angle", "--use-angle=gl-egl"]
+_SWIFTSHADER = ["--use-gl=angle", "--use-angle=swiftshader", "--enable-unsafe-swiftshader"]
+_WEBGL = "() => !!document.createElement('canvas').getContext('webgl2')"
+
+
+def launch(playwright: Playwright) -> Any:
+    """Debian's Chromium with WebGL drawn in software: by Mesa where it works, otherwise by SwiftShader."""
+    for choice in (_MESA, _SWIFTSHADER):
+        browser = playwright.chromium.launch(executable_path=CHROMIUM, args=[*_ALWAYS, *choice])
+        page = browser.new_page()
+        works = page.evaluate(_WEBGL)
+        page.close()
+        if works:
+            return browser
+        browser.close()
+    raise RuntimeError("This Chromium has no WebGL; install libgl1-mesa-dri and libegl1.")
+
+
+class Server:
+    """The application as a process on a free port, with its own data folder."""
+
+    def __init__(self, data: Path, demo: bool = False) -> None:
+        self.data = data
+        self.demo = demo
+        self.port = _free_port()
+        self.process: subprocess.Popen[bytes] | None = None
+        self.start()
+
+    @property
+    def address(self) -> str:
+        return f"http://127.0.0.1:{self.port}"
+
+    def start(self) -> None:
+        command = [sys.executable, "-m", "zinc_otter.command_line", "serve", "--port", str(self.port)]
+        command += ["--data", str(self.data), *(["--demo"] if self.demo else [])]
+        self.log = (self.data.parent / f"{self.data.name}.log").open("ab")
+        # A session of its own, so that killing takes the worker along.
+        self.process = subprocess.Popen(command, stdout=self.log, stderr=self.log, start_new_session=True)
+        deadline = time.monotonic() + 60
+        while True:
+            try:
+                self.get("/api/health")
+                return
+            except (urllib.error.URLError, ConnectionError):
+                if time.monotonic() > deadline or self.process.poll() is not None:
+                    raise
+                time.sleep(0.1)
+
+    def kill(self) -> None:
+        """End it at once, with no chance to tidy up."""
+        assert self.process is not None
+        os.killpg(self.process.pid, signal.SIGKILL)
+        self.process.wait()
+        self.log.close()
+
+    def get(self, path: str) -> Any:
+        with urllib.request.urlopen(self.address + path, timeout=30) as answer:
+            return json.loads(answer.read())
+
+    def post(self, path: str, body: object) -> Any:
+        request = urllib.request.Request(
+            self.address + path, json.dumps(body).encode(), {"Content-Type": "application/json"}
+        )
+        with urllib.request.urlopen(request, timeout=60) as answer:
+            return json.loads(answer.read())
+
+
+def _free_port() -> int:
+    with socket.socket() as probe:
+        probe.bind(("127.0.0.1", 0))
+        return int(probe.getsockname()[1])
+
+
+class Screen:
+    """One page of the application, with a person's means: look, point, drag, type."""
+
+    def __init__(self, page: Page, server: Server) -> None:
+        self.page = page
+        self.server = server
+        self.outside: list[str] = []
+        self.errors: list[str] = []
+        page.set_default_timeout(30_000)
+        page.on("request", lambda r: self._note(r.url))
+        page.on("pageerror", lambda e: self.errors.append(str(e)))
+        page.on("console", lambda m: self.errors.append(m.text) if m.type == "error" else None)
+
+    def _note(self, url: str) -> None:
+        if not url.startswith((self.server.address, "data:", "blob:")):
+            self.outside.append(url)
+
+    @property
+    def viewport(self) -> Locator:
+        return self.page.get_by_test_id("viewport")
+
+    @property
+    def design_id(self) -> str:
+        return self.page.url.rsplit("/", 1)[1]
+
+    def state(self) -> Any:
+        return self.server.get(f"/api/designs/{self.design_id}")
+
+    def cage(self, piece: str = "p1") -> Any:
+        return self.server.get(f"/api/designs/{self.design_id}/pieces/{piece}/cage")
+
+    def open_design(self, name: str) -> None:
+        self.page.goto(self.server.address)
+        self.page.get_by_label(f"Open {name}").click()
+        self.settled()
+
+    def button(self, name: str) -> Locator:
+        return self.page.get_by_role("button", name=name, exact=True)
+
+    def field(self, label: str) -> Locator:
+        return self.page.get_by_label(label, exact=True)
+
+    def settled(self) -> None:
+        """Wait until the viewport has drawn and draws no more."""
+        self.page.wait_for_function("() => +document.querySelector('[data-testid=viewport]')?.dataset.frames > 0")
+        last, quiet = "", 0
+        while quiet < 3:
+            now = self.viewport.get_attribute("data-frames") or ""
+            quiet = quiet + 1 if now == last else 0
+            last = now
+            self.page.wait_for_timeout(80)
+
+    def steps(self, count: int) -> None:
+        """Wait until the present step has this number."""
+        self.page.wait_for_function(
+            "n => document.querySelector('[aria-label=Steps] [aria-current=step]')?.innerText.split(/\\s/)[0] === String(n)",
+            arg=count,
+        )
+        self.settled()
+
+    # --- pointing ---------------------------------------------------------------------------------------------------
+
+    def at(self, point: Sequence[float]) -> tuple[float, float]:
+        """Where a point of the model lies on the page, in pixels."""
+        elements = [float(x) for x in (self.viewport.get_attribute("data-view-projection") or "").split()]
+        clip = np.array(elements).reshape(4, 4).T @ np.array([*point, 1.0])
+        box = self.viewport.bounding_box()
+        assert box is not None
+        x, y = clip[:2] / clip[3]
+        return box["x"] + (x + 1) / 2 * box["width"], box["y"] + (1 - y) / 2 * box["height"]
+
+    def click(self, point: Sequence[float], shift: bool = False) -> None:
+        if shift:
+            self.page.keyboard.down("Shift")
+        self.page.mouse.click(*self.at(point))
+        if shift:
+            self.page.keyboard.up("Shift")
+        self.settled()
+
+    def drag(self, start: tuple[float, float], end: tuple[float, float], button: str = "left", moves: int = 6) -> None:
+        """Press, move in a few steps, let go; positions on the page."""
+        mouse = self.page.mouse
+        mouse.move(*start)
+        mouse.down(button=button)
+        for i in range(1, moves + 1):
+            mouse.move(*(a + (b - a) * i / moves for a, b in zip(start, end, strict=True)))
+            self.page.wait_for_timeout(30)
+        mouse.up(button=button)
+        self.settled()

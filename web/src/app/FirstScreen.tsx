@@ -1,0 +1,163 @@
+import Alert from "@mui/material/Alert";
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import Card from "@mui/material/Card";
+import CardActionArea from "@mui/material/CardActionArea";
+import IconButton from "@mui/material/IconButton";
+import Menu from "@mui/material/Menu";
+import MenuItem from "@mui/material/MenuItem";
+import Paper from "@mui/material/Paper";
+import Stack from "@mui/material/Stack";
+import TextField from "@mui/material/TextField";
+import Typography from "@mui/material/Typography";
+import { useQuery, useQueryClient } from "@tanstack/react-query";
+import { useState } from "react";
+import { NameField } from "../panels/NameField";
+import { Refused, service } from "../live/service";
+import type { DesignCard } from "../live/types";
+import { BoxIcon, MoreIcon, PenIcon, PlaneIcon } from "../theme/icons";
+import { colours } from "../theme/colours";
+import { go } from "./route";
+
+export function FirstScreen() {
+  const client = useQueryClient();
+  const { data: designs, error } = useQuery({ queryKey: ["designs"], queryFn: service.designs });
+  const [name, setName] = useState("");
+  const [fault, setFault] = useState<string | null>(null);
+
+  const attempt = async (act: () => Promise<unknown>) => {
+    setFault(null);
+    try {
+      await act();
+    } catch (e) {
+      setFault(e instanceof Refused ? e.message : String(e));
+    }
+    await client.invalidateQueries({ queryKey: ["designs"] });
+  };
+
+  const begin = (tool: string | null) =>
+    attempt(async () => {
+      const made = await service.create(name.trim() || "New design", "mm");
+      go(`/design/${made.id}`);
+      if (tool) sessionStorage.setItem("first tool", tool);
+    });
+
+  return (
+    <Box component="main" sx={{ height: "100vh", overflow: "auto", bgcolor: "background.default" }}>
+      <Box sx={{ maxWidth: 1120, mx: "auto", px: 4, py: 5 }}>
+        <Stack direction="row" spacing={1.5} sx={{ alignItems: "center", mb: 0.5 }}>
+          <Box component="img" src="/favicon.svg" alt="" sx={{ width: 44, height: 44 }} />
+          <Typography variant="h1">Zinc Otter</Typography>
+        </Stack>
+        <Typography color="text.secondary" sx={{ mb: 4, maxWidth: 620 }}>
+          Shape a form with few faces, look at it by eye and by number, and make it a solid. The cage stays alive all
+          the way: whatever you made, you can still pull.
+        </Typography>
+
+        <Paper variant="outlined" sx={{ p: 2.5, mb: 4 }}>
+          <Typography variant="h2" gutterBottom>
+            Begin a new design
+          </Typography>
+          <Stack direction="row" spacing={1.5} useFlexGap sx={{ flexWrap: "wrap", alignItems: "center" }}>
+            <TextField
+              label="Name"
+              placeholder="New design"
+              value={name}
+              onChange={(event) => setName(event.target.value)}
+              slotProps={{ htmlInput: { maxLength: 80 } }}
+              sx={{ width: 260, bgcolor: "#fff" }}
+            />
+            <Typography color="text.secondary">in millimetres,</Typography>
+            <Button variant="contained" startIcon={<BoxIcon />} onClick={() => begin("box")}>
+              with a box
+            </Button>
+            <Button variant="outlined" startIcon={<PlaneIcon />} onClick={() => begin("plane")}>
+              with a plane
+            </Button>
+            <Button variant="outlined" startIcon={<PenIcon />} onClick={() => begin(null)}>
+              empty
+            </Button>
+          </Stack>
+        </Paper>
+
+        {(fault || error) && (
+          <Alert severity="error" sx={{ mb: 2 }}>
+            {fault ?? error?.message}
+          </Alert>
+        )}
+        <Typography variant="h2" gutterBottom>
+          Designs
+        </Typography>
+        {designs?.length === 0 && (
+          <Typography color="text.secondary">None yet. Begin one above; it is kept with every step you take.</Typography>
+        )}
+        <Box sx={{ display: "grid", gridTemplateColumns: "repeat(auto-fill, minmax(300px, 1fr))", gap: 2.5 }}>
+          {designs?.map((design) => (
+            <DesignTile key={design.id} design={design} attempt={attempt} />
+          ))}
+        </Box>
+      </Box>
+    </Box>
+  );
+}
+
+function DesignTile({ design, attempt }: { design: DesignCard; attempt(act: () => Promise<unknown>): Promise<void> }) {
+  const [menu, setMenu] = useState<HTMLElement | null>(null);
+  const [renaming, setRenaming] = useState(false);
+  const choose = (act: () => Promise<unknown>) => {
+    setMenu(null);
+    void attempt(act);
+  };
+  const steps = design.step_count === 1 ? "1 step" : `${design.step_count} steps`;
+  const day = new Date(`${design.changed_at}Z`).toLocaleDateString("en-GB", { day: "numeric", month: "long" });
+  return (
+    <Card variant="outlined">
+      <CardActionArea onClick={() => go(`/design/${design.id}`)} aria-label={`Open ${design.name}`}>
+        <Box
+          component="img"
+          src={`/api/designs/${design.id}/picture.png?${design.revision}`}
+          alt=""
+          sx={{ width: "100%", aspectRatio: "3 / 2", display: "block", borderBottom: `1px solid ${colours.zincLight}` }}
+        />
+      </CardActionArea>
+      <Stack direction="row" sx={{ alignItems: "center", px: 2, py: 1 }}>
+        <Box sx={{ flexGrow: 1, minWidth: 0 }}>
+          {renaming ? (
+            <NameField
+              label="Design name"
+              value={design.name}
+              onDone={(name) => {
+                setRenaming(false);
+                if (name) void attempt(() => service.rename(design.id, name));
+              }}
+            />
+          ) : (
+            <Typography variant="h3" noWrap title={design.name}>
+              {design.name}
+            </Typography>
+          )}
+          <Typography variant="body2" color="text.secondary">
+            {steps}, changed {day}
+          </Typography>
+        </Box>
+        <IconButton aria-label={`More for ${design.name}`} onClick={(event) => setMenu(event.currentTarget)}>
+          <MoreIcon />
+        </IconButton>
+        <Menu anchorEl={menu} open={menu !== null} onClose={() => setMenu(null)}>
+          <MenuItem
+            onClick={() => {
+              setMenu(null);
+              setRenaming(true);
+            }}
+          >
+            Rename
+          </MenuItem>
+          <MenuItem onClick={() => choose(() => service.copy(design.id, `${design.name} copy`.slice(0, 80)))}>Copy</MenuItem>
+          <MenuItem onClick={() => choose(() => service.remove(design.id))} sx={{ color: "error.main" }}>
+            Delete with all its steps
+          </MenuItem>
+        </Menu>
+      </Stack>
+    </Card>
+  );
+}

@@ -1,0 +1,84 @@
+/** The live channel: previews with back-pressure (one under way, the newest waiting), commits, and reconnecting. */
+import { pack, unpack } from "./packing";
+import type { Command, Message } from "./types";
+
+export interface Listener {
+  message(message: Message): void;
+  connected(yes: boolean): void;
+  gone(): void;
+}
+
+const DESIGN_GONE = 4404;
+
+export class Channel {
+  private socket: WebSocket | null = null;
+  private closed = false;
+  private seq = 0;
+  private underWay = 0;
+  private waiting: { revision: number; command: Command } | null = null;
+
+  constructor(
+    private readonly design: string,
+    private readonly listener: Listener,
+  ) {
+    this.open();
+  }
+
+  /** Show what a command would lead to. While one preview is under way only the newest of the rest is kept. */
+  preview(revision: number, command: Command): void {
+    if (this.underWay) this.waiting = { revision, command };
+    else this.underWay = this.send({ do: "preview", revision, command });
+  }
+
+  commit(revision: number, command: Command): void {
+    this.waiting = null;
+    this.send({ do: "commit", revision, command });
+  }
+
+  cancel(): void {
+    this.waiting = null;
+    this.send({ do: "cancel" });
+  }
+
+  close(): void {
+    this.closed = true;
+    this.socket?.close();
+  }
+
+  private send(message: object): number {
+    if (this.socket?.readyState !== WebSocket.OPEN) return 0;
+    this.seq += 1;
+    this.socket.send(pack({ ...message, seq: this.seq }));
+    return this.seq;
+  }
+
+  private open(): void {
+    const scheme = location.protocol === "https:" ? "wss" : "ws";
+    const socket = new WebSocket(`${scheme}://${location.host}/api/designs/${this.design}/live`);
+    socket.binaryType = "arraybuffer";
+    this.socket = socket;
+    socket.onopen = () => this.listener.connected(true);
+    socket.onmessage = (event: MessageEvent<ArrayBuffer>) => {
+      const message = unpack(event.data) as Message;
+      this.listener.message(message);
+      if (message.seq === this.underWay) {
+        this.underWay = 0;
+        if (this.waiting) {
+          const { revision, command } = this.waiting;
+          this.waiting = null;
+          this.preview(revision, command);
+        }
+      }
+    };
+    socket.onclose = (event) => {
+      this.underWay = 0;
+      this.waiting = null;
+      if (this.closed) return;
+      if (event.code === DESIGN_GONE) this.listener.gone();
+      else {
+        this.listener.connected(false);
+        setTimeout(() => !this.closed && this.open(), 800);
+      }
+    };
+  }
+}

@@ -1,0 +1,56 @@
+/** The arrays of the pieces as last shown, outside of React: the viewport draws straight from them. */
+import type { CageArrays, Frame, SurfaceArrays } from "./types";
+
+export interface PieceArrays {
+  cage: CageArrays;
+  surface: SurfaceArrays;
+}
+
+export type Change = { id: string; what: "whole" | "moved" | "gone" };
+
+export class Pieces {
+  readonly byId = new Map<string, PieceArrays>();
+  private readonly listeners = new Set<(changes: Change[]) => void>();
+
+  listen(listener: (changes: Change[]) => void): () => void {
+    this.listeners.add(listener);
+    return () => this.listeners.delete(listener);
+  }
+
+  take(frame: Frame): void {
+    const changes: Change[] = [];
+    for (const id of frame.gone) {
+      this.byId.delete(id);
+      changes.push({ id, what: "gone" });
+    }
+    for (const piece of frame.pieces) {
+      if (piece.cage && piece.surface) {
+        this.byId.set(piece.id, { cage: piece.cage, surface: piece.surface });
+        changes.push({ id: piece.id, what: "whole" });
+        continue;
+      }
+      const held = this.byId.get(piece.id);
+      if (!held || !piece.cage_rows || !piece.surface_rows) continue;
+      scatter(held.cage.positions, piece.cage_rows.rows, piece.cage_rows.positions);
+      scatter(held.surface.positions, piece.surface_rows.rows, piece.surface_rows.positions);
+      scatter(held.surface.normals, piece.surface_rows.rows, piece.surface_rows.normals);
+      changes.push({ id: piece.id, what: "moved" });
+    }
+    if (changes.length) for (const listener of this.listeners) listener(changes);
+  }
+
+  clear(): void {
+    const changes: Change[] = [...this.byId.keys()].map((id) => ({ id, what: "gone" }));
+    this.byId.clear();
+    for (const listener of this.listeners) listener(changes);
+  }
+}
+
+function scatter<T extends Float32Array | Float64Array>(into: T, rows: Int32Array | null, values: T): void {
+  if (rows === null) {
+    into.set(values);
+    return;
+  }
+  for (let i = 0; i < rows.length; i++)
+    for (let k = 0; k < 3; k++) into[3 * rows[i] + k] = values[3 * i + k];
+}

@@ -1,0 +1,60 @@
+/** REST calls. A refusal becomes a Refused error that carries the problem document. */
+import type { Certificate, DesignCard, DesignState, JobReport, Problem } from "./types";
+
+export class Refused extends Error {
+  constructor(readonly problem: Problem) {
+    super(problem.detail);
+  }
+}
+
+async function call<T>(method: string, path: string, body?: unknown): Promise<T> {
+  let response: Response;
+  try {
+    response = await fetch(`/api${path}`, {
+      method,
+      headers: body === undefined ? undefined : { "Content-Type": "application/json" },
+      body: body === undefined ? undefined : JSON.stringify(body),
+    });
+  } catch {
+    const detail = "The application's server does not answer. Your last finished step is safe.";
+    throw new Refused({ type: "/problems/offline", title: "No answer", status: 0, detail });
+  }
+  if (response.status === 204) return undefined as T;
+  const data: unknown = await response.json();
+  if (!response.ok) throw new Refused(data as Problem);
+  return data as T;
+}
+
+const piece = (design: string, id: string) => `/designs/${design}/pieces/${id}`;
+
+export const service = {
+  designs: () => call<DesignCard[]>("GET", "/designs"),
+  create: (name: string, unit: "mm" | "cm" | "in") => call<DesignState>("POST", "/designs", { name, unit }),
+  copy: (id: string, name: string) => call<DesignState>("POST", `/designs/${id}/copy`, { name }),
+  rename: (id: string, name: string) => call<DesignState>("PATCH", `/designs/${id}`, { name }),
+  remove: (id: string) => call<void>("DELETE", `/designs/${id}`),
+  give: (id: string, revision: number, command: unknown) =>
+    call<DesignState>("POST", `/designs/${id}/commands`, { revision, command }),
+  undo: (id: string, revision: number) => call<DesignState>("POST", `/designs/${id}/undo`, { revision }),
+  redo: (id: string, revision: number) => call<DesignState>("POST", `/designs/${id}/redo`, { revision }),
+  goTo: (id: string, revision: number, step: number) =>
+    call<DesignState>("POST", `/designs/${id}/go-to`, { revision, step }),
+  beginSolid: (design: string, id: string) => call<JobReport>("POST", `${piece(design, id)}/solid`),
+  job: (id: string) => call<JobReport>("GET", `/jobs/${id}`),
+  cancelJob: (id: string) => call<JobReport>("DELETE", `/jobs/${id}`),
+  certificate: (design: string, id: string) => call<Certificate>("GET", `${piece(design, id)}/certificate`),
+  stepAddress: (design: string, id: string) => `/api${piece(design, id)}/solid.step`,
+  stlAddress: (design: string, id: string, tolerance: number) =>
+    `/api${piece(design, id)}/surface.stl?tolerance=${tolerance}`,
+};
+
+/** Fetch a file and hand it to the browser as a download; a refusal is thrown, not saved. */
+export async function download(address: string, name: string): Promise<void> {
+  const response = await fetch(address);
+  if (!response.ok) throw new Refused((await response.json()) as Problem);
+  const link = document.createElement("a");
+  link.href = URL.createObjectURL(await response.blob());
+  link.download = name;
+  link.click();
+  setTimeout(() => URL.revokeObjectURL(link.href), 10_000);
+}

@@ -1,0 +1,59 @@
+/** The service's schemas by short names, and the frames of the live channel. */
+import type { components } from "./schema.generated";
+
+type Schemas = components["schemas"];
+export type DesignCard = Schemas["DesignCard"];
+export type DesignState = Schemas["DesignState"];
+export type PieceState = Schemas["PieceState"];
+export type StepState = Schemas["StepState"];
+export type JobReport = Schemas["JobReport"];
+export type Certificate = Schemas["CertificateState"];
+export type PreviewState = Schemas["PreviewState"];
+export type Command = Schemas["CommandAt"]["command"];
+export type Kind = Schemas["Picked"]["kind"];
+
+export interface Problem {
+  type: string;
+  title: string;
+  status: number;
+  detail: string;
+  place?: { vertices: number[]; edges: number[]; faces: number[] } | null;
+}
+
+export interface CageArrays {
+  positions: Float64Array;
+  face_verts: Int32Array;
+  face_offsets: Int32Array;
+  edge_verts: Int32Array;
+  edge_faces: Int32Array;
+  edge_sharpness: Float32Array;
+  vertex_sharpness: Float32Array;
+  edge_open: Uint8Array;
+}
+
+export interface SurfaceArrays {
+  level: number;
+  positions: Float32Array;
+  normals: Float32Array;
+  quads: Int32Array;
+  face_of_quad: Int32Array;
+}
+
+export interface PieceFrame {
+  id: string;
+  cage?: CageArrays;
+  surface?: SurfaceArrays;
+  cage_rows?: { rows: Int32Array; positions: Float64Array };
+  surface_rows?: { rows: Int32Array | null; positions: Float32Array; normals: Float32Array };
+}
+
+export interface Frame {
+  seq: number;
+  pieces: PieceFrame[];
+  gone: string[];
+}
+
+export type Message =
+  | ({ type: "state"; state: DesignState } & Frame)
+  | ({ type: "frame"; preview: PreviewState } & Frame)
+  | { type: "problem"; seq: number; problem: Problem };

@@ -1,0 +1,57 @@
+import Button from "@mui/material/Button";
+import Paper from "@mui/material/Paper";
+import Typography from "@mui/material/Typography";
+import { useBench } from "../live/bench";
+import { colours } from "../theme/colours";
+import { tools } from "../tools/all";
+import { stations } from "./stations";
+
+export function ToolDrawer({ onFind }: { onFind(): void }) {
+  const { station, toolId, takeTool, picked } = useBench();
+  const here = stations.find((s) => s.id === station)!;
+  return (
+    <Paper
+      elevation={2}
+      component="aside"
+      aria-label={`Tools of ${here.name}`}
+      sx={{ position: "absolute", left: 12, top: 12, width: 152, p: 1, borderRadius: 2, zIndex: 2 }}
+    >
+      <Typography variant="h3" sx={{ px: 0.5, pb: 0.5 }}>
+        {here.name}
+      </Typography>
+      {tools
+        .filter((tool) => tool.station === station)
+        .map((tool) => (
+          <Button
+            key={tool.id}
+            fullWidth
+            color={toolId === tool.id ? "primary" : "inherit"}
+            variant={toolId === tool.id ? "contained" : "text"}
+            disabled={tool.atOnce && picked.length === 0}
+            aria-pressed={toolId === tool.id}
+            aria-keyshortcuts={tool.key}
+            startIcon={<tool.Icon />}
+            onClick={() => takeTool(tool.id)}
+            sx={{ justifyContent: "flex-start", py: 0.6, fontWeight: 500 }}
+          >
+            {tool.name}
+            <Typography component="span" aria-hidden sx={{ ml: "auto", fontSize: 11.5, opacity: 0.65 }}>
+              {tool.key.length === 1 ? tool.key.toUpperCase() : "Del"}
+            </Typography>
+          </Button>
+        ))}
+      <Button
+        fullWidth
+        size="small"
+        color="inherit"
+        onClick={onFind}
+        sx={{ mt: 0.5, justifyContent: "flex-start", color: "text.secondary", borderTop: `1px solid ${colours.zincLight}`, borderRadius: 0, fontWeight: 400 }}
+      >
+        Find a tool
+        <Typography component="span" aria-hidden sx={{ ml: "auto", fontSize: 11.5, opacity: 0.65 }}>
+          /
+        </Typography>
+      </Button>
+    </Paper>
+  );
+}

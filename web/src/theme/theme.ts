@@ -1,0 +1,46 @@
+import { createTheme } from "@mui/material/styles";
+import { colours } from "./colours";
+
+const text = '"Source Sans 3 Variable", sans-serif';
+export const titleFont = '"Fraunces Variable", serif';
+
+export const theme = createTheme({
+  palette: {
+    mode: "light",
+    primary: { main: colours.river },
+    secondary: { main: colours.otter },
+    error: { main: colours.fault },
+    background: { default: colours.paper, paper: colours.card },
+    text: { primary: colours.ink, secondary: "#515D63" },
+    divider: "#DDD8CC",
+  },
+  shape: { borderRadius: 10 },
+  typography: {
+    fontFamily: text,
+    fontSize: 14,
+    h1: { fontFamily: titleFont, fontSize: 34, fontWeight: 560 },
+    h2: { fontFamily: titleFont, fontSize: 19, fontWeight: 600 },
+    h3: { fontFamily: titleFont, fontSize: 16, fontWeight: 600 },
+    button: { textTransform: "none", fontWeight: 600 },
+  },
+  components: {
+    MuiCssBaseline: {
+      styleOverrides: {
+        body: { fontVariantNumeric: "tabular-nums", overflow: "hidden" },
+        ":focus-visible": { outline: `2px solid ${colours.river}`, outlineOffset: 1 },
+      },
+    },
+    MuiButton: { defaultProps: { disableElevation: true } },
+    MuiPaper: { styleOverrides: { root: { backgroundImage: "none" } } },
+    MuiTooltip: { defaultProps: { enterDelay: 500 } },
+    MuiTextField: { defaultProps: { size: "small" } },
+    MuiToggleButton: {
+      styleOverrides: {
+        root: {
+          padding: "3px 10px",
+          "&.Mui-selected": { backgroundColor: "#DCEAEA", color: "#14525A" },
+        },
+      },
+    },
+  },
+});

@@ -1,0 +1,27 @@
+import { SizeIcon } from "../theme/icons";
+import { axes, axisNames, type Tool } from "./tool";
+
+const along = (name: string) => ({ name, label: `Along ${name}`, unit: "%", initial: 100, step: 5, min: 0 });
+
+export const tool: Tool = {
+  id: "size",
+  name: "Size",
+  key: "s",
+  station: "shape",
+  order: 30,
+  Icon: SizeIcon,
+  hint: "Drag a bead along its stalk for one direction, the middle bead for all three.",
+  needs: "selection",
+  verb: "Size",
+  fields: [{ name: "all", label: "All", unit: "%", initial: 100, step: 5, min: 0 }, ...axisNames.map(along)],
+  command: (v, target) => {
+    const factors = axisNames.map((name) => (v.all / 100) * (v[name] / 100)) as [number, number, number];
+    if (!target || factors.every((factor) => factor === 1)) return null;
+    return { kind: "size", ...target, factors };
+  },
+  parts: [...axes.map((axis) => ({ kind: "knob" as const, axis })), { kind: "bead" }],
+  dragged: ({ part, amount }) => {
+    const field = part.kind === "knob" && "axis" in part ? axisNames[part.axis] : "all";
+    return { values: { all: 100, x: 100, y: 100, z: 100, [field]: amount * 100 }, field };
+  },
+};

@@ -1,0 +1,171 @@
+/** What lies under the pointer, or in a box: by distance in pixels for vertices and edges, by ray for faces. */
+import { type Camera, DoubleSide, Matrix4, Ray, Vector3 } from "three";
+import type { Kind } from "../live/types";
+import type { PieceView } from "./pieceView";
+
+const reachInPixels = 12;
+
+export interface Screen {
+  camera: Camera;
+  width: number;
+  height: number;
+}
+
+export interface Hit {
+  piece: string;
+  kind: Kind;
+  id: number;
+}
+
+export class Picker {
+  private readonly toScreen = new Matrix4();
+
+  constructor(
+    private readonly screen: Screen,
+    private readonly views: PieceView[],
+    private readonly through: boolean,
+  ) {
+    this.toScreen.multiplyMatrices(screen.camera.projectionMatrix, screen.camera.matrixWorldInverse);
+  }
+
+  ray(x: number, y: number): Ray {
+    const { camera, width, height } = this.screen;
+    const at = (z: number) =>
+      new Vector3((2 * x) / width - 1, 1 - (2 * y) / height, z).applyMatrix4(camera.projectionMatrixInverse);
+    const near = at(-1).applyMatrix4(camera.matrixWorld);
+    const far = at(1).applyMatrix4(camera.matrixWorld);
+    return new Ray(near, far.sub(near).normalize());
+  }
+
+  at(kind: Kind, x: number, y: number): Hit | null {
+    if (kind === "face") return this.faceAt(x, y);
+    let best: { hit: Hit; distance: number; depth: number } | null = null;
+    for (const view of this.views) {
+      const points = this.points(view);
+      const near: { id: number; distance: number; depth: number; at: Vector3 }[] = [];
+      const { edge_verts } = view.arrays.cage;
+      if (kind === "vertex")
+        for (let v = 0; v < points.length; v++) {
+          const distance = Math.hypot(points[v].x - x, points[v].y - y);
+          if (distance < reachInPixels) near.push({ id: v, distance, depth: points[v].z, at: position(view, v) });
+        }
+      else
+        for (let e = 0; e < edge_verts.length / 2; e++) {
+          const [a, b] = [edge_verts[2 * e], edge_verts[2 * e + 1]];
+          const { distance, along } = toSegment(x, y, points[a], points[b]);
+          if (distance >= reachInPixels) continue;
+          const depth = points[a].z + along * (points[b].z - points[a].z);
+          near.push({ id: e, distance, depth, at: position(view, a).lerp(position(view, b), along) });
+        }
+      near.sort((a, b) => a.distance - b.distance || a.depth - b.depth);
+      const first = near.find((candidate) => this.through || this.isSeen(view, candidate.at));
+      if (first && (!best || first.distance < best.distance))
+        best = { hit: { piece: view.id, kind, id: first.id }, distance: first.distance, depth: first.depth };
+    }
+    return best?.hit ?? null;
+  }
+
+  /** Elements of one piece in a box of pixels: wholly inside, or also those that it touches. */
+  inBox(kind: Kind, view: PieceView, box: [number, number, number, number], touching: boolean): number[] {
+    const [left, top, right, bottom] = box;
+    const points = this.points(view);
+    const inside = (v: number) =>
+      points[v].x >= left && points[v].x <= right && points[v].y >= top && points[v].y <= bottom;
+    const { cage } = view.arrays;
+    const found: number[] = [];
+    const take = (id: number, verts: number[], middle: Vector3) => {
+      const taken = touching
+        ? verts.some(inside) || (verts.length === 2 && segmentMeets(points[verts[0]], points[verts[1]], box))
+        : verts.every(inside);
+      if (taken && (this.through || this.isSeen(view, middle))) found.push(id);
+    };
+    if (kind === "vertex") for (let v = 0; v < points.length; v++) take(v, [v], position(view, v));
+    else if (kind === "edge")
+      for (let e = 0; e < cage.edge_verts.length / 2; e++) {
+        const ends = [cage.edge_verts[2 * e], cage.edge_verts[2 * e + 1]];
+        take(e, ends, position(view, ends[0]).lerp(position(view, ends[1]), 0.5));
+      }
+    else
+      for (let f = 0; f + 1 < cage.face_offsets.length; f++) {
+        const verts = [...cage.face_verts.subarray(cage.face_offsets[f], cage.face_offsets[f + 1])];
+        const middle = new Vector3();
+        for (const v of verts) middle.addScaledVector(position(view, v), 1 / verts.length);
+        take(f, verts, middle);
+      }
+    return found;
+  }
+
+  private faceAt(x: number, y: number): Hit | null {
+    const ray = this.ray(x, y);
+    let best: { hit: Hit; distance: number } | null = null;
+    // Where surface and cage are both shown, the surface comes first and the cage fills in around it.
+    for (const source of ["surface", "cage"] as const) {
+      for (const view of this.views) {
+        if (view.display !== "both" && view.display !== source) continue;
+        const tree = source === "surface" ? view.surfaceRays : view.cageRays;
+        const hit = tree.raycastFirst(ray, DoubleSide);
+        if (!hit || (best && best.distance <= hit.distance)) continue;
+        const triangle = hit.faceIndex ?? 0;
+        const id = source === "surface" ? view.faceOfSurfaceTriangle(triangle) : view.faceOfCageTriangle(triangle);
+        best = { hit: { piece: view.id, kind: "face", id }, distance: hit.distance };
+      }
+      if (best) return best.hit;
+    }
+    return null;
+  }
+
+  /** Whether nothing of any piece lies between the eye and a point. */
+  private isSeen(of: PieceView, point: Vector3): boolean {
+    const projected = point.clone().applyMatrix4(this.toScreen);
+    const ray = this.ray(((projected.x + 1) / 2) * this.screen.width, ((1 - projected.y) / 2) * this.screen.height);
+    const distance = ray.origin.distanceTo(point);
+    for (const view of this.views) {
+      const tree = view.display === "cage" ? view.cageRays : view.surfaceRays;
+      const slack = view === of ? 1e-3 * distance : 0;
+      const hit = tree.raycastFirst(ray, DoubleSide);
+      if (hit && hit.distance < distance - slack) return false;
+    }
+    return true;
+  }
+
+  private points(view: PieceView): Vector3[] {
+    const { width, height } = this.screen;
+    const points: Vector3[] = [];
+    for (let v = 0; v < view.arrays.cage.positions.length / 3; v++) {
+      const p = position(view, v).applyMatrix4(this.toScreen);
+      points.push(p.set(((p.x + 1) / 2) * width, ((1 - p.y) / 2) * height, p.z));
+    }
+    return points;
+  }
+}
+
+function position(view: PieceView, vertex: number): Vector3 {
+  // Where only the surface is shown, a control point is found where it pulls the surface: its limit position.
+  const from = view.display === "surface" ? view.arrays.surface.positions : view.arrays.cage.positions;
+  return new Vector3(from[3 * vertex], from[3 * vertex + 1], from[3 * vertex + 2]);
+}
+
+function toSegment(x: number, y: number, a: Vector3, b: Vector3): { distance: number; along: number } {
+  const [dx, dy] = [b.x - a.x, b.y - a.y];
+  const length = dx * dx + dy * dy;
+  const along = length ? Math.max(0, Math.min(1, ((x - a.x) * dx + (y - a.y) * dy) / length)) : 0;
+  return { distance: Math.hypot(a.x + along * dx - x, a.y + along * dy - y), along };
+}
+
+function segmentMeets(a: Vector3, b: Vector3, [left, top, right, bottom]: [number, number, number, number]): boolean {
+  let [enter, leave] = [0, 1];
+  for (const [from, to, low, high] of [
+    [a.x, b.x, left, right],
+    [a.y, b.y, top, bottom],
+  ]) {
+    const d = to - from;
+    if (d === 0) {
+      if (from < low || from > high) return false;
+      continue;
+    }
+    const [t0, t1] = d > 0 ? [(low - from) / d, (high - from) / d] : [(high - from) / d, (low - from) / d];
+    enter = Math.max(enter, t0);
+    leave = Math.min(leave, t1);
+  }
+  return enter <= leave;
+}
