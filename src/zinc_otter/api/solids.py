@@ -53,10 +53,10 @@ def cancel_job(job_id: str, room: AtHand) -> JobReport:
 
 
 @router.get(_PIECE + "/certificate")
-def get_certificate(design_id: str, piece_id: str, room: AtHand) -> CertificateState:
-    """The certificate of the solid made of the piece as it is now; 404 while there is none."""
-    path = _made(room, _piece(room, design_id, piece_id).cage) / CERTIFICATE
-    return CertificateState(**json.loads(path.read_text()))
+def get_certificate(design_id: str, piece_id: str, room: AtHand) -> CertificateState | None:
+    """The certificate of the solid made of the piece as it is now; null while there is none."""
+    path = _folder(room, _piece(room, design_id, piece_id).cage) / CERTIFICATE
+    return CertificateState(**json.loads(path.read_text())) if path.exists() else None
 
 
 @router.get(_PIECE + "/solid.step", response_class=Response)

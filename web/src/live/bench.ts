@@ -144,8 +144,9 @@ export const useBench = create<Bench>((set, get) => {
     },
 
     setStation(station) {
-      get().back();
-      set({ station, toolId: null, problem: null });
+      set({ station });
+      // Each station opens with the tool that its work begins with.
+      get().takeTool({ shape: "move", make: "solid" }[station as string] ?? null);
     },
 
     takeTool(id) {

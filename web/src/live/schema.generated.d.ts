@@ -274,7 +274,7 @@ export interface paths {
         };
         /**
          * Get Certificate
-         * @description The certificate of the solid made of the piece as it is now; 404 while there is none.
+         * @description The certificate of the solid made of the piece as it is now; null while there is none.
          */
         get: operations["get_certificate_api_designs__design_id__pieces__piece_id__certificate_get"];
         put?: never;
@@ -1483,7 +1483,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["CertificateState"];
+                    "application/json": components["schemas"]["CertificateState"] | null;
                 };
             };
             /** @description Validation Error */

@@ -29,14 +29,7 @@ function Making({ design, piece, say }: { design: string; piece: PieceState; say
   const key = ["certificate", design, piece.id, piece.digest];
   const { data: certificate } = useQuery({
     queryKey: key,
-    queryFn: async () => {
-      try {
-        return await service.certificate(design, piece.id);
-      } catch (error) {
-        if (error instanceof Refused && error.problem.type === "/problems/no-solid") return null;
-        throw error;
-      }
-    },
+    queryFn: () => service.certificate(design, piece.id),
   });
   const { data: job } = useQuery({
     queryKey: ["job", jobId],

@@ -63,7 +63,7 @@ def _knots(breaks: Floats) -> Floats:
 
 def grading_for(face_count: int) -> int:
     """Finer grading for small cages, coarser where faces are many and therefore small and flat."""
-    return 4 if face_count <= 600 else 3 if face_count <= 3000 else 2
+    return 5 if face_count <= 100 else 4 if face_count <= 600 else 3 if face_count <= 3000 else 2
 
 
 def all_quads(cage: Cage) -> Cage:
@@ -162,7 +162,8 @@ def largest_deviation(patches: Patches) -> float:
     Equal parameters bound the true distance from above.
     """
     faces = patches.cage.topology.face_count
-    level = 6 if faces <= 150 else 5 if faces <= 700 else 4
+    # One level finer than the knots at least, so that the end spans are looked into as well.
+    level = patches.grading + (2 if faces * 4 ** (patches.grading + 2) < 2_000_000 else 1)
     stencils = build_stencils(patches.cage, level)
     limit = evaluate(stencils, patches.cage).points
     quad, corner = face_grid(level)
@@ -178,7 +179,8 @@ def largest_deviation(patches: Patches) -> float:
 def largest_seam_angle(patches: Patches) -> float:
     """Largest angle (degrees) between the normals of neighbouring patches along their seams, creased edges left out."""
     t = patches.cage.topology
-    at = np.linspace(0.0, 1.0, 33)
+    # Four points to a span: whatever is not true lies in the short end spans beside extraordinary points.
+    at = np.interp(np.arange(4 * len(patches.breaks) - 3) / 4, np.arange(len(patches.breaks)), patches.breaks)
     ends = np.array([0.0, 1.0])
     # Normals along the four sides of each face, each in the direction in which the face's loop runs.
     sides = np.empty((t.face_count, 4, len(at), 3))
