@@ -27,7 +27,7 @@ def knob() -> Cage:
 
 def tray() -> Cage:
     """Open, with a hole inside as well as a border."""
-    return jittered(delete_elements(plane((40, 30), (5, 4)), Selection.of("face", [6, 7])).cage)
+    return jittered(delete_elements(plane((40, 30), (5, 4)), Selection.of("face", [5, 6])).cage)
 
 
 def prism(sides: int = 5) -> Cage:

@@ -4,6 +4,10 @@ Sources: M. Halstead, M. Kass, T. DeRose, "Efficient, Fair Interpolation Using C
 (interior vertices); H. Biermann, A. Levin, D. Zorin, "Piecewise Smooth Subdivision Surfaces with Normal Control",
 SIGGRAPH 2000 (creases and borders).
 
+A hard crease that ends inside the surface ends in a *dart*. Its vertex follows the smooth rule, but the edge point on the
+crease does not, so the smooth mask is not its limit; the masks of darts are found here as left eigenvectors of the local
+subdivision matrix, which is what a limit mask is by definition (Halstead, Kass, DeRose 1993, section 3).
+
 A vertex on a hard crease has a tangent plane on each side. So the result has *rows*: row i < n is vertex i, and each
 further side of a crease vertex adds a row of its own with the same position.
 """
@@ -11,12 +15,13 @@ further side of a crease vertex adds a row of its own with the same position.
 from __future__ import annotations
 
 from dataclasses import dataclass
+from functools import cache
 
 import numpy as np
 from scipy.sparse import csr_matrix, vstack
 
 from zinc_otter.core.cage.cage import HARD
-from zinc_otter.core.cage.topology import Bools, Ints
+from zinc_otter.core.cage.topology import Bools, Floats, Ints
 from zinc_otter.core.surface.level import Level
 from zinc_otter.core.surface.refinement import refine
 from zinc_otter.core.surface.rows import RowBuilder
@@ -51,8 +56,9 @@ def _direct(level: Level) -> LimitMatrices:
     hard = level.edge_sharpness >= HARD
     hard_edges = np.bincount(t.edge_verts[hard].ravel(), minlength=t.vertex_count)
     corner = level.vertex_sharpness >= HARD
-    # One hard edge is a dart, none a cone tip or a smooth vertex: a single side either way.
+    # One hard edge ends in a dart; none is a smooth vertex or the tip of a cone: a single side either way.
     sided = hard_edges >= 2
+    dart = (hard_edges == 1) & ~corner
     starts = np.flatnonzero(hard[t.corner_edge] & sided[t.face_verts]).astype(np.int32)
     lengths, ends = _sides(level, starts, hard[t.corner_edge])
 
@@ -67,7 +73,9 @@ def _direct(level: Level) -> LimitMatrices:
 
     count = t.vertex_count + extra
     position, tangent_u, tangent_v = (RowBuilder(count, t.vertex_count) for _ in range(3))
-    _smooth_rows(level, ~sided, corner, position, tangent_u, tangent_v)
+    _smooth_rows(level, ~sided & ~dart, corner, position, tangent_u, tangent_v)
+    tips = np.flatnonzero(hard[t.corner_edge] & dart[t.face_verts]).astype(np.int32)
+    _dart_rows(level, tips, position, tangent_u, tangent_v)
 
     corner_row = t.face_verts.copy()
     for k in np.unique(lengths):
@@ -133,6 +141,53 @@ def _smooth_rows(
         for tangent, wave in ((tangent_u, np.cos(at)), (tangent_v, np.sin(at))):
             tangent.add(verts, spokes, scale * wave[:-1])
             tangent.add(verts, diagonals, wave[:-1] + wave[1:])
+
+
+def _dart_rows(
+    level: Level, starts: Ints, position: RowBuilder, tangent_u: RowBuilder, tangent_v: RowBuilder
+) -> None:
+    """Vertices at which one hard edge ends; ``starts`` are the corners whose outgoing edge is that one."""
+    t = level.topology
+    sizes = np.bincount(t.face_verts, minlength=t.vertex_count)[t.face_verts[starts]]
+    for n in np.unique(sizes):
+        corners = level.walk(starts[sizes == n], int(n))
+        verts = t.face_verts[corners[:, 0]]
+        following = t.corner_next[corners]
+        around = np.column_stack([verts, t.face_verts[following], t.face_verts[t.corner_next[following]]])
+        for rows, mask in zip((position, tangent_u, tangent_v), dart_masks(int(n)), strict=True):
+            rows.add(verts, around, mask)
+
+
+@cache
+def dart_masks(n: int) -> tuple[Floats, Floats, Floats]:
+    """Limit position and tangent masks (2n + 1,) of a dart of valence n: the vertex, its n edge neighbours beginning
+    with the crease's and going counter-clockwise, its n diagonals."""
+    v, edge, face = 0, 1 + np.arange(n), 1 + n + np.arange(n)
+    step = np.zeros((2 * n + 1, 2 * n + 1))
+    for corner in (np.full(n, v), edge, np.roll(edge, -1), face):
+        step[face, corner] += 0.25
+    step[edge] = (step[face] + step[np.roll(face, 1)]) / 4
+    step[edge, v] += 0.25
+    step[edge, edge] += 0.25
+    step[edge[0]] = 0.0
+    step[edge[0], [v, edge[0]]] = 0.5
+    step[v] = step[face].sum(axis=0) / n**2
+    step[v, edge] += 1 / n**2
+    step[v, v] += (n - 2) / n
+
+    # The crease's direction is a line of symmetry: one tangent is even about it, the other odd.
+    mirror = np.eye(2 * n + 1)[np.concatenate([[v], np.roll(edge[::-1], 1), face[::-1]])]
+    even, odd = (np.eye(2 * n + 1) + mirror) / 2, (np.eye(2 * n + 1) - mirror) / 2
+    position, tangent_u = _leading(even @ step.T @ even, 2)
+    (tangent_v,) = _leading(odd @ step.T @ odd, 1)
+    return position / position.sum(), tangent_u * np.sign(tangent_u[1]), tangent_v * np.sign(tangent_v[2])
+
+
+def _leading(matrix: Floats, count: int) -> list[Floats]:
+    """The eigenvectors of the largest eigenvalues, which are real here."""
+    values, vectors = np.linalg.eig(matrix)
+    order = np.argsort(-np.abs(values))[:count]
+    return [np.real(vectors[:, i]) for i in order]
 
 
 def _side_tangents(
