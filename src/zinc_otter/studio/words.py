@@ -10,7 +10,7 @@ MINUS, TIMES = "\N{MINUS SIGN}", "\N{MULTIPLICATION SIGN}"
 def number(value: float, digits: int = 2) -> str:
     """At most ``digits`` decimals, no trailing zeros, a true minus sign.
 
-    >>> number(12.0), number(-0.125)
+    >>> number(12.0), number(-0.128)
     ('12', '−0.13')
     """
     text = f"{round(value, digits) + 0.0:.{digits}f}".rstrip("0").rstrip(".")

@@ -51,7 +51,7 @@ def tessellate(cage: Cage, tolerance: float) -> Triangles:
         if len(stencils.quads) * 8 > MOST_TRIANGLES or level == 7:
             raise BadNumberError(
                 f"Chords within {tolerance:g} mm would take more than {MOST_TRIANGLES:,} triangles; "
-                f"{_rounded_up(chord / 3)} mm is within reach."
+                f"{_rounded_up(chord)} mm is within reach."
             )
 
 

@@ -1,0 +1,71 @@
+"""Imports run downwards only: api -> studio -> core, store and jobs beside; core knows no web, database or screen."""
+
+from __future__ import annotations
+
+import ast
+import doctest
+import importlib
+import pkgutil
+import unittest
+from collections.abc import Iterator
+from pathlib import Path
+
+import zinc_otter
+
+SOURCE = Path(zinc_otter.__file__).parent
+ALLOWED = {
+    "core": {"core"},
+    "studio": {"core", "studio"},
+    "store": {"core", "studio", "store"},
+    "jobs": {"core", "jobs"},
+    "demo": {"core", "studio", "demo"},
+    "api": {"core", "studio", "store", "jobs", "demo", "api"},
+}
+NOT_IN_CORE = {"fastapi", "starlette", "uvicorn", "pydantic", "sqlalchemy", "alembic", "msgpack", "pebble", "PIL", "time"}
+
+
+def imports(path: Path) -> Iterator[str]:
+    for node in ast.walk(ast.parse(path.read_text())):
+        if isinstance(node, ast.Import):
+            yield from (name.name for name in node.names)
+        elif isinstance(node, ast.ImportFrom):
+            assert node.level == 0, f"{path} imports by dots"
+            yield node.module or ""
+
+
+class Layers(unittest.TestCase):
+    def test_no_import_goes_upwards(self) -> None:
+        seen = 0
+        for layer, allowed in ALLOWED.items():
+            for path in (SOURCE / layer).rglob("*.py"):
+                for name in imports(path):
+                    if name.startswith("zinc_otter."):
+                        seen += 1
+                        self.assertIn(name.split(".")[1], allowed, f"{path.name} imports {name}")
+        self.assertGreater(seen, 100)
+
+    def test_core_knows_neither_web_nor_database_nor_clock(self) -> None:
+        for path in (SOURCE / "core").rglob("*.py"):
+            for name in imports(path):
+                self.assertNotIn(name.split(".")[0], NOT_IN_CORE, f"{path.name} imports {name}")
+
+    def test_within_the_core_surface_does_not_know_solid(self) -> None:
+        order = ["cage", "surface", "solid", "formats"]
+        for i, part in enumerate(order):
+            for path in (SOURCE / "core" / part).rglob("*.py"):
+                for name in imports(path):
+                    parts = name.split(".")
+                    if parts[:2] == ["zinc_otter", "core"] and len(parts) > 2 and parts[2] in order:
+                        self.assertLessEqual(order.index(parts[2]), i, f"{path.name} imports {name}")
+
+
+class Examples(unittest.TestCase):
+    def test_examples_in_docstrings_run(self) -> None:
+        run = 0
+        for module in pkgutil.walk_packages(zinc_otter.__path__, "zinc_otter."):
+            if ".migrations" in module.name:
+                continue
+            result = doctest.testmod(importlib.import_module(module.name))
+            self.assertEqual(result.failed, 0, module.name)
+            run += result.attempted
+        self.assertGreaterEqual(run, 3)

@@ -1,0 +1,103 @@
+from __future__ import annotations
+
+import os
+import tempfile
+import time
+import unittest
+from collections.abc import Callable
+from pathlib import Path
+
+from tests import sample_cages as cages
+from zinc_otter.core.errors import CoreError
+from zinc_otter.core.formats.step import look_at, read_step
+from zinc_otter.jobs import JobRunner, JobState, UnknownJobError
+from zinc_otter.jobs.solid_work import STEP, make_solid
+
+Progress = Callable[[float, str], None]
+
+
+def hangs(progress: Progress) -> None:
+    progress(0.3, "Hanging")
+    time.sleep(600)
+
+
+def dies(progress: Progress) -> None:
+    progress(0.2, "Dying")
+    os._exit(7)
+
+
+def refuses(progress: Progress) -> None:
+    raise CoreError("The form has no inside.")
+
+
+def answers(progress: Progress, folder: Path) -> None:
+    (folder / "answer").write_text("42")
+
+
+class Runner(unittest.TestCase):
+    def setUp(self) -> None:
+        holder = tempfile.TemporaryDirectory()
+        self.addCleanup(holder.cleanup)
+        self.folder = Path(holder.name)
+
+    def runner(self, time_limit: float = 120.0) -> JobRunner:
+        runner = JobRunner(time_limit)
+        self.addCleanup(runner.close)
+        return runner
+
+    def wait(self, runner: JobRunner, job_id: str, until: Callable[[JobState], bool] | None = None) -> JobState:
+        deadline = time.monotonic() + 90
+        while time.monotonic() < deadline:
+            state = runner.state(job_id)
+            if until(state) if until else state.status not in ("waiting", "running"):
+                return state
+            time.sleep(0.05)
+        raise AssertionError(f"still {runner.state(job_id)}")
+
+    def test_a_worker_that_dies_costs_its_own_job_only(self) -> None:
+        runner = self.runner()
+        state = self.wait(runner, runner.start("a", "Making it", dies))
+        self.assertEqual(state.status, "failed")
+        self.assertIn("ended unexpectedly", state.words)
+        self.assertEqual(self.wait(runner, runner.start("b", "Making it", answers, self.folder)).status, "done")
+        self.assertEqual((self.folder / "answer").read_text(), "42")
+
+    def test_a_worker_that_hangs_is_stopped_at_its_time_limit(self) -> None:
+        runner = self.runner(time_limit=4)
+        state = self.wait(runner, runner.start("a", "Making it", hangs))
+        self.assertEqual(state.status, "failed")
+        self.assertIn("longer than 4 s", state.words)
+
+    def test_cancel_ends_the_work(self) -> None:
+        runner = self.runner()
+        job_id = runner.start("a", "Making it", hangs)
+        running = self.wait(runner, job_id, lambda s: s.status == "running")
+        self.assertEqual((running.progress, running.words), (0.3, "Hanging"))
+        self.assertEqual(runner.start("a", "Making it", hangs), job_id)
+        self.assertEqual(runner.cancel(job_id).status, "cancelled")
+        self.assertEqual(self.wait(runner, runner.start("b", "Making it", answers, self.folder)).status, "done")
+
+    def test_a_refusal_keeps_its_sentence(self) -> None:
+        runner = self.runner()
+        state = self.wait(runner, runner.start("a", "Making it", refuses))
+        self.assertEqual((state.status, state.words), ("failed", "The form has no inside."))
+
+    def test_an_unknown_job(self) -> None:
+        with self.assertRaises(UnknownJobError):
+            self.runner().state("none")
+
+    def test_a_disk_that_cannot_be_written_gets_a_sentence(self) -> None:
+        runner = self.runner()
+        (self.folder / "file").write_text("in the way")
+        blocked = self.folder / "file" / "solid"
+        state = self.wait(runner, runner.start("a", "Making the solid", make_solid, cages.knob(), blocked, "Knob"))
+        self.assertEqual(state.status, "failed")
+        self.assertIn("could not write", state.words)
+
+    def test_the_solid_is_made_in_the_worker(self) -> None:
+        runner = self.runner()
+        state = self.wait(runner, runner.start("a", "Making the solid", make_solid, cages.knob(), self.folder, "Knob"))
+        self.assertEqual(state.status, "done", state.words)
+        facts = look_at(read_step(self.folder / STEP))
+        self.assertEqual((facts.solids, facts.valid, facts.closed), (1, True, True))
+        self.assertEqual(sorted(p.name for p in self.folder.iterdir()), ["certificate.json", "solid.step"])
