@@ -185,3 +185,36 @@ class Screen:
             self.page.wait_for_timeout(30)
         mouse.up(button=button)
         self.settled()
+
+    # --- elements and the handle ------------------------------------------------------------------------------------
+
+    def face_point(self, face: int, piece: str = "p1") -> Any:
+        """A point of the surface in the middle of a face."""
+        made = self.server.get(f"/api/designs/{self.design_id}/pieces/{piece}/surface?level=2")
+        quads = np.array(made["quads"])[np.array(made["face_of_quad"]) == face]
+        corners, counts = np.unique(quads, return_counts=True)
+        return np.array(made["positions"])[corners[counts == 4][0]]
+
+    def faces_where(self, test: Any, piece: str = "p1") -> list[int]:
+        """Faces of the cage whose middle (x, y, z) passes a test."""
+        cage = self.cage(piece)
+        points = np.array(cage["positions"])
+        return [i for i, face in enumerate(cage["faces"]) if test(*points[face].mean(axis=0))]
+
+    def chosen(self) -> str:
+        return self.page.get_by_test_id("chosen").inner_text()
+
+    def pixels_per_mm(self, point: Any) -> float:
+        here = np.array(self.at(point))
+        random = np.random.default_rng(0).normal(size=(400, 3))
+        ways = random / np.linalg.norm(random, axis=1, keepdims=True)
+        return float(max(np.linalg.norm(np.array(self.at(np.array(point) + way)) - here) for way in ways))
+
+    def handle_point(self, middle: Any, along: Any, share: float) -> Any:
+        """A model point on the handle: ``share`` of the length of its arrows away from the middle."""
+        return np.array(middle) + np.array(along) * share * 95 / self.pixels_per_mm(middle)
+
+    def pull(self, middle: Any, along: Any, amount: float, share: float = 0.75) -> None:
+        """Drag an arrow of the handle by an amount in mm."""
+        start = self.handle_point(middle, along, share)
+        self.drag(self.at(start), self.at(start + np.array(along) * amount))

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import logging
+from collections.abc import Sequence
 from dataclasses import asdict
 from typing import Any
 
@@ -31,10 +32,6 @@ _TITLES = {
     "open-cage": "The cage is open",
     "refused": "This cannot be done",
 }
-
-
-# Parts of a fault's location that say nothing to a designer.
-_NOT_SAID = {"body", "query", "path", "command", *command_kinds()}
 
 
 class PlaceSchema(BaseModel):
@@ -66,9 +63,18 @@ def invalid(error: ValidationError | RequestValidationError) -> Problem:
     """One sentence from the first faults that validation found."""
     sentences = []
     for fault in error.errors()[:3]:
-        where = ".".join(str(part) for part in fault["loc"] if part not in _NOT_SAID)
+        where = _where(fault["loc"])
         sentences.append(f"{where}: {fault['msg']}" if where else str(fault["msg"]))
     return make_problem("invalid", 422, _TITLES["invalid"], "; ".join(sentences) + ".")
+
+
+def _where(location: Sequence[str | int]) -> str:
+    """The field at fault, without what says nothing to a designer: the request's part and the command's kind."""
+    rest = list(location)
+    for unsaid in ({"body", "query", "path"}, {"command"}, set(command_kinds())):
+        if rest and rest[0] in unsaid and len(rest) > 1:
+            rest.pop(0)
+    return ".".join(map(str, rest))
 
 
 def make_problem(kind: str, status: int, title: str, detail: str, place: PlaceSchema | None = None) -> Problem:

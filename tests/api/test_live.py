@@ -1,0 +1,175 @@
+"""The live channel: frames hold what changed, previews keep nothing, commits are steps."""
+
+from __future__ import annotations
+
+from collections.abc import Iterator
+from contextlib import contextmanager
+from typing import Any
+
+import msgpack
+import numpy as np
+from starlette.websockets import WebSocketDisconnect
+
+from tests.api.case import BOX, ServiceCase, extrude, move, unpacked
+from zinc_otter.api.live_view import LiveView
+from zinc_otter.api.room import StencilShelf, shown_level
+from zinc_otter.core.cage import Selection
+from zinc_otter.core.cage.placing import move as move_cage
+from zinc_otter.core.cage.primitives import box
+from zinc_otter.core.surface import build_stencils, evaluate
+from zinc_otter.studio.design import Design, Piece
+
+
+class Talk:
+    def __init__(self, socket: Any) -> None:
+        self.socket = socket
+
+    def say(self, **message: Any) -> None:
+        self.socket.send_bytes(msgpack.packb(message))
+
+    def hear(self) -> Any:
+        return unpacked(self.socket.receive_bytes())
+
+
+class Live(ServiceCase):
+    @contextmanager
+    def talk(self, state: dict[str, Any]) -> Iterator[Talk]:
+        with self.client.websocket_connect(f"ws://127.0.0.1/api/designs/{state['id']}/live") as socket:
+            yield Talk(socket)
+
+    def test_it_begins_with_the_design_and_its_arrays(self) -> None:
+        state = self.begun(BOX)
+        with self.talk(state) as talk:
+            first = talk.hear()
+        self.assertEqual((first["type"], first["state"]), ("state", state))
+        cage = box((40, 20, 10), (2, 2, 1))
+        (piece,) = first["pieces"]
+        np.testing.assert_array_equal(piece["cage"]["positions"].reshape(-1, 3), cage.positions)
+        surface = evaluate(build_stencils(cage, piece["surface"]["level"]), cage)
+        np.testing.assert_allclose(piece["surface"]["positions"].reshape(-1, 3), surface.positions, atol=1e-5)
+        np.testing.assert_array_equal(piece["surface"]["quads"].reshape(-1, 4), surface.stencils.row_quads)
+
+    def test_a_drag_sends_rows_and_a_commit_makes_one_step(self) -> None:
+        state = self.begun({**BOX, "counts": [6, 6, 3]})
+        with self.talk(state) as talk:
+            positions = talk.hear()["pieces"][0]["surface"]["positions"].reshape(-1, 3).copy()
+            for seq, x in enumerate((1.0, 2.0, 3.5), start=1):
+                talk.say(do="preview", seq=seq, revision=state["revision"], command=move(0, by=(x, 0, 0)))
+                frame = talk.hear()
+                self.assertEqual((frame["type"], frame["seq"]), ("frame", seq))
+                rows = frame["pieces"][0]["surface_rows"]
+                self.assertLess(len(rows["rows"]), 0.3 * len(positions))
+                positions[rows["rows"]] = rows["positions"].reshape(-1, 3)
+            command = move(0, by=(3.5, 0, 0))
+            talk.say(do="commit", seq=4, revision=state["revision"], command=command)
+            after = talk.hear()
+        self.assertEqual((after["type"], after["seq"], after["state"]["head"]), ("state", 4, 2))
+        self.assertEqual(after["pieces"], [])
+        cage = self.room.studio.saved(state["id"]).design.pieces[0].cage
+        level = shown_level(cage.topology.face_count)
+        expected = evaluate(build_stencils(cage, level), cage).positions
+        np.testing.assert_allclose(positions, expected, atol=1e-4)
+
+    def test_cancel_shows_the_design_as_it_was(self) -> None:
+        state = self.begun(BOX)
+        with self.talk(state) as talk:
+            talk.hear()
+            talk.say(do="preview", seq=1, revision=state["revision"], command=extrude(0))
+            self.assertEqual(talk.hear()["preview"]["title"], "Extruded 1 face of Box by 5 mm")
+            talk.say(do="cancel", seq=2)
+            back = talk.hear()
+        self.assertEqual(back["state"], state)
+        self.assertEqual(len(back["pieces"][0]["cage"]["face_offsets"]), 17)
+
+    def test_refusals_are_problems_and_the_channel_goes_on(self) -> None:
+        state = self.begun(BOX)
+        with self.talk(state) as talk:
+            talk.hear()
+            for message, kind in (
+                ({"do": "preview", "revision": 0, "command": extrude(0)}, "stale-revision"),
+                ({"do": "preview", "revision": state["revision"], "command": extrude(99)}, "bad-selection"),
+                ({"do": "commit", "revision": state["revision"], "command": extrude(0, by=float("nan"))}, "invalid"),
+                ({"do": "commit", "revision": state["revision"], "command": None}, "invalid"),
+            ):
+                talk.say(seq=7, **message)
+                heard = talk.hear()
+                self.assertEqual((heard["type"], heard["problem"]["type"]), ("problem", f"/problems/{kind}"))
+                self.assertEqual(talk.hear()["state"]["revision"], state["revision"])
+            talk.socket.send_bytes(b"\xc1 not msgpack")
+            self.assertEqual(talk.hear()["problem"]["status"], 400)
+            talk.say(do="dance")
+            self.assertEqual(talk.hear()["type"], "problem")
+            talk.say(do="commit", seq=8, revision=state["revision"], command=extrude(0))
+            self.assertEqual(talk.hear()["state"]["head"], 2)
+
+    def test_a_change_by_a_script_reaches_the_viewer(self) -> None:
+        state = self.begun(BOX)
+        with self.talk(state) as talk:
+            talk.hear()
+            self.give(state, extrude(0))
+            heard = talk.hear()
+        self.assertEqual((heard["type"], heard["state"]["head"]), ("state", 2))
+
+    def test_pieces_that_go(self) -> None:
+        state = self.begun(BOX, {**BOX, "name": "Other"})
+        with self.talk(state) as talk:
+            talk.hear()
+            talk.say(do="commit", seq=1, revision=state["revision"], command={"kind": "delete-piece", "piece": "p1"})
+            heard = talk.hear()
+        self.assertEqual(heard["gone"], ["p1"])
+        self.assertEqual([p["id"] for p in heard["state"]["pieces"]], ["p2"])
+
+    def test_a_design_that_is_not_there(self) -> None:
+        with (
+            self.assertRaises(WebSocketDisconnect) as caught,
+            self.client.websocket_connect("ws://127.0.0.1/api/designs/none/live") as socket,
+        ):
+            socket.receive_bytes()
+        self.assertEqual(caught.exception.code, 4404)
+
+    def test_a_page_from_another_origin_is_not_let_in(self) -> None:
+        state = self.begun(BOX)
+        with self.assertRaises(WebSocketDisconnect):
+            headers = {"Origin": "http://elsewhere.example"}
+            with self.client.websocket_connect(f"ws://127.0.0.1/api/designs/{state['id']}/live", headers=headers) as socket:
+                socket.receive_bytes()
+
+
+class Views(ServiceCase):
+    """What a viewer is sent adds up to the whole, whatever moves in whatever order."""
+
+    def test_rows_add_up_over_changing_selections(self) -> None:
+        cage = box((30, 30, 30), (5, 5, 5))
+        view = LiveView(StencilShelf())
+        level = shown_level(cage.topology.face_count)
+        held: dict[str, np.ndarray] = {}
+
+        def show(cage_now: Any) -> None:
+            for piece in view.frame(Design((Piece("p1", "Form", cage_now),), 2))["pieces"]:
+                if "surface" in piece:
+                    held.update({name: piece["surface"][name].copy() for name in ("positions", "normals")})
+                else:
+                    rows = piece["surface_rows"]["rows"]
+                    for name in ("positions", "normals"):
+                        held[name][slice(None) if rows is None else rows] = piece["surface_rows"][name]
+
+        show(cage)
+        random = np.random.default_rng(1)
+        for turn in range(12):
+            picked = Selection.of("vertex", random.choice(len(cage.positions), random.choice([1, 3, 60, 120])))
+            moved = cage
+            for _ in range(2):
+                moved = move_cage(cage, picked, tuple(random.normal(size=3))).cage
+                show(moved)
+            if turn % 3 == 0:
+                moved = cage
+                show(moved)
+            cage = moved
+            view.settle()
+            full = evaluate(build_stencils(cage, level), cage)
+            np.testing.assert_allclose(held["positions"], full.positions, atol=1e-4)
+            np.testing.assert_allclose(held["normals"], full.normals, atol=1e-4)
+
+    def test_levels_by_size(self) -> None:
+        levels = [shown_level(count) for count in (6, 80, 500, 3000, 20_000)]
+        self.assertEqual(levels, [4, 3, 3, 2, 1])
