@@ -160,12 +160,17 @@ class Screen:
 
     def at(self, point: Sequence[float]) -> tuple[float, float]:
         """Where a point of the model lies on the page, in pixels."""
+        x, y = self.project(np.array([point], dtype=np.float64))[0]
+        return float(x), float(y)
+
+    def project(self, points: Any) -> Any:
+        """The same for many points (n, 3) at once."""
         elements = [float(x) for x in (self.viewport.get_attribute("data-view-projection") or "").split()]
-        clip = np.array(elements).reshape(4, 4).T @ np.array([*point, 1.0])
+        clip = np.column_stack([points, np.ones(len(points))]) @ np.array(elements).reshape(4, 4)
         box = self.viewport.bounding_box()
         assert box is not None
-        x, y = clip[:2] / clip[3]
-        return box["x"] + (x + 1) / 2 * box["width"], box["y"] + (1 - y) / 2 * box["height"]
+        x, y = (clip[:, :2] / clip[:, 3:]).T
+        return np.column_stack([box["x"] + (x + 1) / 2 * box["width"], box["y"] + (1 - y) / 2 * box["height"]])
 
     def click(self, point: Sequence[float], shift: bool = False) -> None:
         if shift:
@@ -205,10 +210,11 @@ class Screen:
         return self.page.get_by_test_id("chosen").inner_text()
 
     def pixels_per_mm(self, point: Any) -> float:
-        here = np.array(self.at(point))
-        random = np.random.default_rng(0).normal(size=(400, 3))
+        """How many pixels a millimetre square to the view spans at a point."""
+        random = np.random.default_rng(0).normal(size=(4000, 3))
         ways = random / np.linalg.norm(random, axis=1, keepdims=True)
-        return float(max(np.linalg.norm(np.array(self.at(np.array(point) + way)) - here) for way in ways))
+        seen = self.project(np.array(point) + np.concatenate([ways, [[0.0, 0, 0]]]) * 0.01)
+        return float(np.linalg.norm(seen[:-1] - seen[-1], axis=1).max() / 0.01)
 
     def handle_point(self, middle: Any, along: Any, share: float) -> Any:
         """A model point on the handle: ``share`` of the length of its arrows away from the middle."""

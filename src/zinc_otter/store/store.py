@@ -192,13 +192,22 @@ class Store:
         head = session.get_one(StepRow, row.head_id)
         hashes = blob_hashes(head.document)
         blobs = {b.hash: b.data for b in session.scalars(select(BlobRow).where(BlobRow.hash.in_(hashes)))}
+        steps = tuple(self._chain(session, row))
         return Saved(
             _facts(row, head.number),
             from_document(head.document, blobs),
-            tuple(self._chain(session, row)),
+            steps,
             row.head_id,
-            head.selected,
+            self._selected(session, head, steps),
         )
+
+    def _selected(self, session: Session, head: StepRow, steps: tuple[StepFacts, ...]) -> dict[str, Any] | None:
+        """What the designer has in hand at a step: after undo, what the undone step was done to."""
+        undone = next((step for step in steps if step.number == head.number + 1), None)
+        command = (session.get_one(StepRow, undone.id).command if undone else None) or {}
+        if "picked" in command:
+            return {"piece": command["piece"], **command["picked"]}
+        return head.selected
 
     def step_count(self) -> int:
         """How many steps all designs have, those on abandoned branches included."""

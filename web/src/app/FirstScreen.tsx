@@ -103,6 +103,7 @@ export function FirstScreen() {
 
 function DesignTile({ design, attempt }: { design: DesignCard; attempt(act: () => Promise<unknown>): Promise<void> }) {
   const [menu, setMenu] = useState<HTMLElement | null>(null);
+  const [wantsName, setWantsName] = useState(false);
   const [renaming, setRenaming] = useState(false);
   const choose = (act: () => Promise<unknown>) => {
     setMenu(null);
@@ -128,6 +129,7 @@ function DesignTile({ design, attempt }: { design: DesignCard; attempt(act: () =
               value={design.name}
               onDone={(name) => {
                 setRenaming(false);
+                setWantsName(false);
                 if (name) void attempt(() => service.rename(design.id, name));
               }}
             />
@@ -143,11 +145,15 @@ function DesignTile({ design, attempt }: { design: DesignCard; attempt(act: () =
         <IconButton aria-label={`More for ${design.name}`} onClick={(event) => setMenu(event.currentTarget)}>
           <MoreIcon />
         </IconButton>
-        <Menu anchorEl={menu} open={menu !== null} onClose={() => setMenu(null)}>
+        <Menu anchorEl={menu} open={menu !== null} onClose={() => setMenu(null)}
+          // The menu holds the focus until it has closed; only then can the name field have it.
+          disableRestoreFocus={wantsName}
+          slotProps={{ transition: { onExited: () => setRenaming(wantsName) } }}
+        >
           <MenuItem
             onClick={() => {
               setMenu(null);
-              setRenaming(true);
+              setWantsName(true);
             }}
           >
             Rename

@@ -3,6 +3,7 @@ import { useEffect } from "react";
 import { useBench, type Display } from "../live/bench";
 import type { Kind } from "../live/types";
 import { tools } from "../tools/all";
+import { viewNames } from "../viewport/camera";
 
 export function isTyping(event: KeyboardEvent): boolean {
   const at = event.target as HTMLElement;
@@ -40,7 +41,7 @@ export const keySheet: [section: string, rows: [keys: string, words: string][]][
       ["right drag, arrows", "turn the view"],
       ["middle drag, Shift + right drag", "pan"],
       ["wheel, + and −", "zoom"],
-      ["1 – 7", "front, back, left, right, top, bottom, three-quarter"],
+      ["1 – 7", viewNames.join(", ")],
       ["0", "perspective or flat"],
       [".", "fit all into view"],
       ["D", "show cage, surface, or both"],

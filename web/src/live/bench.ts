@@ -174,7 +174,11 @@ export const useBench = create<Bench>((set, get) => {
     apply() {
       const { design } = get();
       const command = get().command();
-      if (design && command) channel?.commit(design.revision, command);
+      if (!design || !command) return;
+      channel?.commit(design.revision, command);
+      // What was put down is to be shaped next: the tool is laid aside. Keys belong to the form again.
+      if (toolById(get().toolId)?.needs === "nothing") set({ toolId: null });
+      if (document.activeElement instanceof HTMLInputElement) document.activeElement.blur();
     },
 
     back() {

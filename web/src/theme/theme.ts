@@ -32,7 +32,7 @@ export const theme = createTheme({
     },
     MuiButton: { defaultProps: { disableElevation: true } },
     MuiPaper: { styleOverrides: { root: { backgroundImage: "none" } } },
-    MuiTooltip: { defaultProps: { enterDelay: 500 } },
+    MuiTooltip: { defaultProps: { enterDelay: 500, describeChild: true } },
     MuiTextField: { defaultProps: { size: "small" } },
     MuiToggleButton: {
       styleOverrides: {

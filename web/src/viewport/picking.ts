@@ -1,6 +1,7 @@
 /** What lies under the pointer, or in a box: by distance in pixels for vertices and edges, by ray for faces. */
 import { type Camera, DoubleSide, Matrix4, Ray, Vector3 } from "three";
 import type { Kind } from "../live/types";
+import { meanNormal } from "./measure";
 import type { PieceView } from "./pieceView";
 
 const reachInPixels = 12;
@@ -90,7 +91,7 @@ export class Picker {
         const verts = [...cage.face_verts.subarray(cage.face_offsets[f], cage.face_offsets[f + 1])];
         const middle = new Vector3();
         for (const v of verts) middle.addScaledVector(position(view, v), 1 / verts.length);
-        take(f, verts, middle);
+        if (this.through || this.looksHere(view, f, middle)) take(f, verts, middle);
       }
     return found;
   }
@@ -112,6 +113,13 @@ export class Picker {
       if (best) return best.hit;
     }
     return null;
+  }
+
+  /** Whether a face turns its outside to the eye. */
+  private looksHere(view: PieceView, face: number, middle: Vector3): boolean {
+    const projected = middle.clone().applyMatrix4(this.toScreen);
+    const ray = this.ray(((projected.x + 1) / 2) * this.screen.width, ((1 - projected.y) / 2) * this.screen.height);
+    return meanNormal(view.arrays.cage, "face", [face]).dot(ray.direction) < 0;
   }
 
   /** Whether nothing of any piece lies between the eye and a point. */
