@@ -12,8 +12,8 @@ from zinc_otter.core.surface import DragPlan, LimitSurface, evaluate, plan_drag
 from zinc_otter.core.surface.evaluation import normals_of
 from zinc_otter.studio.design import Design
 
-# A plan that reaches more than this share of the rows saves nothing.
-_WORTH_PLANNING = 0.6
+# Planning costs about three full evaluations, so it pays only where a drag moves a smaller share of the points than this.
+_WORTH_PLANNING = 0.3
 
 
 class _PieceView:
@@ -24,6 +24,7 @@ class _PieceView:
         self.base_cage = cage
         self.base = base
         self.plan: DragPlan | None = None
+        self.planned = False
 
 
 class LiveView:
@@ -45,7 +46,7 @@ class LiveView:
     def settle(self) -> None:
         """Make what was last sent the base of the next drag. Called when a change was kept or dropped."""
         for view in self._pieces.values():
-            view.plan = None
+            view.plan, view.planned = None, False
 
     def _piece(self, piece_id: str, cage: Cage) -> dict[str, Any] | None:
         view = self._pieces.get(piece_id)
@@ -88,16 +89,16 @@ class LiveView:
     def _moved(self, piece_id: str, view: _PieceView, cage: Cage) -> dict[str, Any]:
         stencils = view.base.stencils
         now, was, base = cage.positions, view.sent.positions, view.base_cage.positions
-        if view.plan is None:
+        if not view.planned:
             # The first move since the view settled: base and viewer agree from here on.
             if view.sent is not view.base_cage:
                 view.base_cage, view.base = view.sent, evaluate(stencils, view.sent)
                 base = was
-            view.plan = self._planned(view, np.flatnonzero((now != base).any(axis=1)))
+            view.plan = self._plan(view, np.flatnonzero((now != base).any(axis=1)))
         changed = np.flatnonzero((now != was).any(axis=1))
         if view.plan is not None and not np.isin(changed, view.plan.moved).all():
             either = (now != base).any(axis=1) | (was != base).any(axis=1)
-            view.plan = self._planned(view, np.flatnonzero(either))
+            view.plan = self._plan(view, np.flatnonzero(either))
         view.sent = cage
         rows: Any = None
         if view.plan is None:
@@ -118,9 +119,9 @@ class LiveView:
             },
         }
 
-    def _planned(self, view: _PieceView, moved: np.ndarray) -> DragPlan | None:
-        stencils = view.base.stencils
+    def _plan(self, view: _PieceView, moved: np.ndarray) -> DragPlan | None:
+        """A plan for these control points, or None where evaluating everything is as quick."""
+        view.planned = True
         if len(moved) > _WORTH_PLANNING * len(view.base_cage.positions):
             return None
-        plan = plan_drag(stencils, moved.astype(np.int32))
-        return plan if len(plan.rows) <= _WORTH_PLANNING * stencils.row_count else None
+        return plan_drag(view.base.stencils, moved.astype(np.int32))

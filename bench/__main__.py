@@ -1,0 +1,123 @@
+"""Print how long stencils, evaluation and drags take, as ratios to Debian's libosd in the same run.
+
+Run it by `make bench` on an otherwise idle machine; every figure is the best of several repeats.
+"""
+
+from __future__ import annotations
+
+import time
+from collections.abc import Callable
+
+import numpy as np
+
+from tests.reference import opensubdiv
+from zinc_otter.api.live_view import LiveView
+from zinc_otter.api.packing import pack
+from zinc_otter.api.room import StencilShelf
+from zinc_otter.core.cage import Cage
+from zinc_otter.core.cage.primitives import box
+from zinc_otter.core.solid.brep import build_solid
+from zinc_otter.core.solid.patches import fit_patches, volume_and_area
+from zinc_otter.core.surface import build_stencils, evaluate, plan_drag
+from zinc_otter.core.surface.evaluation import normals_of
+from zinc_otter.studio.design import Design, Piece
+
+LEVEL = 3
+REPEATS = 7
+
+
+def best(act: Callable[[], object], repeats: int = REPEATS) -> float:
+    """Least time in seconds of several calls."""
+    times = []
+    for _ in range(repeats):
+        start = time.perf_counter()
+        act()
+        times.append(time.perf_counter() - start)
+    return min(times)
+
+
+def cages() -> list[Cage]:
+    """Closed cages of about 100, 600 and 2,000 faces, a little shaken."""
+    made = []
+    for count in (4, 10, 18):
+        plain = box((40, 40, 40), (count, count, count))
+        noise = np.random.default_rng(1).uniform(-0.2, 0.2, plain.positions.shape)
+        made.append(plain.with_positions(plain.positions + noise))
+    return made
+
+
+def fresh(cage: Cage) -> Cage:
+    """The same cage with nothing cached, so that a build is measured whole."""
+    t = cage.topology
+    return Cage(cage.positions, type(t)(t.vertex_count, t.face_verts, t.face_offsets))
+
+
+def stencils_and_evaluation(cage: Cage) -> None:
+    their_build, their_apply = opensubdiv.seconds(cage, LEVEL, REPEATS)
+    build = best(lambda: build_stencils(fresh(cage), LEVEL))
+    with_limit = best(lambda: build_stencils(fresh(cage), LEVEL).limit)
+    stencils = build_stencils(cage, LEVEL)
+    refine = best(lambda: stencils.refined(cage.positions))
+    full = best(lambda: evaluate(stencils, cage).normals)
+    print(f"{cage.topology.face_count:6} faces, {stencils.vertex_count} dense vertices; "
+          f"reference builds in {1e3 * their_build:.1f} ms, applies in {1e3 * their_apply:.2f} ms")  # fmt: skip
+    print(f"       build, refined positions           {build / their_build:6.2f} x reference")
+    print(f"       build, with limit and tangents     {with_limit / their_build:6.2f} x reference")
+    print(f"       evaluate, refined positions        {refine / their_apply:6.2f} x reference")
+    print(f"       evaluate, limit, tangents, normals {full / their_apply:6.2f} x reference's refined positions alone")
+    base = evaluate(stencils, cage)
+    for name, moved in (("one vertex", np.array([0])), ("half", np.flatnonzero(cage.positions[:, 0] > 0))):
+        plan = plan_drag(stencils, moved.astype(np.int32))
+        shift = np.full((len(moved), 3), 0.1)
+
+        def drag(plan=plan, shift=shift) -> None:  # type: ignore[no-untyped-def]
+            normals_of(*plan.apply(base, shift)[1:])
+
+        planning = best(lambda moved=moved: plan_drag(stencils, moved.astype(np.int32)), 3)
+        print(f"       drag of {name:10}                 {best(drag) / full:6.3f} x full evaluation; "
+              f"planned once in {planning / full:.2f}")  # fmt: skip
+
+
+def frames(cage: Cage) -> None:
+    """What one frame of a drag costs the server, and how large it is on the wire."""
+    for name, moved in (("one vertex", np.array([0])), ("half", np.flatnonzero(cage.positions[:, 0] > 0))):
+        view = LiveView(StencilShelf())
+        design = Design((Piece("p1", "Form", cage),), 2)
+        whole = len(pack(view.frame(design)))
+        sizes: list[int] = []
+
+        def drag(view=view, moved=moved, sizes=sizes) -> None:  # type: ignore[no-untyped-def]
+            positions = cage.positions.copy()
+            positions[moved] += 0.1 * (len(sizes) + 1)
+            frame = view.frame(Design((Piece("p1", "Form", cage.with_positions(positions)),), 2))
+            sizes.append(len(pack(frame)))
+
+        drag()
+        print(f"       frame, {name:10}  {1e3 * best(drag):7.2f} ms, {sizes[-1] / 1024:8.1f} kB "
+              f"(the whole piece: {whole / 1024:.0f} kB)")  # fmt: skip
+
+
+def solids() -> None:
+    print("Solids, as ratios to evaluating the same cage at level 4")
+    for count in (2, 4, 9):
+        cage = box((40, 40, 40), (count, count, count))
+        stencils = build_stencils(cage, 4)
+        base = best(lambda s=stencils, c=cage: evaluate(s, c).normals)
+        fit = best(lambda c=cage: fit_patches(c, 4), 3)
+        patches = fit_patches(cage, 4)
+        measure = best(lambda p=patches: volume_and_area(p), 3)
+        build = best(lambda p=patches: build_solid(p), 2)
+        print(f"{cage.topology.face_count:6} faces: fit {fit / base:5.1f}, exact volume {measure / base:5.1f}, "
+              f"B-rep with its check {build / base:5.1f}   ({1e3 * build:.0f} ms)")  # fmt: skip
+
+
+def main() -> None:
+    print(f"Surfaces at level {LEVEL}")
+    for cage in cages():
+        stencils_and_evaluation(cage)
+        frames(cage)
+    solids()
+
+
+if __name__ == "__main__":
+    main()
