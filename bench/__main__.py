@@ -7,6 +7,7 @@ from __future__ import annotations
 
 import time
 from collections.abc import Callable
+from functools import partial
 
 import numpy as np
 
@@ -73,7 +74,7 @@ def stencils_and_evaluation(cage: Cage) -> None:
         def drag(plan=plan, shift=shift) -> None:  # type: ignore[no-untyped-def]
             normals_of(*plan.apply(base, shift)[1:])
 
-        planning = best(lambda moved=moved: plan_drag(stencils, moved.astype(np.int32)), 3)
+        planning = best(partial(plan_drag, stencils, moved.astype(np.int32)), 3)
         print(f"       drag of {name:10}                 {best(drag) / full:6.3f} x full evaluation; "
               f"planned once in {planning / full:.2f}")  # fmt: skip
 
@@ -102,11 +103,11 @@ def solids() -> None:
     for count in (2, 4, 9):
         cage = box((40, 40, 40), (count, count, count))
         stencils = build_stencils(cage, 4)
-        base = best(lambda s=stencils, c=cage: evaluate(s, c).normals)
-        fit = best(lambda c=cage: fit_patches(c, 4), 3)
+        base = best(partial(evaluate, stencils, cage))
+        fit = best(partial(fit_patches, cage, 4), 3)
         patches = fit_patches(cage, 4)
-        measure = best(lambda p=patches: volume_and_area(p), 3)
-        build = best(lambda p=patches: build_solid(p), 2)
+        measure = best(partial(volume_and_area, patches), 3)
+        build = best(partial(build_solid, patches), 2)
         print(f"{cage.topology.face_count:6} faces: fit {fit / base:5.1f}, exact volume {measure / base:5.1f}, "
               f"B-rep with its check {build / base:5.1f}   ({1e3 * build:.0f} ms)")  # fmt: skip
 

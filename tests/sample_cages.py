@@ -63,7 +63,8 @@ def darted(sharpness: float) -> Cage:
     """One crease that ends inside the surface at both ends."""
     cage = box((20, 20, 10), (4, 4, 2))
     e = cage.topology.edge_verts
-    middle = np.flatnonzero((np.abs(cage.positions[e][:, :, 1]).max(axis=1) < 1e-9) & (cage.positions[e][:, :, 2].min(axis=1) > 4.9))
+    y, z = cage.positions[e][:, :, 1], cage.positions[e][:, :, 2]
+    middle = np.flatnonzero((np.abs(y).max(axis=1) < 1e-9) & (z.min(axis=1) > 4.9))
     return jittered(set_crease(cage, Selection.of("edge", middle[1:3]), sharpness).cage)
 
 

@@ -79,7 +79,14 @@ class Looking(BrowserCase):
 
     def test_named_views_by_dial_and_by_key(self) -> None:
         self.begin_box()
-        toward = {"Front": (0, -1, 0), "Right": (1, 0, 0), "Back": (0, 1, 0), "Left": (-1, 0, 0), "Top": (0, 0, 1), "Bottom": (0, 0, -1)}
+        toward = {
+            "Front": (0, -1, 0),
+            "Right": (1, 0, 0),
+            "Back": (0, 1, 0),
+            "Left": (-1, 0, 0),
+            "Top": (0, 0, 1),
+            "Bottom": (0, 0, -1),
+        }
         for key, (name, direction) in enumerate(toward.items(), start=1):
             for act in (
                 lambda n=name, k=key: self.page.get_by_label(f"{n} view (key {k})").click(),

@@ -110,7 +110,8 @@ class Keeping(unittest.TestCase):
         with sqlite3.connect(self.path) as connection:
             for table in ("designs", "steps", "blobs"):
                 self.assertEqual(connection.execute(f"SELECT count(*) FROM {table}").fetchone(), (0,))
-        for act in (lambda: self.store.load("none"), lambda: self.store.delete("none"), lambda: self.store.copy("none", "x")):
+        store = self.store
+        for act in (lambda: store.load("none"), lambda: store.delete("none"), lambda: store.copy("none", "x")):
             with self.assertRaises(UnknownDesignError):
                 act()
 

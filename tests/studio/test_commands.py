@@ -15,7 +15,8 @@ TOP = {"kind": "face", "ids": [1]}
 
 
 def begun() -> Design:
-    return read_command({"kind": "add-box", "name": "Grip", "size": [40, 20, 10], "counts": [2, 1, 1]}).apply(Design()).design
+    box_of_grip = {"kind": "add-box", "name": "Grip", "size": [40, 20, 10], "counts": [2, 1, 1]}
+    return read_command(box_of_grip).apply(Design()).design
 
 
 def on_grip(kind: str, picked: object = TOP, **values: object) -> Command:

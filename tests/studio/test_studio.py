@@ -46,7 +46,8 @@ class Steps(StudioCase):
     def test_each_commit_is_one_step(self) -> None:
         self.give(BOX)
         saved = self.give(extrude(0))
-        self.assertEqual([s.title for s in saved.steps][1:], ["Put down a box, 40 × 20 × 10 mm", "Extruded 1 face of Box by 5 mm"])
+        titles = ["Put down a box, 40 × 20 × 10 mm", "Extruded 1 face of Box by 5 mm"]
+        self.assertEqual([s.title for s in saved.steps][1:], titles)
         self.assertEqual(saved.selected, {"piece": "p1", "kind": "face", "ids": [0]})
 
     def test_a_preview_keeps_nothing(self) -> None:

@@ -122,7 +122,7 @@ class JobRunner:
         """End the worker and forget all jobs."""
         with self._lock:
             if self._pool is not None:
-                self._pool.stop()
+                self._pool.stop()  # type: ignore[no-untyped-call]
                 self._pool.join()
                 self._pool = None
             self._jobs.clear()

@@ -27,6 +27,7 @@ from zinc_otter.studio.shelf import (
     UnknownDesignError,
 )
 
+
 class Store:
     """Designs in one SQLite file. All methods may be called from any thread."""
 

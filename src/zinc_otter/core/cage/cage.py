@@ -59,8 +59,10 @@ class Cage:
         for faces in sets.values():
             if len(faces) and (faces[0] < 0 or faces[-1] >= topology.face_count):
                 raise UnsoundCageError("A face set names a face that is not there.")
-        for array in (self.positions, self.edge_sharpness, self.vertex_sharpness, *sets.values()):
+        for array in (self.positions, self.edge_sharpness, self.vertex_sharpness):
             read_only(array)
+        for faces in sets.values():
+            read_only(faces)
 
     @classmethod
     def from_faces(cls, positions: ArrayLike, faces: Sequence[Sequence[int]]) -> Cage:

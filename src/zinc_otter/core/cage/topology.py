@@ -9,6 +9,7 @@ from __future__ import annotations
 
 import hashlib
 from functools import cached_property
+from typing import Any
 
 import numpy as np
 from numpy.typing import NDArray
@@ -17,7 +18,7 @@ from scipy.sparse.csgraph import connected_components
 
 from zinc_otter.core.errors import UnsoundCageError
 
-Ints = NDArray[np.int32]
+Ints = NDArray[np.signedinteger[Any]]
 Floats = NDArray[np.float64]
 Bools = NDArray[np.bool_]
 

@@ -66,7 +66,7 @@ def build_solid(patches: Patches, progress: Callable[[float], None] = lambda _: 
     forward[first] = True
 
     shells: list[TopoDS_Shell] = []
-    for shell in range(t.face_shell.max() + 1):
+    for _ in range(t.face_shell.max() + 1):
         made = TopoDS_Shell()
         builder.MakeShell(made)
         shells.append(made)
