@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Iterable
-from dataclasses import dataclass, field
+from dataclasses import dataclass
 
 
 @dataclass(frozen=True)
@@ -71,10 +71,3 @@ class FileFormatError(CoreError):
     """A file that cannot be read as what it claims to be."""
 
     kind = "bad-file"
-
-
-@dataclass(frozen=True)
-class Warnings:
-    """Sentences to show beside a result that holds, but that its maker should know about."""
-
-    sentences: tuple[str, ...] = field(default=())

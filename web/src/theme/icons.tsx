@@ -26,7 +26,6 @@ export const ExtrudeIcon = drawn(["M4 20c0-3 3-4 5-4V8h6v8c2 0 5 1 5 4", "M12 5V
 export const CreaseIcon = drawn(["M3 17c4 0 6-2 9-9 3 7 5 9 9 9", "M12 8v10"], [[12, 8]]);
 export const DeleteIcon = drawn(["M5 6l14 13", "M19 6L5 19"]);
 export const SolidIcon = drawn(["M12 3c5 0 8 4 8 9s-3 9-8 9-8-4-8-9 3-9 8-9z", "M8.500 12.500l2.500 2.500 5-5.500"]);
-export const StlIcon = drawn(["M12 3l9 16H3z", "M7.500 11h9L12 19z"]);
 export const UndoIcon = drawn(["M9 7L4 11l5 4", "M4 11h9a6 6 0 0 1 6 6v1"]);
 export const RedoIcon = drawn(["M15 7l5 4-5 4", "M20 11h-9a6 6 0 0 0-6 6v1"]);
 export const ShownIcon = drawn(["M2.500 12c3-5 6-7 9.500-7s6.500 2 9.500 7c-3 5-6 7-9.500 7s-6.500-2-9.500-7z"], [[12, 12]]);

@@ -108,7 +108,7 @@ export class PieceView {
   }
 
   private refresh(): void {
-    const { cage, surface } = this.arrays;
+    const { cage } = this.arrays;
     const { kind, picked, hover, faults } = this.marks;
     const withCage = this.display !== "surface";
     this.surfaceMesh.visible = this.display !== "cage";
@@ -138,7 +138,6 @@ export class PieceView {
     this.fill(kind === "face" ? picked : [], colours.selection, 0.5);
     this.fill(hover?.kind === "face" ? hovers : [], colours.hover, 0.32);
     this.fill(faults?.faces ?? [], colours.fault, 0.6);
-    void surface;
   }
 
   /** Tint some faces, on the surface and on the cage, whichever is shown. The tint shares their points. */
