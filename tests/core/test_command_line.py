@@ -3,6 +3,7 @@ from __future__ import annotations
 import contextlib
 import io
 import json
+import socket
 import subprocess
 import sys
 import tempfile
@@ -75,3 +76,13 @@ class CommandLine(unittest.TestCase):
                 self.assertEqual(err.count("\n"), 1, err)
                 self.assertIn(said, err)
                 self.assertFalse((self.folder / "o.obj").exists())
+
+    def test_a_port_that_is_taken_gets_one_line(self) -> None:
+        with socket.socket() as taken:
+            taken.bind(("127.0.0.1", 0))
+            taken.listen()
+            port = taken.getsockname()[1]
+            code, out, err = self.run_main("serve", "--port", port, "--data", self.folder / "data")
+        self.assertEqual((code, out), (2, ""))
+        self.assertIn(f"Port {port} cannot be had", err)
+        self.assertEqual(err.count("\n"), 1)
