@@ -100,12 +100,15 @@ export class Scene {
 
   /** The grid lies under what is shown, so that it never cuts through a form. */
   private layFloor(): void {
-    let lowest = Infinity;
+    let [lowest, highest] = [Infinity, -Infinity];
     for (const view of this.shownViews()) {
       const { positions } = view.arrays.cage;
-      for (let i = 2; i < positions.length; i += 3) lowest = Math.min(lowest, positions[i]);
+      for (let i = 2; i < positions.length; i += 3) {
+        lowest = Math.min(lowest, positions[i]);
+        highest = Math.max(highest, positions[i]);
+      }
     }
-    this.grid.position.z = Number.isFinite(lowest) ? lowest - 0.01 : 0;
+    this.grid.position.z = Number.isFinite(lowest) ? lowest - 0.03 * Math.max(highest - lowest, 10) : 0;
   }
 
   draw(): void {
