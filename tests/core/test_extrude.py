@@ -98,8 +98,6 @@ class Extrude(unittest.TestCase):
 
     def test_n_gons_too(self) -> None:
         prism = cages.prism(6)
-        top = cages.top_faces(box((1, 1, 1), (1, 1, 1)))
-        self.assertEqual(len(top), 1)
         n_gon = np.flatnonzero(prism.topology.face_sizes == 6)[1:]
         done = extrude_faces(prism, Selection.of("face", n_gon), 4)
         self.assertTrue(done.cage.topology.is_closed)

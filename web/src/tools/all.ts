@@ -1,10 +1,14 @@
+import { stations } from "../stations/stations";
 import type { Tool } from "./tool";
 
 const modules = import.meta.glob<{ tool: Tool }>(["./*.ts", "./*.tsx", "!./all.ts", "!./tool.ts"], { eager: true });
 
+const place = (tool: Tool) => stations.findIndex((station) => station.id === tool.station);
+
+/** By station in the order of the work, then by the tools' own order. */
 export const tools: Tool[] = Object.values(modules)
   .map((module) => module.tool)
-  .sort((a, b) => a.order - b.order);
+  .sort((a, b) => place(a) - place(b) || a.order - b.order);
 
 export const toolById = (id: string | null): Tool | null => tools.find((tool) => tool.id === id) ?? null;
 
