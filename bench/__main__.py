@@ -16,7 +16,7 @@ from zinc_otter.api.live_view import LiveView
 from zinc_otter.api.packing import pack
 from zinc_otter.api.room import StencilShelf
 from zinc_otter.core.cage import Cage
-from zinc_otter.core.cage.primitives import box
+from zinc_otter.core.primitives import box
 from zinc_otter.core.solid.brep import build_solid
 from zinc_otter.core.solid.patches import fit_patches, volume_and_area
 from zinc_otter.core.surface import build_stencils, evaluate, plan_drag

@@ -8,7 +8,7 @@ from zinc_otter.core.cage import Cage, Selection
 from zinc_otter.core.cage.creasing import set_corner, set_crease
 from zinc_otter.core.cage.delete import delete_elements
 from zinc_otter.core.cage.extrude import extrude_faces
-from zinc_otter.core.cage.primitives import box, plane
+from zinc_otter.core.primitives import box, plane
 
 
 def jittered(cage: Cage, amount: float = 0.8, seed: int = 7) -> Cage:

@@ -7,7 +7,7 @@ import numpy as np
 
 from tests.api.case import BOX, ServiceCase, extrude
 from zinc_otter.api.app import create_app
-from zinc_otter.core.cage.primitives import box
+from zinc_otter.core.primitives import box
 from zinc_otter.core.surface import build_stencils, evaluate
 
 ROOT = Path(__file__).parents[2]

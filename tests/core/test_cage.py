@@ -7,8 +7,8 @@ import numpy as np
 
 from tests import sample_cages as cages
 from zinc_otter.core.cage import Cage
-from zinc_otter.core.cage.primitives import box, plane
 from zinc_otter.core.errors import BadNumberError, UnsoundCageError
+from zinc_otter.core.primitives import box, plane
 
 
 class Value(unittest.TestCase):

@@ -8,8 +8,8 @@ from tests import sample_cages as cages
 from zinc_otter.core.cage import Cage, Selection
 from zinc_otter.core.cage.creasing import set_corner, set_crease
 from zinc_otter.core.cage.delete import delete_elements
-from zinc_otter.core.cage.primitives import box, plane
 from zinc_otter.core.errors import BadNumberError, BadSelectionError
+from zinc_otter.core.primitives import box, plane
 
 
 class Delete(unittest.TestCase):

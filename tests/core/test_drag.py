@@ -35,7 +35,7 @@ class Drag(unittest.TestCase):
         np.testing.assert_array_equal(full.positions[rest], base.positions[rest])
 
     def test_one_vertex_reaches_two_rings_only(self) -> None:
-        from zinc_otter.core.cage.primitives import box
+        from zinc_otter.core.primitives import box
 
         cage = box((10, 10, 10), (8, 8, 8))
         stencils = build_stencils(cage, 3)

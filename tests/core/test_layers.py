@@ -50,7 +50,7 @@ class Layers(unittest.TestCase):
                 self.assertNotIn(name.split(".")[0], NOT_IN_CORE, f"{path.name} imports {name}")
 
     def test_within_the_core_surface_does_not_know_solid(self) -> None:
-        order = ["cage", "surface", "solid", "formats"]
+        order = ["cage", "surface", "primitives", "solid", "formats"]
         for i, part in enumerate(order):
             for path in (SOURCE / "core" / part).rglob("*.py"):
                 for name in imports(path):

@@ -8,10 +8,10 @@ import unittest
 import numpy as np
 
 from tests import sample_cages as cages
-from zinc_otter.core.cage.primitives import box, plane
 from zinc_otter.core.errors import BadNumberError, FileFormatError, UnsoundCageError
 from zinc_otter.core.formats.obj import read_obj, write_obj
 from zinc_otter.core.formats.stl import write_stl
+from zinc_otter.core.primitives import box, plane
 from zinc_otter.core.solid.tessellation import split_quads, tessellate
 from zinc_otter.core.surface import build_stencils, evaluate
 

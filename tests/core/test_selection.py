@@ -6,9 +6,9 @@ import numpy as np
 
 from tests import sample_cages as cages
 from zinc_otter.core.cage import Selection
-from zinc_otter.core.cage.primitives import box, plane
 from zinc_otter.core.cage.selection import convert, mean_normal, touching_faces, vertices_of
 from zinc_otter.core.errors import BadSelectionError
+from zinc_otter.core.primitives import box, plane
 
 
 class Convert(unittest.TestCase):

@@ -12,9 +12,9 @@ from scipy.interpolate import NdBSpline
 from tests import sample_cages as cages
 from zinc_otter.core.cage import Cage, Selection
 from zinc_otter.core.cage.delete import delete_elements
-from zinc_otter.core.cage.primitives import box
 from zinc_otter.core.errors import CoreError, FileFormatError, OpenCageError
 from zinc_otter.core.formats.step import look_at, read_step, write_step
+from zinc_otter.core.primitives import box
 from zinc_otter.core.solid.brep import build_solid
 from zinc_otter.core.solid.certificate import certify, require_closed
 from zinc_otter.core.solid.patches import (

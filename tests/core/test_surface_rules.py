@@ -9,8 +9,8 @@ from scipy.interpolate import NdBSpline
 
 from tests import sample_cages as cages
 from zinc_otter.core.cage import Cage
-from zinc_otter.core.cage.primitives import plane
 from zinc_otter.core.errors import BadNumberError
+from zinc_otter.core.primitives import plane
 from zinc_otter.core.surface import build_stencils, evaluate
 from zinc_otter.core.surface.level import Level, decremented
 from zinc_otter.core.surface.refinement import refine, vertex_rules

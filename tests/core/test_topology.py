@@ -6,8 +6,8 @@ import numpy as np
 
 from tests import sample_cages as cages
 from zinc_otter.core.cage import Topology
-from zinc_otter.core.cage.primitives import box, plane
 from zinc_otter.core.errors import UnsoundCageError
+from zinc_otter.core.primitives import box, plane
 
 
 def topology(faces: list[list[int]], vertices: int | None = None) -> Topology:

@@ -135,7 +135,7 @@ class Keeping(unittest.TestCase):
         script = (
             "import sys, pathlib, numpy as np\n"
             "from zinc_otter.store import Store\n"
-            "from zinc_otter.core.cage.primitives import box\n"
+            "from zinc_otter.core.primitives import box\n"
             "from zinc_otter.studio.design import Design, Piece\n"
             "store = Store(pathlib.Path(sys.argv[1]))\n"
             "for i in range(1, 10000):\n"

@@ -5,8 +5,8 @@ import unittest
 import numpy as np
 from pydantic import ValidationError
 
-from zinc_otter.core.cage.primitives import box
 from zinc_otter.core.errors import CoreError
+from zinc_otter.core.primitives import box
 from zinc_otter.studio.commands import Command, command_kinds, read_command
 from zinc_otter.studio.design import Design, UnknownPieceError
 from zinc_otter.studio.words import extent, number

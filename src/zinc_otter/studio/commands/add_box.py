@@ -7,7 +7,7 @@ from typing import Annotated, Literal
 from pydantic import Field
 
 from zinc_otter.core.cage import Cage
-from zinc_otter.core.cage.primitives import box
+from zinc_otter.core.primitives import box
 from zinc_otter.studio.commands.base import Length, NewPiece, Vector
 from zinc_otter.studio.design import Design
 from zinc_otter.studio.words import extent

@@ -7,7 +7,7 @@ from typing import Literal
 from pydantic import Field
 
 from zinc_otter.core.cage import Cage
-from zinc_otter.core.cage.primitives import plane
+from zinc_otter.core.primitives import plane
 from zinc_otter.studio.commands.add_box import Count, Size
 from zinc_otter.studio.commands.base import NewPiece, Vector
 from zinc_otter.studio.design import Design

@@ -1,0 +1,81 @@
+"""Fill a closed ring of vertices with quads: an inset ring, and a grid within it. No fan, no n-gon."""
+
+from __future__ import annotations
+
+import numpy as np
+
+from zinc_otter.core.cage.topology import Floats, Ints
+from zinc_otter.core.errors import BadNumberError
+
+
+def grid_counts(around: int) -> tuple[int, int]:
+    """(a, b) faces of the grid whose border has ``around`` edges, as square as can be.
+
+    Raises BadNumberError for an odd number, or fewer than 4: quads cannot fill those.
+
+    >>> grid_counts(8), grid_counts(10)
+    ((2, 2), (2, 3))
+    """
+    if around < 4 or around % 2:
+        raise BadNumberError(f"Quads fill a ring of an even number of edges, from 4; {around} is not.")
+    a = around // 4
+    return a, around // 2 - a
+
+
+def ring_of_grid(a: int, b: int) -> Ints:
+    """(2(a + b),) the border vertices of an (a + 1) x (b + 1) grid, counter-clockwise; vertex (i, j) is i (b + 1) + j.
+
+    The even side is centred on the ring's start, so that the filling is as symmetric as the ring.
+    """
+    i = np.concatenate([np.arange(a), np.full(b, a), np.arange(a, 0, -1), np.zeros(b, dtype=int)])
+    j = np.concatenate([np.zeros(a, dtype=int), np.arange(b), np.full(a, b), np.arange(b, 0, -1)])
+    ring = i * (b + 1) + j
+    if a % 2 == 0:
+        return np.roll(ring, -(a // 2))
+    if b % 2 == 0:
+        return np.roll(ring, -(a + b // 2))
+    return ring
+
+
+def grid_quads(a: int, b: int) -> Ints:
+    """(a b, 4) quads of the grid, counter-clockwise where i runs right and j up."""
+    i, j = (g.ravel() for g in np.meshgrid(np.arange(a), np.arange(b), indexing="ij"))
+    low = i * (b + 1) + j
+    return np.column_stack([low, low + b + 1, low + b + 2, low + 1])
+
+
+def filled_ring(ring: Floats, inset: float = 0.3, rings: int = 1) -> tuple[Floats, Ints]:
+    """Inner points and quads that fill a closed ring of points (n, 3), counter-clockwise seen from outside.
+
+    ``rings`` rows of quads run along the ring, ``inset`` (0 to 1) of the way to the middle; inside lies a grid, laid by
+    bilinear transfinite interpolation (S. Coons, "Surfaces for Computer-Aided Design of Space Forms", 1967).
+    The quads (m, 4) name 0 to n - 1 for the ring and n onwards for the inner points (k, 3). Raises BadNumberError.
+    """
+    n = len(ring)
+    a, b = grid_counts(n)
+    if not 0 < inset < 1:
+        raise BadNumberError(f"The inset lies between 0 and 1; {inset:g} does not.")
+    middle = ring.mean(axis=0)
+    rows = [ring + (middle - ring) * inset * k / rings for k in range(1, rings + 1)]
+    border = rows[-1]
+    places = ring_of_grid(a, b)
+    flat = np.zeros(((a + 1) * (b + 1), 3))
+    flat[places] = border
+    grid = flat.reshape(a + 1, b + 1, 3)
+    u = (np.arange(a + 1) / a)[:, None, None]
+    v = (np.arange(b + 1) / b)[None, :, None]
+    along = (1 - u) * grid[:1] + u * grid[-1:]
+    across = (1 - v) * grid[:, :1] + v * grid[:, -1:]
+    corners = (1 - u) * ((1 - v) * grid[0, 0] + v * grid[0, -1]) + u * ((1 - v) * grid[-1, 0] + v * grid[-1, -1])
+    inside = (along + across - corners).reshape(-1, 3)
+    on_border = np.zeros(len(inside), dtype=bool)
+    on_border[places] = True
+    # Numbers of the grid's vertices in the result: border ones are the last ring's, the others follow.
+    number = np.zeros(len(inside), dtype=int)
+    number[places] = n * rings + np.arange(n)
+    number[~on_border] = n * (rings + 1) + np.arange(np.count_nonzero(~on_border))
+    here = np.arange(n)
+    ahead = (here + 1) % n
+    strips = [np.column_stack([here, ahead, n + ahead, n + here]) + n * k for k in range(rings)]
+    quads = np.concatenate([*strips, number[grid_quads(a, b)]])
+    return np.concatenate([*rows, inside[~on_border]]), quads
