@@ -27,7 +27,7 @@ FORMS: dict[str, tuple[Callable[[str], Cage], dict[str, float]]] = {
     "tube": (lambda of: sized.sized_tube((40, 30, 25), (12, 2, 1), 0, of), {"wide": 40, "narrow": 30, "z": 25, "x": 40}),
     "torus": (lambda of: sized.sized_torus((40, 10), (7, 5), of), {"wide": 50, "z": 10}),
     "sphere": (lambda of: sized.sized_patched_sphere(40, 4, of), {"x": 40, "y": 40, "z": 40}),
-    "poles": (lambda of: sized.sized_poled_sphere(40, (8, 5), of), {"wide": 40, "z": 40, "x": 40}),
+    "poles": (lambda of: sized.sized_poled_sphere(40, (8, 6), of), {"wide": 40, "z": 40, "x": 40}),
     "capsule": (lambda of: sized.sized_capsule((20, 60), (4, 3), of), {"wide": 20, "z": 60, "x": 20}),
 }  # fmt: skip
 

@@ -1,0 +1,83 @@
+"""Expressions with units: the values by hand, and sentences for all that is wrong."""
+
+from __future__ import annotations
+
+import math
+import unittest
+
+from hypothesis import given, settings
+from hypothesis import strategies as st
+
+from zinc_otter.core.errors import BadNumberError
+from zinc_otter.core.units import read_number
+
+
+class Values(unittest.TestCase):
+    def test_lengths(self) -> None:
+        # The international inch is 25.4 mm exactly (international yard and pound agreement, 1959).
+        for text, expected in (
+            ("12", 12), ("12.5mm", 12.5), ("3/8 in", 9.525), ("12.5mm + 2", 14.5), ("1 3/8 in", 34.925), ('2"', 50.8),
+            ("1 ft", 304.8), ("1,5 cm", 15), ("-4", -4), ("2*(3+4) mm", 14), ("10 mm / 4", 2.5), ("20 thou", 0.508),
+            ("(1 + 2) cm", 30), ("100 mm * 2 in / 1 in", 200), ("−3 × 2", -6), ("1e2", 100), (".5in", 12.7),
+            ("1/2 in + 1/4 in", 19.05), ("3 m - 2 m", 1000), ("250 µm", 0.25), ("50 % * 10 mm", 5),
+        ):  # fmt: skip
+            self.assertAlmostEqual(read_number(text, "length"), expected, places=9, msg=text)
+
+    def test_bare_numbers_are_in_the_designs_unit(self) -> None:
+        self.assertAlmostEqual(read_number("2", "length", "in"), 50.8)
+        self.assertAlmostEqual(read_number("2 + 10 mm", "length", "cm"), 30)
+        self.assertAlmostEqual(read_number("2 * 10 mm", "length", "cm"), 20)
+
+    def test_angles_shares_and_numbers(self) -> None:
+        self.assertAlmostEqual(read_number("360/12", "angle"), 30)
+        self.assertAlmostEqual(read_number("1/12 turn", "angle"), 30)
+        self.assertAlmostEqual(read_number("90° - 0.5", "angle"), 89.5)
+        self.assertAlmostEqual(read_number("2 rad", "angle"), math.degrees(2))
+        self.assertAlmostEqual(read_number("50%", "share"), 50)
+        self.assertAlmostEqual(read_number("100/3", "share"), 100 / 3)
+        self.assertEqual(read_number("2*3", "number"), 6)
+        self.assertEqual(read_number("10 cm / 2 cm", "number"), 5)
+
+    @settings(deadline=None)
+    @given(st.floats(-1e5, 1e5), st.floats(0.01, 1e5), st.sampled_from("+-*/"))
+    def test_arithmetic_is_the_usual(self, a: float, b: float, sign: str) -> None:
+        expected = {"+": a + b, "-": a - b, "*": a * b, "/": a / b}[sign]
+        self.assertTrue(math.isclose(read_number(f"{a!r} {sign} {b!r}", "number"), expected, rel_tol=1e-12, abs_tol=1e-12))
+
+
+class Refusals(unittest.TestCase):
+    def test_what_is_wrong_is_said(self) -> None:
+        for text, asked, sentence in (
+            ("", "length", "A number is needed"),
+            ("3 +", "length", "ends where a number"),
+            ("3 furlong", "length", "no unit 'furlong'.*mm, cm"),
+            ("3 deg", "length", "comes to an angle; a length is needed"),
+            ("3 mm", "angle", "comes to a length; an angle is needed"),
+            ("3 mm", "number", "a plain number is needed"),
+            ("3 mm * 2 mm", "length", "neither a length nor an angle"),
+            ("3 mm + 2 deg", "length", "cannot be added"),
+            ("(3", "length", "closing bracket"),
+            ("3)", "length", "operator was expected"),
+            ("3 4", "length", "operator was expected"),
+            ("3 mm mm", "length", "operator was expected"),
+            ("(3 mm) mm", "length", "already has a unit"),
+            ("1/0", "length", "divides by zero"),
+            ("1/0 in", "length", "divides by zero"),
+            ("1e300*1e300", "length", "more than a number can hold"),
+            ("__import__('os')", "length", "."),
+            ("2**9", "length", "stands where a number"),
+            ("3 $", "length", "'\\$' has no place"),
+            ("(" * 40 + "1" + ")" * 40, "length", "within each other"),
+            ("-" * 60 + "1", "length", "within each other"),
+            ("1+" * 80 + "1", "length", "at most 100 characters"),
+        ):
+            with self.assertRaisesRegex(BadNumberError, sentence, msg=text):
+                read_number(text, asked)  # type: ignore[arg-type]
+
+    @settings(deadline=None)
+    @given(st.text(max_size=60))
+    def test_any_text_is_a_number_or_a_refusal(self, text: str) -> None:
+        try:
+            self.assertTrue(math.isfinite(read_number(text, "length")))
+        except BadNumberError as error:
+            self.assertTrue(str(error).endswith("."))
