@@ -8,6 +8,7 @@ from typing import Any
 import numpy as np
 
 from zinc_otter.core.cage import Cage, Kind
+from zinc_otter.core.cage.selection import middles_of
 from zinc_otter.core.cage.topology import Bools, Floats
 from zinc_otter.studio.commands import read_command
 from zinc_otter.studio.shelf import Saved
@@ -35,15 +36,7 @@ class Hand:
 
     def pick(self, kind: Kind, where: Where) -> dict[str, Any]:
         """Elements by the place of their middles."""
-        t = self.cage.topology
-        points = self.cage.positions
-        if kind == "vertex":
-            middles = points
-        elif kind == "edge":
-            middles = points[t.edge_verts].mean(axis=1)
-        else:
-            sums = np.add.reduceat(points[t.face_verts], t.face_offsets[:-1], axis=0)
-            middles = sums / t.face_sizes[:, None]
+        middles = middles_of(self.cage, kind)
         mask: Bools = np.asarray(where(*middles.T))
         return {"kind": kind, "ids": np.flatnonzero(mask).tolist()}
 

@@ -44,12 +44,28 @@ class Selection:
         """Raise BadSelectionError when empty or when it names elements that are not there."""
         if len(self) == 0:
             raise BadSelectionError(f"Pick some {PLURAL[self.kind]} first.")
-        count = {"vertex": topology.vertex_count, "edge": topology.edge_count, "face": topology.face_count}[self.kind]
+        count = count_of(topology, self.kind)
         if self.ids[0] < 0 or self.ids[-1] >= count:
             raise BadSelectionError(
                 f"There is no {self.kind} {self.ids[-1] if self.ids[-1] >= count else self.ids[0]}: "
                 f"the cage has {count} {PLURAL[self.kind]}."
             )
+
+
+def count_of(topology: Topology, kind: Kind) -> int:
+    """How many elements of a kind there are."""
+    return {"vertex": topology.vertex_count, "edge": topology.edge_count, "face": topology.face_count}[kind]
+
+
+def middles_of(cage: Cage, kind: Kind) -> Floats:
+    """(k, 3) the middle of each element: the mean of its vertices."""
+    t = cage.topology
+    if kind == "vertex":
+        return cage.positions
+    if kind == "edge":
+        return np.asarray(cage.positions[t.edge_verts].mean(axis=1))
+    sums = np.add.reduceat(cage.positions[t.face_verts], t.face_offsets[:-1], axis=0)
+    return np.asarray(sums / t.face_sizes[:, None])
 
 
 def _vertex_mask(topology: Topology, selection: Selection) -> Bools:

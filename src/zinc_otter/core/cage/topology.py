@@ -164,6 +164,13 @@ class Topology:
         """Indices of the edges that have one face only."""
         return np.flatnonzero(self.edge_corners[:, 1] < 0).astype(np.int32)
 
+    @cached_property
+    def on_border(self) -> Bools:
+        """(n,) which vertices lie on an open edge."""
+        mask = np.zeros(self.vertex_count, dtype=bool)
+        mask[self.edge_verts[self.open_edges]] = True
+        return mask
+
     @property
     def is_closed(self) -> bool:
         return len(self.open_edges) == 0
