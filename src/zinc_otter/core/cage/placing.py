@@ -7,7 +7,7 @@ from collections.abc import Callable, Sequence
 import numpy as np
 from scipy.spatial.transform import Rotation
 
-from zinc_otter.core.cage.cage import Cage
+from zinc_otter.core.cage.cage import Cage, unit
 from zinc_otter.core.cage.edit import Edit, same_structure
 from zinc_otter.core.cage.selection import Selection, mean_normal, vertices_of
 from zinc_otter.core.cage.topology import Floats
@@ -45,21 +45,52 @@ def turn(
     return _placed(cage, selection, turned)
 
 
-def size(cage: Cage, selection: Selection, factors: Sequence[float], pivot: Sequence[float] | None = None) -> Edit:
-    """Multiply the selection's extent in x, y, z by ``factors`` (3,) about ``pivot`` (default its middle).
+def size(
+    cage: Cage,
+    selection: Selection,
+    factors: Sequence[float],
+    pivot: Sequence[float] | None = None,
+    frame: Sequence[Sequence[float]] | None = None,
+) -> Edit:
+    """Multiply the selection's extent by ``factors`` (3,) about ``pivot`` (default its middle).
 
-    A factor of 0 flattens; a negative one is refused, since it would turn faces inside out.
+    The factors go along the axes of ``frame``, three unit vectors square to each other (default x, y, z).
+    A factor of 0 flattens, so that things line up; a negative one is refused, since it would turn faces inside out.
     Raises BadSelectionError, BadNumberError.
     """
     scale = _finite(factors, "A factor")
     if np.any(scale < 0):
         raise BadNumberError(f"A factor below 0 would turn the form inside out; {scale.min():g} is below 0.")
+    axes = np.eye(3) if frame is None else _frame(frame)
 
     def sized(points: Floats) -> Floats:
         about = _pivot(points, pivot)
+        return np.asarray(((points - about) @ axes.T * scale) @ axes + about)
+
+    def sized_plainly(points: Floats) -> Floats:
+        about = _pivot(points, pivot)
         return (points - about) * scale + about
 
-    return _placed(cage, selection, sized)
+    return _placed(cage, selection, sized if frame is not None else sized_plainly)
+
+
+def move_each_along_normal(cage: Cage, selection: Selection, distance: float) -> Edit:
+    """Move each vertex of the selection by ``distance`` mm along its own normal.
+
+    The normal is the area-weighted mean of the selection's faces at the vertex; with vertices or edges picked, of all
+    faces there. Raises BadSelectionError, BadNumberError.
+    """
+    selection.check(cage.topology)
+    t = cage.topology
+    vectors = cage.face_area_vectors.copy()
+    if selection.kind == "face":
+        others = np.ones(t.face_count, dtype=bool)
+        others[selection.ids] = False
+        vectors[others] = 0.0
+    total = np.zeros((t.vertex_count, 3))
+    np.add.at(total, t.face_verts, vectors[t.corner_face])
+    shift = unit(total) * _finite([distance], "A move")[0]
+    return _placed(cage, selection, lambda points: points + shift[vertices_of(t, selection)])
 
 
 def middle(points: Floats) -> Floats:
@@ -77,6 +108,13 @@ def _placed(cage: Cage, selection: Selection, change: Callable[[Floats], Floats]
 
 def _pivot(points: Floats, pivot: Sequence[float] | None) -> Floats:
     return middle(points) if pivot is None else _finite(pivot, "The pivot")
+
+
+def _frame(axes: Sequence[Sequence[float]]) -> Floats:
+    frame = _finite([x for axis in axes for x in axis], "A frame").reshape(3, 3)
+    if not np.allclose(frame @ frame.T, np.eye(3), atol=1e-6):
+        raise BadNumberError("The axes of a frame must be of length 1 and square to each other.")
+    return frame
 
 
 def _finite(values: Sequence[float], what: str) -> Floats:

@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
+
 import numpy as np
 
 from zinc_otter.core.cage.topology import Floats, Ints
@@ -44,23 +46,28 @@ def grid_quads(a: int, b: int) -> Ints:
     return np.column_stack([low, low + b + 1, low + b + 2, low + 1])
 
 
-def filled_ring(ring: Floats, inset: float = 0.3, rings: int = 1) -> tuple[Floats, Ints]:
+def filled_ring(ring: Floats, inset: float = 0.3) -> tuple[Floats, Ints]:
     """Inner points and quads that fill a closed ring of points (n, 3), counter-clockwise seen from outside.
 
-    ``rings`` rows of quads run along the ring, ``inset`` (0 to 1) of the way to the middle; inside lies a grid, laid by
-    bilinear transfinite interpolation (S. Coons, "Surfaces for Computer-Aided Design of Space Forms", 1967).
-    The quads (m, 4) name 0 to n - 1 for the ring and n onwards for the inner points (k, 3). Raises BadNumberError.
+    A row of quads runs along the ring, ``inset`` (0 to 1) of the way to the middle; inside lies a grid. The quads (m, 4)
+    name 0 to n - 1 for the ring and n onwards for the inner points (k, 3). Raises BadNumberError.
     """
-    n = len(ring)
-    a, b = grid_counts(n)
     if not 0 < inset < 1:
         raise BadNumberError(f"The inset lies between 0 and 1; {inset:g} does not.")
-    middle = ring.mean(axis=0)
-    rows = [ring + (middle - ring) * inset * k / rings for k in range(1, rings + 1)]
-    border = rows[-1]
+    return filled_rows(ring, [ring + (ring.mean(axis=0) - ring) * inset], grid_counts(len(ring)))
+
+
+def filled_rows(ring: Floats, rows: Sequence[Floats], counts: tuple[int, int]) -> tuple[Floats, Ints]:
+    """As :func:`filled_ring`, through given inner rows of points (n, 3), with a grid of ``counts`` faces in the last.
+
+    The grid is laid by bilinear transfinite interpolation (S. Coons, "Surfaces for Computer-Aided Design of Space Forms",
+    1967).
+    """
+    n, rings = len(ring), len(rows)
+    a, b = counts
     places = ring_of_grid(a, b)
     flat = np.zeros(((a + 1) * (b + 1), 3))
-    flat[places] = border
+    flat[places] = rows[-1]
     grid = flat.reshape(a + 1, b + 1, 3)
     u = (np.arange(a + 1) / a)[:, None, None]
     v = (np.arange(b + 1) / b)[None, :, None]
@@ -70,7 +77,7 @@ def filled_ring(ring: Floats, inset: float = 0.3, rings: int = 1) -> tuple[Float
     inside = (along + across - corners).reshape(-1, 3)
     on_border = np.zeros(len(inside), dtype=bool)
     on_border[places] = True
-    # Numbers of the grid's vertices in the result: border ones are the last ring's, the others follow.
+    # Numbers of the grid's vertices in the result: border ones are the last row's, the others follow.
     number = np.zeros(len(inside), dtype=int)
     number[places] = n * rings + np.arange(n)
     number[~on_border] = n * (rings + 1) + np.arange(np.count_nonzero(~on_border))

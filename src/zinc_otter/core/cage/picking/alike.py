@@ -38,7 +38,10 @@ def by_sharpness(cage: Cage, least: float) -> Selection:
 
 
 def similar_normal(cage: Cage, selection: Selection, degrees: float) -> Selection:
-    """Elements whose normal lies within an angle of the mean normal of the picked. Raises BadSelectionError, BadNumberError."""
+    """Elements whose normal lies within an angle of the mean normal of the picked.
+
+    Raises BadSelectionError, BadNumberError.
+    """
     selection.check(cage.topology)
     if not 0 <= degrees <= 180:
         raise BadNumberError(f"The angle lies between 0 and 180 degrees; {degrees:g} does not.")

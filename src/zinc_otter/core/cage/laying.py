@@ -1,0 +1,98 @@
+"""Lay faces corner by corner: new points, and vertices that are there already."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+
+import numpy as np
+
+from zinc_otter.core.cage.cage import Cage
+from zinc_otter.core.cage.edit import Edit, carried
+from zinc_otter.core.cage.selection import Selection
+from zinc_otter.core.cage.topology import Floats, Ints, Topology
+from zinc_otter.core.errors import BadNumberError, BadSelectionError
+
+Corner = int | Sequence[float]
+"""A vertex of the cage by its index, or a new point (3,) in mm."""
+
+
+def first_face(corners: Sequence[Sequence[float]], towards: Sequence[float]) -> Cage:
+    """A cage of one face of three or four points (3,), its outside ``towards`` a direction (3,).
+
+    Raises BadNumberError for points that make no face.
+    """
+    points = _points(corners)
+    order = np.arange(len(points))
+    if _area_vector(points) @ np.asarray(towards, dtype=np.float64) < 0:
+        order = order[::-1]
+    return Cage.from_faces(points[order], [list(range(len(points)))])
+
+
+def lay_face(cage: Cage, corners: Sequence[Corner], towards: Sequence[float]) -> Edit:
+    """Add a face of three or four corners. It is turned as its neighbours are, or ``towards`` a direction (3,).
+
+    Raises BadSelectionError where a vertex is not there, or neighbours disagree about the side that looks out;
+    BadNumberError for points that make no face; UnsoundCageError where an edge would have three faces or faces would
+    touch in a point.
+    """
+    t = cage.topology
+    new: list[Sequence[float]] = []
+    face: list[int] = []
+    for corner in corners:
+        if isinstance(corner, int):
+            if not 0 <= corner < t.vertex_count:
+                raise BadSelectionError(f"There is no vertex {corner}: the cage has {t.vertex_count} vertices.")
+            face.append(corner)
+        else:
+            face.append(t.vertex_count + len(new))
+            new.append(corner)
+    positions = np.concatenate([cage.positions, np.asarray(new, dtype=np.float64).reshape(-1, 3)])
+    points = _points(positions[face].tolist())
+    if _turned_against(t, face, points, np.asarray(towards, dtype=np.float64)):
+        face.reverse()
+    face_verts = np.concatenate([t.face_verts, face]).astype(np.int32)
+    offsets = np.append(t.face_offsets, len(face_verts)).astype(np.int32)
+    topology = Topology.checked(len(positions), face_verts, offsets)
+    stays = np.arange(t.corner_count, dtype=np.int32)
+    new_cage, went = carried(cage, positions, topology, np.arange(t.vertex_count, dtype=np.int32), stays)
+    return Edit(new_cage, Selection.of("face", [t.face_count]), went)
+
+
+def _turned_against(t: Topology, face: list[int], points: Floats, towards: Floats) -> bool:
+    """Whether the face must be reversed: a neighbour runs along a shared edge the other way."""
+    runs = set(zip(t.face_verts.tolist(), t.face_verts[t.corner_next].tolist(), strict=True))
+    steps = list(zip(face, [*face[1:], face[0]], strict=True))
+    if any(step in runs and step[::-1] in runs for step in steps):
+        return False  # An edge with two faces already: the check of the topology says so better.
+    same = sum(step in runs for step in steps)
+    opposite = sum((b, a) in runs for a, b in steps)
+    if same and opposite:
+        raise BadSelectionError(
+            "The faces on the two sides look out in opposite directions, so that none fits between them.",
+            vertices=[v for v in face if v < t.vertex_count],
+        )
+    if same or opposite:
+        return bool(same)
+    return bool(_area_vector(points) @ towards < 0)
+
+
+def _points(corners: Sequence[Sequence[float]]) -> Floats:
+    points: Floats = np.asarray(corners, dtype=np.float64).reshape(-1, 3)
+    if len(points) not in (3, 4):
+        raise BadNumberError(f"A face is laid of three or four corners; {len(points)} were given.")
+    if not np.isfinite(points).all():
+        raise BadNumberError("A corner would lie nowhere.")
+    total = _area_vector(points)
+    span = np.ptp(points, axis=0).max()
+    if np.linalg.norm(total) <= 1e-9 * max(span * span, 1e-12):
+        raise BadNumberError("These corners lie on one line, or cross over, so that the face has no area.")
+    before, after = np.roll(points, 1, axis=0) - points, np.roll(points, -1, axis=0) - points
+    turns: Ints = np.sign(np.cross(after, before) @ total).astype(int)
+    if np.count_nonzero(turns < 0) >= 2:
+        raise BadNumberError("The sides of this face would cross; click its corners one after the other around it.")
+    return points
+
+
+def _area_vector(points: Floats) -> Floats:
+    moved = points - points[0]
+    return np.asarray(np.cross(moved, np.roll(moved, -1, axis=0)).sum(axis=0) / 2)
