@@ -62,9 +62,9 @@ def _surface(given: argparse.Namespace) -> None:
     from zinc_otter.core.formats.obj import read_obj, write_obj
     from zinc_otter.core.surface import build_stencils, evaluate
 
-    cage = read_obj(given.cage.read_text())
+    cage = read_obj(given.cage.read_text("utf-8"))
     stencils = build_stencils(cage, given.level)
-    given.out.write_text(write_obj(evaluate(stencils, cage).points, stencils.quads))
+    given.out.write_text(write_obj(evaluate(stencils, cage).points, stencils.quads), "utf-8")
 
 
 def _solid(given: argparse.Namespace) -> None:
@@ -74,7 +74,7 @@ def _solid(given: argparse.Namespace) -> None:
     from zinc_otter.core.solid.certificate import certify, require_closed
     from zinc_otter.core.solid.patches import fit_patches
 
-    cage = read_obj(given.cage.read_text())
+    cage = read_obj(given.cage.read_text("utf-8"))
     require_closed(cage)
     patches = fit_patches(cage)
     solid = build_solid(patches)

@@ -147,7 +147,7 @@ class Guarded(ServiceCase):
 
 class Contract(ServiceCase):
     def test_the_description_in_docs_is_the_present_one(self) -> None:
-        written = json.loads((ROOT / "docs" / "openapi.json").read_text())
+        written = json.loads((ROOT / "docs" / "openapi.json").read_text("utf-8"))
         self.assertEqual(written, json.loads(json.dumps(create_app(None).openapi())), "run `make types`")
 
     def test_the_documentation_page_fetches_nothing_from_elsewhere(self) -> None:

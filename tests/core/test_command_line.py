@@ -38,7 +38,7 @@ class CommandLine(unittest.TestCase):
         target = self.folder / "surface.obj"
         code, _, _ = self.run_main("surface", self.obj, target, "--level", 2)
         self.assertEqual(code, 0)
-        made = read_obj(target.read_text())
+        made = read_obj(target.read_text("utf-8"))
         expected = evaluate(build_stencils(self.cage, 2), self.cage)
         np.testing.assert_array_equal(made.positions, expected.points)
         self.assertTrue(made.topology.all_quads and made.topology.is_closed)

@@ -11,6 +11,7 @@ from zinc_otter.api.schemas import (
     AtRevision,
     CommandAt,
     DesignCard,
+    DesignChange,
     DesignState,
     NewDesign,
     NewName,
@@ -18,6 +19,7 @@ from zinc_otter.api.schemas import (
     PreviewState,
     SelectedState,
     StepAt,
+    reference_state,
 )
 from zinc_otter.studio.commands import Command, Outcome
 from zinc_otter.studio.picture import picture
@@ -46,8 +48,9 @@ def get_design(design_id: str, room: AtHand) -> DesignState:
 
 
 @router.patch("/{design_id}")
-def rename_design(design_id: str, new: NewName, room: AtHand) -> DesignState:
-    return DesignState.of(room.told(room.studio.rename(design_id, new.name)))
+def change_design(design_id: str, new: DesignChange, room: AtHand) -> DesignState:
+    """Rename the design, or show it in another unit."""
+    return DesignState.of(room.told(room.studio.rename(design_id, new.name, new.unit)))
 
 
 @router.post("/{design_id}/copy", status_code=201)
@@ -108,6 +111,7 @@ def preview_state(before: Saved, command: Command, outcome: Outcome) -> PreviewS
     return PreviewState(
         title=command.title(before.design),
         pieces=[PieceState.of(piece) for piece in outcome.design.pieces],
+        references=[reference_state(reference) for reference in outcome.design.references],
         selected=selected_state(outcome),
     )
 
@@ -115,5 +119,7 @@ def preview_state(before: Saved, command: Command, outcome: Outcome) -> PreviewS
 def selected_state(outcome: Outcome) -> SelectedState | None:
     if outcome.piece_id is None or outcome.selected is None:
         return None
+    if outcome.whole:
+        return SelectedState(piece=outcome.piece_id, kind="piece", ids=[0])
     ids: list[Any] = outcome.selected.ids.tolist()
     return SelectedState(piece=outcome.piece_id, kind=outcome.selected.kind, ids=ids)

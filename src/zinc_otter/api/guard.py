@@ -9,6 +9,8 @@ from starlette.types import ASGIApp, Receive, Scope, Send
 from zinc_otter.api.problems import answer, make_problem
 
 LARGEST_BODY = 16 * 1024 * 1024
+LARGEST_UPLOAD = 80 * 1024 * 1024
+_UPLOADS = ("/pictures", "/components")
 _NAMES = {"127.0.0.1", "localhost", "[::1]"}
 
 
@@ -23,7 +25,7 @@ class Guard:
             await self._app(scope, receive, send)
             return
         headers = {name.decode("latin-1"): value.decode("latin-1") for name, value in scope["headers"]}
-        fault = _fault(headers)
+        fault = _fault(headers, LARGEST_UPLOAD if scope["path"].endswith(_UPLOADS) else LARGEST_BODY)
         if fault is None:
             await self._app(scope, receive, send)
         elif scope["type"] == "websocket":
@@ -34,16 +36,18 @@ class Guard:
             await answer(make_problem("guard", status, "This request was not let in", sentence))(scope, receive, send)
 
 
-def _fault(headers: dict[str, str]) -> tuple[int, str] | None:
+def _fault(headers: dict[str, str], most: int) -> tuple[int, str] | None:
     host = headers.get("host", "")
     if _without_port(host) not in _NAMES:
         return 403, "The application answers to 127.0.0.1 and localhost only."
     origin = headers.get("origin")
     if origin is not None and urlsplit(origin).netloc != host:
         return 403, f"A page from {origin[:80]} may not speak to this application."
+    if "transfer-encoding" in headers:
+        return 411, "A request must say how long it is."
     length = headers.get("content-length", "0")
-    if not length.isdigit() or int(length) > LARGEST_BODY:
-        return 413, f"A request may hold at most {LARGEST_BODY // 1024 // 1024} MB."
+    if not length.isdigit() or int(length) > most:
+        return 413, f"A request may hold at most {most // 1024 // 1024} MB here."
     return None
 
 

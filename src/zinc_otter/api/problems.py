@@ -21,6 +21,7 @@ _STATUS = {
     "unknown-piece": 404,
     "unknown-design": 404,
     "unknown-job": 404,
+    "unknown-asset": 404,
     "no-solid": 404,
     "stale-revision": 409,
     "store-full": 507,
@@ -30,6 +31,8 @@ _TITLES = {
     "store-full": "The disk is full",
     "invalid": "Something in this request is not as it should be",
     "open-cage": "The cage is open",
+    "locked": "It is locked",
+    "bad-file": "This file cannot be used",
     "refused": "This cannot be done",
 }
 

@@ -3,15 +3,18 @@
 from __future__ import annotations
 
 import asyncio
+import io
 from collections import OrderedDict
 from collections.abc import Iterator
 from contextlib import contextmanager
 from pathlib import Path
 from threading import Lock
 
+import numpy as np
 from fastapi import Request
 
 from zinc_otter.core.cage import Cage
+from zinc_otter.core.proof.distance import MeshDistance
 from zinc_otter.core.surface import Stencils, build_stencils
 from zinc_otter.jobs import JobRunner
 from zinc_otter.store import Store
@@ -36,6 +39,30 @@ class StencilShelf:
         made = build_stencils(cage, level)
         with self._lock:
             self._kept[key] = made
+            while len(self._kept) > self._most:
+                self._kept.popitem(last=False)
+        return made
+
+
+class MeshShelf:
+    """Search trees of components by their asset, those used last kept."""
+
+    def __init__(self, store: Store, most: int = 8) -> None:
+        self._store = store
+        self._kept: OrderedDict[str, MeshDistance] = OrderedDict()
+        self._most = most
+        self._lock = Lock()
+
+    def get(self, digest: str) -> MeshDistance:
+        """Raises UnknownAssetError."""
+        with self._lock:
+            if digest in self._kept:
+                self._kept.move_to_end(digest)
+                return self._kept[digest]
+        with np.load(io.BytesIO(self._store.asset(digest).data), allow_pickle=False) as arrays:
+            made = MeshDistance(arrays["vertices"], arrays["triangles"])
+        with self._lock:
+            self._kept[digest] = made
             while len(self._kept) > self._most:
                 self._kept.popitem(last=False)
         return made
@@ -73,11 +100,14 @@ class Room:
         self.store = Store(folder / "zinc-otter.sqlite")
         self.studio = Studio(self.store)
         self.jobs = JobRunner()
+        self.intake = JobRunner(time_limit=90)
+        self.meshes = MeshShelf(self.store)
         self.stencils = StencilShelf()
         self.listeners = Listeners()
 
     def close(self) -> None:
         self.jobs.close()
+        self.intake.close()
         self.store.close()
 
     def told(self, saved: Saved) -> Saved:

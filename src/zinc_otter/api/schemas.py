@@ -2,13 +2,15 @@
 
 from __future__ import annotations
 
+from dataclasses import asdict
 from datetime import datetime
-from typing import Annotated
+from typing import Annotated, Literal
 
 from pydantic import BaseModel, ConfigDict, Field, StringConstraints
 
 from zinc_otter.studio.commands import AnyCommand, Picked
 from zinc_otter.studio.design import Piece
+from zinc_otter.studio.references import Picture, Reference
 from zinc_otter.studio.shelf import DesignFacts, Saved, Unit
 
 DesignName = Annotated[str, StringConstraints(min_length=1, max_length=80, strip_whitespace=True)]
@@ -25,6 +27,13 @@ class NewDesign(In):
 
 class NewName(In):
     name: DesignName
+
+
+class DesignChange(In):
+    """Another name, or another unit to be shown in; what is left out stays."""
+
+    name: DesignName | None = None
+    unit: Unit | None = None
 
 
 class AtRevision(In):
@@ -63,6 +72,11 @@ class PieceState(BaseModel):
     id: str
     name: str
     visible: bool
+    locked: bool
+    colour: str
+    group: str | None
+    original: str | None
+    face_sets: dict[str, int] = Field(description="names of face sets to their counts")
     vertex_count: int
     edge_count: int
     face_count: int
@@ -75,10 +89,60 @@ class PieceState(BaseModel):
         t = piece.cage.topology
         low, high = piece.cage.bounds
         return cls(
-            id=piece.id, name=piece.name, visible=piece.visible, vertex_count=t.vertex_count, edge_count=t.edge_count,
-            face_count=t.face_count, open_edge_count=len(t.open_edges), size=tuple((high - low).tolist()),
+            id=piece.id, name=piece.name, visible=piece.visible, locked=piece.locked, colour=piece.colour,
+            group=piece.group, original=piece.original,
+            face_sets={name: len(faces) for name, faces in piece.cage.face_sets.items()},
+            vertex_count=t.vertex_count, edge_count=t.edge_count, face_count=t.face_count,
+            open_edge_count=len(t.open_edges), size=tuple((high - low).tolist()),
             digest=piece.cage.digest,
         )  # fmt: skip
+
+
+class PictureState(BaseModel):
+    """A reference picture: ``right`` and ``up`` are unit vectors in its plane, ``width`` is in mm."""
+
+    kind: Literal["picture"] = "picture"
+    id: str
+    name: str
+    asset: str
+    pixels: tuple[int, int]
+    view: str
+    centre: tuple[float, float, float]
+    width: float
+    degrees: float
+    right: tuple[float, float, float]
+    up: tuple[float, float, float]
+    opacity: float
+    in_front: bool
+    visible: bool
+    locked: bool
+
+
+class ComponentState(BaseModel):
+    """A component: its mesh lies at ``rotation`` times its own points plus ``centre``."""
+
+    kind: Literal["component"] = "component"
+    id: str
+    name: str
+    asset: str
+    triangles: int
+    size: tuple[float, float, float]
+    rotation: tuple[tuple[float, float, float], tuple[float, float, float], tuple[float, float, float]]
+    centre: tuple[float, float, float]
+    clearance: float
+    opacity: float
+    visible: bool
+    locked: bool
+
+
+ReferenceState = Annotated[PictureState | ComponentState, Field(discriminator="kind")]
+
+
+def reference_state(reference: Reference) -> PictureState | ComponentState:
+    if isinstance(reference, Picture):
+        right, up = (axis.tolist() for axis in reference.axes)
+        return PictureState(**asdict(reference), right=right, up=up)
+    return ComponentState(**asdict(reference))
 
 
 class StepState(BaseModel):
@@ -99,6 +163,7 @@ class DesignState(BaseModel):
     unit: Unit
     revision: int
     pieces: list[PieceState]
+    references: list[ReferenceState]
     steps: list[StepState]
     head: int
     selected: SelectedState | None
@@ -111,6 +176,7 @@ class DesignState(BaseModel):
             unit=saved.facts.unit,
             revision=saved.facts.revision,
             pieces=[PieceState.of(piece) for piece in saved.design.pieces],
+            references=[reference_state(reference) for reference in saved.design.references],
             steps=[StepState(id=s.id, title=s.title, created_at=s.created_at) for s in saved.steps],
             head=saved.head_index,
             selected=SelectedState(**saved.selected) if saved.selected else None,
@@ -122,6 +188,7 @@ class PreviewState(BaseModel):
 
     title: str
     pieces: list[PieceState]
+    references: list[ReferenceState]
     selected: SelectedState | None
 
 

@@ -56,7 +56,7 @@ def cancel_job(job_id: str, room: AtHand) -> JobReport:
 def get_certificate(design_id: str, piece_id: str, room: AtHand) -> CertificateState | None:
     """The certificate of the solid made of the piece as it is now; null while there is none."""
     path = _folder(room, _piece(room, design_id, piece_id).cage) / CERTIFICATE
-    return CertificateState(**json.loads(path.read_text())) if path.exists() else None
+    return CertificateState(**json.loads(path.read_text("utf-8"))) if path.exists() else None
 
 
 @router.get(_PIECE + "/solid.step", response_class=Response)

@@ -88,7 +88,9 @@ class _Reader:
             raise BadNumberError(f"This comes to {given}; {_GIVEN[self._asked]} is needed here.")
         if self._asked == "number":
             return float(total.magnitude)
-        return float(total.to("millimeter" if self._asked == "length" else self._bare).magnitude)
+        converted = total.to("millimeter" if self._asked == "length" else self._bare).magnitude
+        # Conversion goes by way of metres; what that leaves in the last digits was not meant.
+        return float(f"{converted:.14g}")
 
     def _with_unit(self, number: Any) -> Any:
         return number * _registry()(self._bare) if self._bare else number

@@ -27,6 +27,12 @@ class UnknownJobError(CoreError):
     kind = "unknown-job"
 
 
+class JobFailedError(CoreError):
+    """Work that ended without a result: it took too long, or its worker died."""
+
+    kind = "job-failed"
+
+
 @dataclass(frozen=True)
 class JobState:
     """How a job stands: ``progress`` runs from 0 to 1, ``words`` says what it does or why it failed."""
@@ -45,12 +51,12 @@ class Progress:
 
     def __call__(self, fraction: float, words: str) -> None:
         beside = self._path.with_suffix(".new")
-        beside.write_text(json.dumps({"progress": fraction, "words": words}))
+        beside.write_text(json.dumps({"progress": fraction, "words": words}), "utf-8")
         beside.replace(self._path)
 
     def read(self) -> tuple[float, str] | None:
         try:
-            data = json.loads(self._path.read_text())
+            data = json.loads(self._path.read_text("utf-8"))
         except FileNotFoundError:
             return None
         return float(data["progress"]), str(data["words"])
@@ -94,6 +100,17 @@ class JobRunner:
             future = self._pool.schedule(work, args=(progress, *arguments), timeout=self._time_limit)
             self._jobs[job_id] = _Job(future, progress, key, what)
             return job_id
+
+    def call(self, what: str, work: Callable[..., Any], *arguments: Any) -> Any:
+        """Do some work and wait for its result. Raises the work's CoreError, or JobFailedError."""
+        job_id = self.start(secrets.token_hex(6), what, work, *arguments)
+        job = self._job(job_id)
+        try:
+            return job.future.result()
+        except CoreError:
+            raise
+        except Exception:
+            raise JobFailedError(_failure(job, self._time_limit) or what) from None
 
     def cancel(self, job_id: str) -> JobState:
         """Stop a job; its worker is ended. Raises UnknownJobError."""
@@ -146,7 +163,7 @@ def _failure(job: _Job, time_limit: float) -> str | None:
     except CancelledError:
         return f"{job.what} was cancelled."
     except ProcessExpired:
-        return f"{job.what} ended unexpectedly: the solid kernel gave up on this form. Your design is unharmed."
+        return f"{job.what} ended unexpectedly: its worker gave up. Your design is unharmed."
     except CoreError as error:
         return str(error)
     except OSError as error:

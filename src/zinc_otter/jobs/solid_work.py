@@ -37,6 +37,6 @@ def make_solid(progress: Callable[[float, str], None], cage: Cage, folder: Path,
     write_step(solid, fresh, name)
     fresh.replace(folder / STEP)
     fresh = folder / f"{CERTIFICATE}.{os.getpid()}"
-    fresh.write_text(json.dumps(asdict(certificate)))
+    fresh.write_text(json.dumps(asdict(certificate)), "utf-8")
     fresh.replace(folder / CERTIFICATE)
     progress(1.0, "Done")

@@ -45,3 +45,12 @@ class BlobRow(Base):
 
     hash: Mapped[str] = mapped_column(String(64), primary_key=True)
     data: Mapped[bytes] = mapped_column(LargeBinary)
+
+
+class AssetRow(Base):
+    __tablename__ = "assets"
+
+    hash: Mapped[str] = mapped_column(String(64), primary_key=True)
+    kind: Mapped[str] = mapped_column(String(20))
+    facts: Mapped[dict[str, Any]] = mapped_column(JSON)
+    created_at: Mapped[datetime] = mapped_column(DateTime)

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import hashlib
 import secrets
 from collections.abc import Callable, Iterator
 from contextlib import contextmanager
@@ -14,16 +15,18 @@ from sqlalchemy.exc import OperationalError
 from sqlalchemy.orm import Session
 
 from zinc_otter.store.database import open_database
-from zinc_otter.store.documents import blob_hashes, from_document, to_document
-from zinc_otter.store.models import BlobRow, DesignRow, StepRow
+from zinc_otter.store.documents import asset_hashes, blob_hashes, from_document, to_document
+from zinc_otter.store.models import AssetRow, BlobRow, DesignRow, StepRow
 from zinc_otter.studio.design import Design
 from zinc_otter.studio.shelf import (
+    Asset,
     DesignFacts,
     Saved,
     StaleRevisionError,
     StepFacts,
     StoreFullError,
     Unit,
+    UnknownAssetError,
     UnknownDesignError,
 )
 
@@ -73,10 +76,11 @@ class Store:
         saved = self.load(design_id)
         return self.create(name, saved.facts.unit, saved.design, f"Copied from {saved.facts.name}")
 
-    def rename(self, design_id: str, name: str) -> Saved:
+    def rename(self, design_id: str, name: str | None, unit: Unit | None = None) -> Saved:
         with self._session() as session:
             row = self._row(session, design_id)
-            row.name = name
+            row.name = name or row.name
+            row.unit = unit or row.unit
             row.changed_at = self._now()
             return self._saved(session, row)
 
@@ -94,6 +98,7 @@ class Store:
                 gone -= blob_hashes(document)
             for digest in gone:
                 session.execute(delete(BlobRow).where(BlobRow.hash == digest))
+                session.execute(delete(AssetRow).where(AssetRow.hash == digest))
 
     def add_step(
         self,
@@ -122,6 +127,25 @@ class Store:
             if row.head_id != step_id:
                 self._moved(row, step_id)
             return self._saved(session, row)
+
+    # --- assets -----------------------------------------------------------------------------------------------------
+
+    def put_asset(self, kind: str, data: bytes, facts: dict[str, Any]) -> Asset:
+        """Keep the contents of a reference; the same contents are kept once. Raises StoreFullError."""
+        digest = hashlib.sha256(kind.encode() + data).hexdigest()
+        with self._session() as session:
+            if session.get(AssetRow, digest) is None:
+                session.add(AssetRow(hash=digest, kind=kind, facts=facts, created_at=self._now()))
+                session.add(BlobRow(hash=digest, data=data))
+        return Asset(digest, kind, facts, data)
+
+    def asset(self, digest: str) -> Asset:
+        """The contents of a reference. Raises UnknownAssetError."""
+        with self._session() as session:
+            row = session.get(AssetRow, digest)
+            if row is None:
+                raise UnknownAssetError("This picture or mesh is not in the store.")
+            return Asset(row.hash, row.kind, row.facts, session.get_one(BlobRow, digest).data)
 
     # --- within a transaction ---------------------------------------------------------------------------------------
 
@@ -164,6 +188,9 @@ class Store:
         selected: dict[str, Any] | None,
     ) -> StepRow:
         document, blobs = to_document(design)
+        wanted = asset_hashes(document)
+        if wanted - set(session.scalars(select(AssetRow.hash).where(AssetRow.hash.in_(wanted)))):
+            raise UnknownAssetError("A reference names a picture or mesh that is not in the store.")
         known = set(session.scalars(select(BlobRow.hash).where(BlobRow.hash.in_(blobs))))
         session.add_all(BlobRow(hash=digest, data=data) for digest, data in blobs.items() if digest not in known)
         step = StepRow(
@@ -191,7 +218,7 @@ class Store:
     def _saved(self, session: Session, row: DesignRow) -> Saved:
         session.flush()
         head = session.get_one(StepRow, row.head_id)
-        hashes = blob_hashes(head.document)
+        hashes = blob_hashes(head.document) - asset_hashes(head.document)
         blobs = {b.hash: b.data for b in session.scalars(select(BlobRow).where(BlobRow.hash.in_(hashes)))}
         steps = tuple(self._chain(session, row))
         return Saved(

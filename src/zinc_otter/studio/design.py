@@ -1,4 +1,4 @@
-"""A design as a value: its pieces."""
+"""A design as a value: its pieces, and the references that it is built around."""
 
 from __future__ import annotations
 
@@ -6,30 +6,46 @@ from dataclasses import dataclass, replace
 
 from zinc_otter.core.cage import Cage
 from zinc_otter.core.errors import CoreError
+from zinc_otter.studio.references import Reference
 
 
 class UnknownPieceError(CoreError):
-    """A piece that the design does not have."""
+    """A piece or reference that the design does not have."""
 
     kind = "unknown-piece"
 
 
+class LockedError(CoreError):
+    """A change of something that is locked."""
+
+    kind = "locked"
+
+
 @dataclass(frozen=True, eq=False)
 class Piece:
-    """One thing in a design: a named cage, shown or hidden."""
+    """One thing in a design: a named cage, shown or hidden, free or locked.
+
+    ``colour`` is the name of one of the workshop's clays; pieces of one ``group`` (a name) are shown, locked and placed
+    together. A variant knows the id of its ``original``.
+    """
 
     id: str
     name: str
     cage: Cage
     visible: bool = True
+    locked: bool = False
+    colour: str = "clay"
+    group: str | None = None
+    original: str | None = None
 
 
 @dataclass(frozen=True, eq=False)
 class Design:
-    """The pieces in their order, and the number that the next new piece takes."""
+    """The pieces in their order, the references, and the number that the next new one takes."""
 
     pieces: tuple[Piece, ...] = ()
     next_number: int = 1
+    references: tuple[Reference, ...] = ()
 
     def piece(self, piece_id: str) -> Piece:
         """The piece of this id. Raises UnknownPieceError."""
@@ -38,22 +54,66 @@ class Design:
                 return piece
         raise UnknownPieceError(f"This design has no piece {piece_id!r}.")
 
-    def with_new_piece(self, name: str, cage: Cage) -> tuple[Design, Piece]:
-        """The design with one piece more, and that piece."""
-        taken = {piece.name for piece in self.pieces}
+    def free_piece(self, piece_id: str) -> Piece:
+        """The piece, to be changed. Raises UnknownPieceError, LockedError."""
+        piece = self.piece(piece_id)
+        if piece.locked:
+            raise LockedError(f"{piece.name} is locked; unlock it first.")
+        return piece
+
+    def reference(self, reference_id: str) -> Reference:
+        """The reference of this id. Raises UnknownPieceError."""
+        for reference in self.references:
+            if reference.id == reference_id:
+                return reference
+        raise UnknownPieceError(f"This design has no reference {reference_id!r}.")
+
+    def free_reference(self, reference_id: str) -> Reference:
+        """The reference, to be changed. Raises UnknownPieceError, LockedError."""
+        reference = self.reference(reference_id)
+        if reference.locked:
+            raise LockedError(f"{reference.name} is locked; unlock it first.")
+        return reference
+
+    def free_name(self, name: str) -> str:
+        """The name, with a number behind it where it is taken."""
+        taken = {piece.name for piece in self.pieces} | {reference.name for reference in self.references}
         free = name
         number = 2
         while free in taken:
             free = f"{name} {number}"
             number += 1
-        piece = Piece(f"p{self.next_number}", free, cage)
-        return Design((*self.pieces, piece), self.next_number + 1), piece
+        return free
+
+    def with_new_piece(self, name: str, cage: Cage, like: Piece | None = None) -> tuple[Design, Piece]:
+        """The design with one piece more, and that piece; directly behind the piece that it is ``like``."""
+        piece = Piece(f"p{self.next_number}", self.free_name(name), cage)
+        at = len(self.pieces)
+        if like is not None:
+            piece = replace(piece, colour=like.colour, group=like.group)
+            at = next(i for i, other in enumerate(self.pieces) if other.id == like.id) + 1
+        pieces = (*self.pieces[:at], piece, *self.pieces[at:])
+        return replace(self, pieces=pieces, next_number=self.next_number + 1), piece
+
+    def with_new_reference(self, reference: Reference) -> tuple[Design, Reference]:
+        """The design with one reference more, under an id and name of its own."""
+        named = replace(reference, id=f"r{self.next_number}", name=self.free_name(reference.name))
+        return replace(self, references=(*self.references, named), next_number=self.next_number + 1), named
 
     def with_piece(self, changed: Piece) -> Design:
         """The design with the piece of the same id replaced."""
         return replace(self, pieces=tuple(changed if piece.id == changed.id else piece for piece in self.pieces))
 
+    def with_reference(self, changed: Reference) -> Design:
+        """The design with the reference of the same id replaced."""
+        return replace(self, references=tuple(changed if r.id == changed.id else r for r in self.references))
+
     def without_piece(self, piece_id: str) -> Design:
         """The design less one piece. Raises UnknownPieceError."""
         gone = self.piece(piece_id)
         return replace(self, pieces=tuple(piece for piece in self.pieces if piece is not gone))
+
+    def without_reference(self, reference_id: str) -> Design:
+        """The design less one reference. Raises UnknownPieceError."""
+        gone = self.reference(reference_id)
+        return replace(self, references=tuple(r for r in self.references if r is not gone))

@@ -18,6 +18,12 @@ class UnknownDesignError(CoreError):
     kind = "unknown-design"
 
 
+class UnknownAssetError(CoreError):
+    """A picture or mesh that the store does not have."""
+
+    kind = "unknown-asset"
+
+
 class StaleRevisionError(CoreError):
     """A change made against a revision that is no longer the present one."""
 
@@ -28,6 +34,16 @@ class StoreFullError(CoreError):
     """The disk could not take the change; nothing was changed."""
 
     kind = "store-full"
+
+
+@dataclass(frozen=True, eq=False)
+class Asset:
+    """The contents of a reference, found by the hash of ``data``: "picture" (a PNG) or "mesh" (arrays of mm)."""
+
+    hash: str
+    kind: str
+    facts: dict[str, Any]
+    data: bytes
 
 
 @dataclass(frozen=True)
@@ -70,8 +86,8 @@ class Shelf(Protocol):
     def load(self, design_id: str) -> Saved:
         """A design at its present step. Raises UnknownDesignError."""
 
-    def rename(self, design_id: str, name: str) -> Saved:
-        """Give a design another name; no step."""
+    def rename(self, design_id: str, name: str | None, unit: Unit | None = None) -> Saved:
+        """Give a design another name, or another unit to be shown in; no step."""
 
     def delete(self, design_id: str) -> None:
         """Delete a design with all its steps."""

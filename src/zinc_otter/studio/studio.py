@@ -8,7 +8,7 @@ from typing import Any
 
 from zinc_otter.core.cage import Selection
 from zinc_otter.studio.commands import Command, Outcome, Picked
-from zinc_otter.studio.shelf import Saved, Shelf, StaleRevisionError
+from zinc_otter.studio.shelf import Saved, Shelf, StaleRevisionError, Unit
 
 
 @dataclass(frozen=True, eq=False)
@@ -86,9 +86,10 @@ class Studio:
         with self._lock:
             return self._keep(self._shelf.go_to(design_id, revision, step_id))
 
-    def rename(self, design_id: str, name: str) -> Saved:
+    def rename(self, design_id: str, name: str | None, unit: Unit | None = None) -> Saved:
+        """Another name, or another unit to be shown in."""
         with self._lock:
-            return self._keep(self._shelf.rename(design_id, name))
+            return self._keep(self._shelf.rename(design_id, name, unit))
 
     def delete(self, design_id: str) -> None:
         with self._lock:
@@ -116,4 +117,5 @@ def _selected_document(outcome: Outcome) -> dict[str, Any] | None:
     if outcome.piece_id is None:
         return None
     selected = outcome.selected or Selection.of("face", [])
-    return {"piece": outcome.piece_id, **Picked(kind=selected.kind, ids=selected.ids.tolist()).model_dump()}
+    kind, ids = ("piece", [0]) if outcome.whole else (selected.kind, selected.ids.tolist())
+    return {"piece": outcome.piece_id, **Picked(kind=kind, ids=ids).model_dump()}

@@ -10,10 +10,12 @@ MINUS, TIMES = "\N{MINUS SIGN}", "\N{MULTIPLICATION SIGN}"
 def number(value: float, digits: int = 2) -> str:
     """At most ``digits`` decimals, no trailing zeros, a true minus sign.
 
-    >>> number(12.0), number(-0.128)
-    ('12', '−0.13')
+    >>> number(12.0), number(-0.128), number(30, 0)
+    ('12', '−0.13', '30')
     """
-    text = f"{round(value, digits) + 0.0:.{digits}f}".rstrip("0").rstrip(".")
+    text = f"{round(value, digits) + 0.0:.{digits}f}"
+    if "." in text:
+        text = text.rstrip("0").rstrip(".")
     return text.replace("-", MINUS)
 
 

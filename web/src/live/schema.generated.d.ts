@@ -49,8 +49,11 @@ export interface paths {
         delete: operations["delete_design_api_designs__design_id__delete"];
         options?: never;
         head?: never;
-        /** Rename Design */
-        patch: operations["rename_design_api_designs__design_id__patch"];
+        /**
+         * Change Design
+         * @description Rename the design, or show it in another unit.
+         */
+        patch: operations["change_design_api_designs__design_id__patch"];
         trace?: never;
     };
     "/api/designs/{design_id}/copy": {
@@ -187,6 +190,86 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/designs/{design_id}/pictures": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Add Picture
+         * @description Lay a PNG, JPEG or WebP file (the body) on the plane of a flat view, as one step.
+         */
+        post: operations["add_picture_api_designs__design_id__pictures_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/designs/{design_id}/components": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Add Component
+         * @description Put down an STL, OBJ, PLY, GLB or 3MF file (the body) as a component to build around, as one step.
+         */
+        post: operations["add_component_api_designs__design_id__components_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/assets/{digest}/picture.png": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Picture
+         * @description The contents of a reference picture. They never change, so they may be kept for ever.
+         */
+        get: operations["get_picture_api_assets__digest__picture_png_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/assets/{digest}/mesh": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Mesh
+         * @description The contents of a component as MessagePack: ``positions`` in mm (float32) and ``triangles`` (int32).
+         */
+        get: operations["get_mesh_api_assets__digest__mesh_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/designs/{design_id}/pieces/{piece_id}/cage": {
         parameters: {
             query?: never;
@@ -218,6 +301,46 @@ export interface paths {
         get: operations["get_surface_api_designs__design_id__pieces__piece_id__surface_get"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/number": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Number
+         * @description The value of an expression with units, such as ``3/8 in``; a bare length is taken in ``unit``.
+         */
+        get: operations["number_api_number_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/designs/{design_id}/pieces/{piece_id}/pick": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Pick
+         * @description What a rule picks on a piece, given what is picked.
+         */
+        post: operations["pick_api_designs__design_id__pieces__piece_id__pick_post"];
         delete?: never;
         options?: never;
         head?: never;
@@ -351,7 +474,7 @@ export interface components {
     schemas: {
         /**
          * AddBox
-         * @description A closed box of quads; ``size`` is the cage's extent in mm, ``counts`` the faces along x, y and z.
+         * @description A closed box of quads; ``counts`` are the faces along x, y and z.
          */
         AddBox: {
             /**
@@ -359,6 +482,37 @@ export interface components {
              * @default Box
              */
             name?: string;
+            /**
+             * Centre
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            centre?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Stands
+             * @default z
+             * @enum {string}
+             */
+            stands?: "x" | "y" | "z";
+            /**
+             * Size Of
+             * @default cage
+             * @enum {string}
+             */
+            size_of?: "surface" | "cage";
+            /**
+             * Keep
+             * @default whole
+             * @enum {string}
+             */
+            keep?: "whole" | "x" | "y" | "z";
             /**
              * @description discriminator enum property added by openapi-typescript
              * @enum {string}
@@ -376,6 +530,288 @@ export interface components {
                 number,
                 number
             ];
+        };
+        /**
+         * AddCapsule
+         * @description A capsule of a whole ``length``: ``counts`` are the faces across an end, and along the straight part.
+         */
+        AddCapsule: {
+            /**
+             * Name
+             * @default Capsule
+             */
+            name?: string;
+            /**
+             * Centre
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            centre?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Stands
+             * @default z
+             * @enum {string}
+             */
+            stands?: "x" | "y" | "z";
+            /**
+             * Size Of
+             * @default cage
+             * @enum {string}
+             */
+            size_of?: "surface" | "cage";
+            /**
+             * Keep
+             * @default whole
+             * @enum {string}
+             */
+            keep?: "whole" | "x" | "y" | "z";
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "add-capsule";
+            /** Diameter */
+            diameter: number;
+            /** Length */
+            length: number;
+            /** Counts */
+            counts: [
+                number,
+                number
+            ];
+        };
+        /**
+         * AddComponent
+         * @description Put down a mesh that was uploaded; its asset is in mm. It is locked, so that it is not dragged by chance.
+         */
+        AddComponent: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "add-component";
+            /** Name */
+            name: string;
+            /** Asset */
+            asset: string;
+            /** Triangles */
+            triangles: number;
+            /** Size */
+            size: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Centre
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            centre?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Clearance
+             * @default 0
+             */
+            clearance?: number;
+        };
+        /**
+         * AddCone
+         * @description A truncated cone, or with a ``top`` of 0 a cone with a tip, which is a corner as sharp as ``tip``.
+         */
+        AddCone: {
+            /**
+             * Name
+             * @default Cone
+             */
+            name?: string;
+            /**
+             * Centre
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            centre?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Stands
+             * @default z
+             * @enum {string}
+             */
+            stands?: "x" | "y" | "z";
+            /**
+             * Size Of
+             * @default cage
+             * @enum {string}
+             */
+            size_of?: "surface" | "cage";
+            /**
+             * Keep
+             * @default whole
+             * @enum {string}
+             */
+            keep?: "whole" | "x" | "y" | "z";
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "add-cone";
+            /** Bottom */
+            bottom: number;
+            /**
+             * Top
+             * @default 0
+             */
+            top?: number;
+            /** Height */
+            height: number;
+            /** Counts */
+            counts: [
+                number,
+                number
+            ];
+            /**
+             * Caps
+             * @default both
+             * @enum {string}
+             */
+            caps?: "open" | "bottom" | "top" | "both";
+            /**
+             * Inset
+             * @default 0.3
+             */
+            inset?: number;
+            /**
+             * Rim
+             * @default 0
+             */
+            rim?: number;
+            /**
+             * Tip
+             * @default 0
+             */
+            tip?: number;
+        };
+        /**
+         * AddCylinder
+         * @description A cylinder of ``counts`` faces around and along; its caps are quads within a ring, its rims as sharp as ``rim``.
+         */
+        AddCylinder: {
+            /**
+             * Name
+             * @default Cylinder
+             */
+            name?: string;
+            /**
+             * Centre
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            centre?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Stands
+             * @default z
+             * @enum {string}
+             */
+            stands?: "x" | "y" | "z";
+            /**
+             * Size Of
+             * @default cage
+             * @enum {string}
+             */
+            size_of?: "surface" | "cage";
+            /**
+             * Keep
+             * @default whole
+             * @enum {string}
+             */
+            keep?: "whole" | "x" | "y" | "z";
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "add-cylinder";
+            /** Diameter */
+            diameter: number;
+            /** Height */
+            height: number;
+            /** Counts */
+            counts: [
+                number,
+                number
+            ];
+            /**
+             * Caps
+             * @default both
+             * @enum {string}
+             */
+            caps?: "open" | "bottom" | "top" | "both";
+            /**
+             * Inset
+             * @default 0.3
+             */
+            inset?: number;
+            /**
+             * Rim
+             * @default 0
+             */
+            rim?: number;
+        };
+        /**
+         * AddPicture
+         * @description Lay a picture that was uploaded on the plane of a flat view, ``width`` mm wide.
+         */
+        AddPicture: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "add-picture";
+            /** Name */
+            name: string;
+            /** Asset */
+            asset: string;
+            /** Pixels */
+            pixels: [
+                number,
+                number
+            ];
+            /**
+             * View
+             * @default front
+             * @enum {string}
+             */
+            view?: "front" | "back" | "right" | "left" | "top" | "bottom";
+            /**
+             * Width
+             * @default 100
+             */
+            width?: number;
             /**
              * Centre
              * @default [
@@ -392,7 +828,7 @@ export interface components {
         };
         /**
          * AddPlane
-         * @description An open sheet of quads that faces up; ``size`` in mm and ``counts`` of faces along x and y.
+         * @description An open sheet of quads that looks along ``stands``; ``counts`` are the faces along its two sides.
          */
         AddPlane: {
             /**
@@ -400,6 +836,37 @@ export interface components {
              * @default Plane
              */
             name?: string;
+            /**
+             * Centre
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            centre?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Stands
+             * @default z
+             * @enum {string}
+             */
+            stands?: "x" | "y" | "z";
+            /**
+             * Size Of
+             * @default cage
+             * @enum {string}
+             */
+            size_of?: "surface" | "cage";
+            /**
+             * Keep
+             * @default whole
+             * @enum {string}
+             */
+            keep?: "whole" | "x" | "y" | "z";
             /**
              * @description discriminator enum property added by openapi-typescript
              * @enum {string}
@@ -415,6 +882,17 @@ export interface components {
                 number,
                 number
             ];
+        };
+        /**
+         * AddPoledSphere
+         * @description A sphere with two poles, ``counts`` faces around and from pole to pole.
+         */
+        AddPoledSphere: {
+            /**
+             * Name
+             * @default Sphere
+             */
+            name?: string;
             /**
              * Centre
              * @default [
@@ -428,11 +906,226 @@ export interface components {
                 number,
                 number
             ];
+            /**
+             * Stands
+             * @default z
+             * @enum {string}
+             */
+            stands?: "x" | "y" | "z";
+            /**
+             * Size Of
+             * @default cage
+             * @enum {string}
+             */
+            size_of?: "surface" | "cage";
+            /**
+             * Keep
+             * @default whole
+             * @enum {string}
+             */
+            keep?: "whole" | "x" | "y" | "z";
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "add-poled-sphere";
+            /** Diameter */
+            diameter: number;
+            /** Counts */
+            counts: [
+                number,
+                number
+            ];
+        };
+        /**
+         * AddSphere
+         * @description A sphere of six patches, each ``count`` x ``count`` quads: all valences are 3 or 4.
+         */
+        AddSphere: {
+            /**
+             * Name
+             * @default Sphere
+             */
+            name?: string;
+            /**
+             * Centre
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            centre?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Stands
+             * @default z
+             * @enum {string}
+             */
+            stands?: "x" | "y" | "z";
+            /**
+             * Size Of
+             * @default cage
+             * @enum {string}
+             */
+            size_of?: "surface" | "cage";
+            /**
+             * Keep
+             * @default whole
+             * @enum {string}
+             */
+            keep?: "whole" | "x" | "y" | "z";
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "add-sphere";
+            /** Diameter */
+            diameter: number;
+            /**
+             * Count
+             * @default 2
+             */
+            count?: number;
+        };
+        /**
+         * AddTorus
+         * @description A torus: ``ring`` is the diameter of its centre line, ``section`` that of its section.
+         */
+        AddTorus: {
+            /**
+             * Name
+             * @default Torus
+             */
+            name?: string;
+            /**
+             * Centre
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            centre?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Stands
+             * @default z
+             * @enum {string}
+             */
+            stands?: "x" | "y" | "z";
+            /**
+             * Size Of
+             * @default cage
+             * @enum {string}
+             */
+            size_of?: "surface" | "cage";
+            /**
+             * Keep
+             * @default whole
+             * @enum {string}
+             */
+            keep?: "whole" | "x" | "y" | "z";
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "add-torus";
+            /** Ring */
+            ring: number;
+            /** Section */
+            section: number;
+            /** Counts */
+            counts: [
+                number,
+                number
+            ];
+        };
+        /**
+         * AddTube
+         * @description A closed tube of ``counts`` faces around, along, and across its rims, which are as sharp as ``rim``.
+         */
+        AddTube: {
+            /**
+             * Name
+             * @default Tube
+             */
+            name?: string;
+            /**
+             * Centre
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            centre?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Stands
+             * @default z
+             * @enum {string}
+             */
+            stands?: "x" | "y" | "z";
+            /**
+             * Size Of
+             * @default cage
+             * @enum {string}
+             */
+            size_of?: "surface" | "cage";
+            /**
+             * Keep
+             * @default whole
+             * @enum {string}
+             */
+            keep?: "whole" | "x" | "y" | "z";
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "add-tube";
+            /** Outer */
+            outer: number;
+            /** Inner */
+            inner: number;
+            /** Height */
+            height: number;
+            /** Counts */
+            counts: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Rim
+             * @default 0
+             */
+            rim?: number;
         };
         /** AtRevision */
         AtRevision: {
             /** Revision */
             revision: number;
+        };
+        /**
+         * Band
+         * @description All between two picked elements.
+         */
+        Band: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            rule: "band";
         };
         /**
          * CageArrays
@@ -499,12 +1192,154 @@ export interface components {
             /** Warnings */
             warnings: string[];
         };
+        /**
+         * ChangeReference
+         * @description Change how a reference is named, shown and guarded; what is left out stays.
+         */
+        ChangeReference: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "change-reference";
+            /** Reference */
+            reference: string;
+            /** Name */
+            name?: string | null;
+            /** Visible */
+            visible?: boolean | null;
+            /** Locked */
+            locked?: boolean | null;
+            /** Opacity */
+            opacity?: number | null;
+            /** In Front */
+            in_front?: boolean | null;
+            /** Clearance */
+            clearance?: number | null;
+        };
+        /** CircleOutline */
+        CircleOutline: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            shape: "circle";
+            /** Diameter */
+            diameter: number;
+        };
+        /**
+         * ColourPiece
+         * @description Show a piece in another of the workshop's clays.
+         */
+        ColourPiece: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "colour-piece";
+            /** Piece */
+            piece: string;
+            /**
+             * Colour
+             * @enum {string}
+             */
+            colour: "clay" | "slip" | "slate" | "moss" | "brick" | "ochre" | "mist";
+        };
         /** CommandAt */
         CommandAt: {
             /** Revision */
             revision: number;
             /** Command */
-            command: components["schemas"]["AddBox"] | components["schemas"]["AddPlane"] | components["schemas"]["Delete"] | components["schemas"]["DeletePiece"] | components["schemas"]["Extrude"] | components["schemas"]["Move"] | components["schemas"]["MoveAlongNormal"] | components["schemas"]["RenamePiece"] | components["schemas"]["SetCorner"] | components["schemas"]["SetCrease"] | components["schemas"]["ShowPiece"] | components["schemas"]["SizeBy"] | components["schemas"]["Turn"];
+            command: components["schemas"]["AddBox"] | components["schemas"]["AddCapsule"] | components["schemas"]["AddComponent"] | components["schemas"]["AddCone"] | components["schemas"]["AddCylinder"] | components["schemas"]["AddPicture"] | components["schemas"]["AddPlane"] | components["schemas"]["AddPoledSphere"] | components["schemas"]["AddSphere"] | components["schemas"]["AddTorus"] | components["schemas"]["AddTube"] | components["schemas"]["ChangeReference"] | components["schemas"]["ColourPiece"] | components["schemas"]["Delete"] | components["schemas"]["DeletePiece"] | components["schemas"]["DeleteReference"] | components["schemas"]["DuplicatePiece"] | components["schemas"]["Extrude"] | components["schemas"]["FillDrawn"] | components["schemas"]["FillOutline"] | components["schemas"]["ForgetFaces"] | components["schemas"]["GroupPieces"] | components["schemas"]["KeepVariant"] | components["schemas"]["LayFace"] | components["schemas"]["LockPiece"] | components["schemas"]["MakeVariant"] | components["schemas"]["MeasurePicture"] | components["schemas"]["Move"] | components["schemas"]["MoveAlongNormal"] | components["schemas"]["MoveEach"] | components["schemas"]["NameFaces"] | components["schemas"]["OrderPiece"] | components["schemas"]["PlaceComponent"] | components["schemas"]["PlacePicture"] | components["schemas"]["RenamePiece"] | components["schemas"]["SetCorner"] | components["schemas"]["SetCrease"] | components["schemas"]["ShowPiece"] | components["schemas"]["SizeBy"] | components["schemas"]["Turn"];
+        };
+        /**
+         * ComponentState
+         * @description A component: its mesh lies at ``rotation`` times its own points plus ``centre``.
+         */
+        ComponentState: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "component";
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+            /** Asset */
+            asset: string;
+            /** Triangles */
+            triangles: number;
+            /** Size */
+            size: [
+                number,
+                number,
+                number
+            ];
+            /** Rotation */
+            rotation: [
+                [
+                    number,
+                    number,
+                    number
+                ],
+                [
+                    number,
+                    number,
+                    number
+                ],
+                [
+                    number,
+                    number,
+                    number
+                ]
+            ];
+            /** Centre */
+            centre: [
+                number,
+                number,
+                number
+            ];
+            /** Clearance */
+            clearance: number;
+            /** Opacity */
+            opacity: number;
+            /** Visible */
+            visible: boolean;
+            /** Locked */
+            locked: boolean;
+        };
+        /**
+         * Convert
+         * @description The same place as elements of another kind.
+         */
+        Convert: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            rule: "convert";
+            /**
+             * To
+             * @enum {string}
+             */
+            to: "vertex" | "edge" | "face";
+        };
+        /**
+         * Creases
+         * @description All edges at least so sharp.
+         */
+        Creases: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            rule: "creases";
+            /**
+             * Least
+             * @default 0
+             */
+            least?: number;
         };
         /**
          * Delete
@@ -514,6 +1349,11 @@ export interface components {
             /** Piece */
             piece: string;
             picked: components["schemas"]["Picked"];
+            /**
+             * Others
+             * @default []
+             */
+            others?: string[];
             /**
              * @description discriminator enum property added by openapi-typescript
              * @enum {string}
@@ -532,6 +1372,19 @@ export interface components {
             kind: "delete-piece";
             /** Piece */
             piece: string;
+        };
+        /**
+         * DeleteReference
+         * @description Take a reference out of the design.
+         */
+        DeleteReference: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "delete-reference";
+            /** Reference */
+            reference: string;
         };
         /**
          * DesignCard
@@ -558,6 +1411,16 @@ export interface components {
             step_count: number;
         };
         /**
+         * DesignChange
+         * @description Another name, or another unit to be shown in; what is left out stays.
+         */
+        DesignChange: {
+            /** Name */
+            name?: string | null;
+            /** Unit */
+            unit?: ("mm" | "cm" | "in") | null;
+        };
+        /**
          * DesignState
          * @description A design as it stands. ``head`` is the index of the present step in ``steps``.
          */
@@ -575,11 +1438,51 @@ export interface components {
             revision: number;
             /** Pieces */
             pieces: components["schemas"]["PieceState"][];
+            /** References */
+            references: (components["schemas"]["PictureState"] | components["schemas"]["ComponentState"])[];
             /** Steps */
             steps: components["schemas"]["StepState"][];
             /** Head */
             head: number;
             selected: components["schemas"]["SelectedState"] | null;
+        };
+        /**
+         * DuplicatePiece
+         * @description Put down a copy of a piece, ``offset`` mm away, under a name of its own.
+         */
+        DuplicatePiece: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "duplicate-piece";
+            /** Piece */
+            piece: string;
+            /**
+             * Offset
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            offset?: [
+                number,
+                number,
+                number
+            ];
+        };
+        /** EllipseOutline */
+        EllipseOutline: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            shape: "ellipse";
+            /** Width */
+            width: number;
+            /** Height */
+            height: number;
         };
         /**
          * Extrude
@@ -590,12 +1493,156 @@ export interface components {
             piece: string;
             picked: components["schemas"]["Picked"];
             /**
+             * Others
+             * @default []
+             */
+            others?: string[];
+            /**
              * @description discriminator enum property added by openapi-typescript
              * @enum {string}
              */
             kind: "extrude";
             /** Distance */
             distance: number;
+        };
+        /**
+         * FaceSet
+         * @description The faces of a named set.
+         */
+        FaceSet: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            rule: "face-set";
+            /** Name */
+            name: string;
+        };
+        /**
+         * FillDrawn
+         * @description A patch of quads within points drawn on a plane, joined smoothly or by straight lines; it looks ``towards``.
+         */
+        FillDrawn: {
+            /**
+             * Name
+             * @default Patch
+             */
+            name?: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "fill-drawn";
+            /** Points */
+            points: [
+                number,
+                number,
+                number
+            ][];
+            /** Towards */
+            towards: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Smooth
+             * @default true
+             */
+            smooth?: boolean;
+            /** Around */
+            around: number;
+            /**
+             * Rings
+             * @default 1
+             */
+            rings?: number;
+        };
+        /**
+         * FillOutline
+         * @description A patch of quads in a circle, an ellipse or a rounded rectangle, ``around`` faces along its border.
+         */
+        FillOutline: {
+            /**
+             * Name
+             * @default Patch
+             */
+            name?: string;
+            /**
+             * Centre
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            centre?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Stands
+             * @default z
+             * @enum {string}
+             */
+            stands?: "x" | "y" | "z";
+            /**
+             * Size Of
+             * @default cage
+             * @enum {string}
+             */
+            size_of?: "surface" | "cage";
+            /**
+             * Keep
+             * @default whole
+             * @enum {string}
+             */
+            keep?: "whole" | "x" | "y" | "z";
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "fill-outline";
+            /** Outline */
+            outline: components["schemas"]["CircleOutline"] | components["schemas"]["EllipseOutline"] | components["schemas"]["RoundedOutline"];
+            /** Around */
+            around: number;
+            /**
+             * Rings
+             * @default 1
+             */
+            rings?: number;
+        };
+        /**
+         * ForgetFaces
+         * @description Take the name from a set of faces.
+         */
+        ForgetFaces: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "forget-faces";
+            /** Piece */
+            piece: string;
+            /** Name */
+            name: string;
+        };
+        /**
+         * GroupPieces
+         * @description Put pieces into a group of a name, or with no name take them out of theirs.
+         */
+        GroupPieces: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "group-pieces";
+            /** Pieces */
+            pieces: string[];
+            /** Group */
+            group: string | null;
         };
         /** HTTPValidationError */
         HTTPValidationError: {
@@ -617,6 +1664,144 @@ export interface components {
             words: string;
         };
         /**
+         * KeepVariant
+         * @description Keep one of an original and its variants, under the original's name; the others are deleted.
+         */
+        KeepVariant: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "keep-variant";
+            /** Piece */
+            piece: string;
+        };
+        /**
+         * LayFace
+         * @description Add a face of three or four corners: points in mm, and vertices of the piece by their index.
+         *
+         *     Without a ``piece`` it is the first face of a new one. Where no neighbour decides, it looks ``towards`` a direction.
+         */
+        LayFace: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "lay-face";
+            /** Piece */
+            piece?: string | null;
+            /**
+             * Name
+             * @default Laid sheet
+             */
+            name?: string;
+            /** Corners */
+            corners: (number | [
+                number,
+                number,
+                number
+            ])[];
+            /** Towards */
+            towards: [
+                number,
+                number,
+                number
+            ];
+        };
+        /**
+         * LockPiece
+         * @description Lock a piece against changes, or unlock it, and those of its group with it.
+         */
+        LockPiece: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "lock-piece";
+            /** Piece */
+            piece: string;
+            /** Locked */
+            locked: boolean;
+        };
+        /**
+         * Loop
+         * @description The loops through the picked; a single vertex or face takes its direction from the edge ``towards``.
+         */
+        Loop: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            rule: "loop";
+            /** Towards */
+            towards?: number | null;
+        };
+        /**
+         * MakeVariant
+         * @description Copy a piece as a numbered variant in the same place, to try another way beside the original.
+         *
+         *     A variant of a variant counts as one of the same original. The copy begins alone on the screen: the piece it was made
+         *     of is hidden, and the two can be compared.
+         */
+        MakeVariant: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "make-variant";
+            /** Piece */
+            piece: string;
+        };
+        /**
+         * MeasurePicture
+         * @description Size a picture by two points on it, in pixels from its upper left, and the true ``distance`` between them in mm.
+         *
+         *     The point midway between the two stays where it is.
+         */
+        MeasurePicture: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "measure-picture";
+            /** Reference */
+            reference: string;
+            /** Start */
+            start: [
+                number,
+                number
+            ];
+            /** End */
+            end: [
+                number,
+                number
+            ];
+            /** Distance */
+            distance: number;
+        };
+        /**
+         * Mirrored
+         * @description The picked and the same on the far side of the plane where ``axis`` is ``at`` mm.
+         */
+        Mirrored: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            rule: "far-side";
+            /**
+             * Axis
+             * @default x
+             * @enum {string}
+             */
+            axis?: "x" | "y" | "z";
+            /**
+             * At
+             * @default 0
+             */
+            at?: number;
+        };
+        /**
          * Move
          * @description Move by ``vector`` in mm.
          */
@@ -624,6 +1809,11 @@ export interface components {
             /** Piece */
             piece: string;
             picked: components["schemas"]["Picked"];
+            /**
+             * Others
+             * @default []
+             */
+            others?: string[];
             /**
              * @description discriminator enum property added by openapi-typescript
              * @enum {string}
@@ -645,12 +1835,59 @@ export interface components {
             piece: string;
             picked: components["schemas"]["Picked"];
             /**
+             * Others
+             * @default []
+             */
+            others?: string[];
+            /**
              * @description discriminator enum property added by openapi-typescript
              * @enum {string}
              */
             kind: "move-along-normal";
             /** Distance */
             distance: number;
+        };
+        /**
+         * MoveEach
+         * @description Move every vertex by ``distance`` in mm along its own normal.
+         */
+        MoveEach: {
+            /** Piece */
+            piece: string;
+            picked: components["schemas"]["Picked"];
+            /**
+             * Others
+             * @default []
+             */
+            others?: string[];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "move-each";
+            /** Distance */
+            distance: number;
+        };
+        /**
+         * NameFaces
+         * @description Keep the picked faces as a set under a name; a set of that name is replaced.
+         */
+        NameFaces: {
+            /** Piece */
+            piece: string;
+            picked: components["schemas"]["Picked"];
+            /**
+             * Others
+             * @default []
+             */
+            others?: string[];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "name-faces";
+            /** Name */
+            name: string;
         };
         /** NewDesign */
         NewDesign: {
@@ -669,17 +1906,97 @@ export interface components {
             name: string;
         };
         /**
-         * Picked
-         * @description Elements of one kind, by their index in the cage.
+         * NumberState
+         * @description In mm, degrees, per cent, or plain.
          */
-        Picked: {
+        NumberState: {
+            /** Value */
+            value: number;
+        };
+        /**
+         * OrderPiece
+         * @description Move a piece to another place (from 0) in the list.
+         */
+        OrderPiece: {
             /**
-             * Kind
+             * @description discriminator enum property added by openapi-typescript
              * @enum {string}
              */
-            kind: "vertex" | "edge" | "face";
+            kind: "order-piece";
+            /** Piece */
+            piece: string;
+            /** Place */
+            place: number;
+        };
+        /** Pick */
+        Pick: {
+            /** Rule */
+            rule: components["schemas"]["Loop"] | components["schemas"]["Ring"] | components["schemas"]["Band"] | components["schemas"]["Simple"] | components["schemas"]["FaceSet"] | components["schemas"]["Creases"] | components["schemas"]["Similar"] | components["schemas"]["Mirrored"] | components["schemas"]["Convert"];
+            picked: components["schemas"]["Picked"];
+        };
+        /**
+         * Picked
+         * @description Elements of one kind, by their index in the cage; of kind "piece" the whole piece.
+         */
+        Picked: {
+            /** Kind */
+            kind: ("vertex" | "edge" | "face") | "piece";
             /** Ids */
             ids: number[];
+        };
+        /**
+         * PictureState
+         * @description A reference picture: ``right`` and ``up`` are unit vectors in its plane, ``width`` is in mm.
+         */
+        PictureState: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "picture";
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+            /** Asset */
+            asset: string;
+            /** Pixels */
+            pixels: [
+                number,
+                number
+            ];
+            /** View */
+            view: string;
+            /** Centre */
+            centre: [
+                number,
+                number,
+                number
+            ];
+            /** Width */
+            width: number;
+            /** Degrees */
+            degrees: number;
+            /** Right */
+            right: [
+                number,
+                number,
+                number
+            ];
+            /** Up */
+            up: [
+                number,
+                number,
+                number
+            ];
+            /** Opacity */
+            opacity: number;
+            /** In Front */
+            in_front: boolean;
+            /** Visible */
+            visible: boolean;
+            /** Locked */
+            locked: boolean;
         };
         /**
          * PieceState
@@ -692,6 +2009,21 @@ export interface components {
             name: string;
             /** Visible */
             visible: boolean;
+            /** Locked */
+            locked: boolean;
+            /** Colour */
+            colour: string;
+            /** Group */
+            group: string | null;
+            /** Original */
+            original: string | null;
+            /**
+             * Face Sets
+             * @description names of face sets to their counts
+             */
+            face_sets: {
+                [key: string]: number;
+            };
             /** Vertex Count */
             vertex_count: number;
             /** Edge Count */
@@ -710,6 +2042,75 @@ export interface components {
             digest: string;
         };
         /**
+         * PlaceComponent
+         * @description Move a component by a vector, or turn it by ``degrees`` about an ``axis`` through its own origin.
+         */
+        PlaceComponent: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "place-component";
+            /** Reference */
+            reference: string;
+            /**
+             * Vector
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            vector?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Axis
+             * @default [
+             *       0,
+             *       0,
+             *       1
+             *     ]
+             */
+            axis?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Degrees
+             * @default 0
+             */
+            degrees?: number;
+        };
+        /**
+         * PlacePicture
+         * @description Give a picture another middle, width, turn within its plane, or view; what is left out stays.
+         */
+        PlacePicture: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "place-picture";
+            /** Reference */
+            reference: string;
+            /** Centre */
+            centre?: [
+                number,
+                number,
+                number
+            ] | null;
+            /** Width */
+            width?: number | null;
+            /** Degrees */
+            degrees?: number | null;
+            /** View */
+            view?: ("front" | "back" | "right" | "left" | "top" | "bottom") | null;
+        };
+        /**
          * PreviewState
          * @description What a command would lead to.
          */
@@ -718,6 +2119,8 @@ export interface components {
             title: string;
             /** Pieces */
             pieces: components["schemas"]["PieceState"][];
+            /** References */
+            references: (components["schemas"]["PictureState"] | components["schemas"]["ComponentState"])[];
             selected: components["schemas"]["SelectedState"] | null;
         };
         /**
@@ -735,13 +2138,37 @@ export interface components {
             /** Name */
             name: string;
         };
-        /** SelectedState */
-        SelectedState: {
+        /**
+         * Ring
+         * @description The rings through the picked.
+         */
+        Ring: {
             /**
-             * Kind
+             * @description discriminator enum property added by openapi-typescript
              * @enum {string}
              */
-            kind: "vertex" | "edge" | "face";
+            rule: "ring";
+            /** Towards */
+            towards?: number | null;
+        };
+        /** RoundedOutline */
+        RoundedOutline: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            shape: "rounded-rectangle";
+            /** Width */
+            width: number;
+            /** Height */
+            height: number;
+            /** Radius */
+            radius: number;
+        };
+        /** SelectedState */
+        SelectedState: {
+            /** Kind */
+            kind: ("vertex" | "edge" | "face") | "piece";
             /** Ids */
             ids: number[];
             /** Piece */
@@ -755,6 +2182,11 @@ export interface components {
             /** Piece */
             piece: string;
             picked: components["schemas"]["Picked"];
+            /**
+             * Others
+             * @default []
+             */
+            others?: string[];
             /**
              * @description discriminator enum property added by openapi-typescript
              * @enum {string}
@@ -772,6 +2204,11 @@ export interface components {
             piece: string;
             picked: components["schemas"]["Picked"];
             /**
+             * Others
+             * @default []
+             */
+            others?: string[];
+            /**
              * @description discriminator enum property added by openapi-typescript
              * @enum {string}
              */
@@ -781,7 +2218,7 @@ export interface components {
         };
         /**
          * ShowPiece
-         * @description Show or hide a piece.
+         * @description Show or hide a piece, and those of its group with it.
          */
         ShowPiece: {
             /**
@@ -795,13 +2232,52 @@ export interface components {
             visible: boolean;
         };
         /**
+         * Similar
+         * @description What is like the picked: in ``valence``, ``sharpness``, or ``normal`` within some ``degrees``.
+         */
+        Similar: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            rule: "similar";
+            /**
+             * By
+             * @enum {string}
+             */
+            by: "valence" | "sharpness" | "normal";
+            /**
+             * Degrees
+             * @default 15
+             */
+            degrees?: number;
+        };
+        /**
+         * Simple
+         * @description Grow, shrink, invert, all, none, or the border.
+         */
+        Simple: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            rule: "all" | "border" | "grow" | "invert" | "none" | "shrink";
+        };
+        /**
          * SizeBy
-         * @description Multiply the extent in x, y and z by ``factors`` about ``pivot`` (default the middle of the selection).
+         * @description Multiply the extent by ``factors`` about ``pivot`` (default the middle of the selection).
+         *
+         *     The factors go along x, y and z, or along the three unit vectors of ``frame``.
          */
         SizeBy: {
             /** Piece */
             piece: string;
             picked: components["schemas"]["Picked"];
+            /**
+             * Others
+             * @default []
+             */
+            others?: string[];
             /**
              * @description discriminator enum property added by openapi-typescript
              * @enum {string}
@@ -818,6 +2294,24 @@ export interface components {
                 number,
                 number,
                 number
+            ] | null;
+            /** Frame */
+            frame?: [
+                [
+                    number,
+                    number,
+                    number
+                ],
+                [
+                    number,
+                    number,
+                    number
+                ],
+                [
+                    number,
+                    number,
+                    number
+                ]
             ] | null;
         };
         /** StepAt */
@@ -876,6 +2370,11 @@ export interface components {
             /** Piece */
             piece: string;
             picked: components["schemas"]["Picked"];
+            /**
+             * Others
+             * @default []
+             */
+            others?: string[];
             /**
              * @description discriminator enum property added by openapi-typescript
              * @enum {string}
@@ -1031,7 +2530,7 @@ export interface operations {
             };
         };
     };
-    rename_design_api_designs__design_id__patch: {
+    change_design_api_designs__design_id__patch: {
         parameters: {
             query?: never;
             header?: never;
@@ -1042,7 +2541,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["NewName"];
+                "application/json": components["schemas"]["DesignChange"];
             };
         };
         responses: {
@@ -1305,6 +2804,138 @@ export interface operations {
             };
         };
     };
+    add_picture_api_designs__design_id__pictures_post: {
+        parameters: {
+            query: {
+                revision: number;
+                /** @description the file's name, with its ending */
+                name: string;
+                view?: "front" | "back" | "right" | "left" | "top" | "bottom";
+                width?: number;
+            };
+            header?: never;
+            path: {
+                design_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DesignState"];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    add_component_api_designs__design_id__components_post: {
+        parameters: {
+            query: {
+                revision: number;
+                /** @description the file's name, with its ending */
+                name: string;
+                unit?: ("mm" | "cm" | "m" | "in") | null;
+                clearance?: number;
+            };
+            header?: never;
+            path: {
+                design_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DesignState"];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    get_picture_api_assets__digest__picture_png_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                digest: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    get_mesh_api_assets__digest__mesh_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                digest: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
     get_cage_api_designs__design_id__pieces__piece_id__cage_get: {
         parameters: {
             query?: never;
@@ -1358,6 +2989,75 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SurfaceArrays"];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    number_api_number_get: {
+        parameters: {
+            query: {
+                text: string;
+                asked?: "length" | "angle" | "share" | "number";
+                unit?: "mm" | "cm" | "in";
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NumberState"];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    pick_api_designs__design_id__pieces__piece_id__pick_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                design_id: string;
+                piece_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Pick"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Picked"];
                 };
             };
             /** @description Validation Error */

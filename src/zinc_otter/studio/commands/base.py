@@ -4,12 +4,14 @@ from __future__ import annotations
 
 from abc import ABC, abstractmethod
 from dataclasses import dataclass, replace
-from typing import Annotated
+from typing import Annotated, Literal
 
 from pydantic import BaseModel, ConfigDict, Field
 
 from zinc_otter.core.cage import Edit, Kind, Selection
 from zinc_otter.core.cage.cage import LARGEST_LENGTH, Cage
+from zinc_otter.core.cage.picking import everything
+from zinc_otter.core.errors import BadSelectionError
 from zinc_otter.studio.design import Design
 
 Length = Annotated[float, Field(ge=-LARGEST_LENGTH, le=LARGEST_LENGTH, allow_inf_nan=False)]
@@ -21,14 +23,16 @@ PieceId = Annotated[str, Field(min_length=1, max_length=20)]
 
 
 class Picked(BaseModel):
-    """Elements of one kind, by their index in the cage."""
+    """Elements of one kind, by their index in the cage; of kind "piece" the whole piece."""
 
     model_config = ConfigDict(extra="forbid", frozen=True)
-    kind: Kind
+    kind: Kind | Literal["piece"]
     ids: Annotated[list[Annotated[int, Field(ge=0, lt=2**31)]], Field(max_length=200_000)]
 
-    @property
-    def selection(self) -> Selection:
+    def on(self, cage: Cage) -> Selection:
+        """The selection on a cage: for a whole piece all of its faces."""
+        if self.kind == "piece":
+            return everything(cage.topology, "face")
         return Selection.of(self.kind, self.ids)
 
 
@@ -39,6 +43,8 @@ class Outcome:
     design: Design
     piece_id: str | None = None
     selected: Selection | None = None
+    whole: bool = False
+    """Whether the whole piece is selected, rather than elements of it."""
 
 
 class Command(BaseModel, ABC):
@@ -70,20 +76,30 @@ class NewPiece(Command, ABC):
 
 
 class OnSelection(Command, ABC):
-    """A command that edits what is picked on one piece."""
+    """A command that edits what is picked on one piece; whole pieces can be given several, for the same edit."""
 
     piece: PieceId
     picked: Picked
+    others: Annotated[tuple[PieceId, ...], Field(max_length=200)] = ()
 
     @abstractmethod
-    def edit(self, cage: Cage) -> Edit:
+    def edit(self, cage: Cage, selection: Selection) -> Edit:
         """The edit itself."""
 
     def apply(self, design: Design) -> Outcome:
-        piece = design.piece(self.piece)
-        done = self.edit(piece.cage)
-        return Outcome(design.with_piece(replace(piece, cage=done.cage)), piece.id, done.selected)
+        if self.others and self.picked.kind != "piece":
+            raise BadSelectionError("Several pieces can be edited at once only as wholes.")
+        selected = None
+        for piece_id in (self.piece, *self.others):
+            piece = design.free_piece(piece_id)
+            done = self.edit(piece.cage, self.picked.on(piece.cage))
+            design = design.with_piece(replace(piece, cage=done.cage))
+            selected = selected or done.selected
+        return Outcome(design, self.piece, selected, self.picked.kind == "piece")
 
     def what(self, design: Design) -> str:
-        """For example ``2 faces of Grip``."""
-        return f"{self.picked.selection.words()} of {design.piece(self.piece).name}"
+        """For example ``2 faces of Grip``, or ``Grip`` for the whole."""
+        names = ", ".join(design.piece(piece_id).name for piece_id in (self.piece, *self.others))
+        if self.picked.kind == "piece":
+            return names
+        return f"{self.picked.on(design.piece(self.piece).cage).words()} of {names}"

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from typing import Literal
 
-from zinc_otter.core.cage import Cage, Edit
+from zinc_otter.core.cage import Cage, Edit, Selection
 from zinc_otter.core.cage.creasing import set_corner
 from zinc_otter.studio.commands.base import OnSelection
 from zinc_otter.studio.commands.crease import Sharpness
@@ -18,8 +18,8 @@ class SetCorner(OnSelection):
     kind: Literal["corner"] = "corner"
     sharpness: Sharpness
 
-    def edit(self, cage: Cage) -> Edit:
-        return set_corner(cage, self.picked.selection, self.sharpness)
+    def edit(self, cage: Cage, selection: Selection) -> Edit:
+        return set_corner(cage, selection, self.sharpness)
 
     def title(self, design: Design) -> str:
         return f"Set corners at {self.what(design)}, sharpness {number(self.sharpness)}"

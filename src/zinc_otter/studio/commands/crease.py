@@ -6,7 +6,7 @@ from typing import Annotated, Literal
 
 from pydantic import Field
 
-from zinc_otter.core.cage import HARD, Cage, Edit
+from zinc_otter.core.cage import HARD, Cage, Edit, Selection
 from zinc_otter.core.cage.creasing import set_crease
 from zinc_otter.studio.commands.base import OnSelection
 from zinc_otter.studio.design import Design
@@ -21,8 +21,8 @@ class SetCrease(OnSelection):
     kind: Literal["crease"] = "crease"
     sharpness: Sharpness
 
-    def edit(self, cage: Cage) -> Edit:
-        return set_crease(cage, self.picked.selection, self.sharpness)
+    def edit(self, cage: Cage, selection: Selection) -> Edit:
+        return set_crease(cage, selection, self.sharpness)
 
     def title(self, design: Design) -> str:
         if self.sharpness == 0:

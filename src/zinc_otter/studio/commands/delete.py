@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from typing import Literal
 
-from zinc_otter.core.cage import Cage, Edit
+from zinc_otter.core.cage import Cage, Edit, Selection
 from zinc_otter.core.cage.delete import delete_elements
 from zinc_otter.studio.commands.base import OnSelection
 from zinc_otter.studio.design import Design
@@ -15,8 +15,8 @@ class Delete(OnSelection):
 
     kind: Literal["delete"] = "delete"
 
-    def edit(self, cage: Cage) -> Edit:
-        return delete_elements(cage, self.picked.selection)
+    def edit(self, cage: Cage, selection: Selection) -> Edit:
+        return delete_elements(cage, selection)
 
     def title(self, design: Design) -> str:
         return f"Deleted {self.what(design)}"

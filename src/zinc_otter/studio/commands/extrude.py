@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from typing import Literal
 
-from zinc_otter.core.cage import Cage, Edit
+from zinc_otter.core.cage import Cage, Edit, Selection
 from zinc_otter.core.cage.extrude import extrude_faces
 from zinc_otter.studio.commands.base import Length, OnSelection
 from zinc_otter.studio.design import Design
@@ -17,8 +17,8 @@ class Extrude(OnSelection):
     kind: Literal["extrude"] = "extrude"
     distance: Length
 
-    def edit(self, cage: Cage) -> Edit:
-        return extrude_faces(cage, self.picked.selection, self.distance)
+    def edit(self, cage: Cage, selection: Selection) -> Edit:
+        return extrude_faces(cage, selection, self.distance)
 
     def title(self, design: Design) -> str:
         return f"Extruded {self.what(design)} by {millimetres(self.distance)}"

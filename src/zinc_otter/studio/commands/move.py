@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from typing import Literal
 
-from zinc_otter.core.cage import Cage, Edit
+from zinc_otter.core.cage import Cage, Edit, Selection
 from zinc_otter.core.cage.placing import move
 from zinc_otter.studio.commands.base import OnSelection, Vector
 from zinc_otter.studio.design import Design
@@ -17,8 +17,8 @@ class Move(OnSelection):
     kind: Literal["move"] = "move"
     vector: Vector
 
-    def edit(self, cage: Cage) -> Edit:
-        return move(cage, self.picked.selection, self.vector)
+    def edit(self, cage: Cage, selection: Selection) -> Edit:
+        return move(cage, selection, self.vector)
 
     def title(self, design: Design) -> str:
         along = [(axis, amount) for axis, amount in zip("xyz", self.vector, strict=True) if abs(amount) >= 0.005]

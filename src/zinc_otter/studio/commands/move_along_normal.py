@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from typing import Literal
 
-from zinc_otter.core.cage import Cage, Edit
+from zinc_otter.core.cage import Cage, Edit, Selection
 from zinc_otter.core.cage.placing import move_along_normal
 from zinc_otter.studio.commands.base import Length, OnSelection
 from zinc_otter.studio.design import Design
@@ -17,8 +17,8 @@ class MoveAlongNormal(OnSelection):
     kind: Literal["move-along-normal"] = "move-along-normal"
     distance: Length
 
-    def edit(self, cage: Cage) -> Edit:
-        return move_along_normal(cage, self.picked.selection, self.distance)
+    def edit(self, cage: Cage, selection: Selection) -> Edit:
+        return move_along_normal(cage, selection, self.distance)
 
     def title(self, design: Design) -> str:
         verb = "Pulled" if self.distance >= 0 else "Pushed"

@@ -6,9 +6,9 @@ from typing import Annotated, Literal
 
 from pydantic import Field
 
-from zinc_otter.core.cage import Cage, Edit
+from zinc_otter.core.cage import Cage, Edit, Selection
 from zinc_otter.core.cage.placing import size
-from zinc_otter.studio.commands.base import OnSelection, Vector
+from zinc_otter.studio.commands.base import Direction, OnSelection, Vector
 from zinc_otter.studio.design import Design
 from zinc_otter.studio.words import number
 
@@ -16,14 +16,18 @@ Factor = Annotated[float, Field(ge=0, le=1000, allow_inf_nan=False)]
 
 
 class SizeBy(OnSelection):
-    """Multiply the extent in x, y and z by ``factors`` about ``pivot`` (default the middle of the selection)."""
+    """Multiply the extent by ``factors`` about ``pivot`` (default the middle of the selection).
+
+    The factors go along x, y and z, or along the three unit vectors of ``frame``.
+    """
 
     kind: Literal["size"] = "size"
     factors: tuple[Factor, Factor, Factor]
     pivot: Vector | None = None
+    frame: tuple[Direction, Direction, Direction] | None = None
 
-    def edit(self, cage: Cage) -> Edit:
-        return size(cage, self.picked.selection, self.factors, self.pivot)
+    def edit(self, cage: Cage, selection: Selection) -> Edit:
+        return size(cage, selection, self.factors, self.pivot, self.frame)
 
     def title(self, design: Design) -> str:
         x, y, z = self.factors

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from typing import Literal
 
-from zinc_otter.core.cage import Cage, Edit
+from zinc_otter.core.cage import Cage, Edit, Selection
 from zinc_otter.core.cage.placing import turn
 from zinc_otter.studio.commands.base import Direction, Number, OnSelection, Vector
 from zinc_otter.studio.design import Design
@@ -19,8 +19,8 @@ class Turn(OnSelection):
     degrees: Number
     pivot: Vector | None = None
 
-    def edit(self, cage: Cage) -> Edit:
-        return turn(cage, self.picked.selection, self.axis, self.degrees, self.pivot)
+    def edit(self, cage: Cage, selection: Selection) -> Edit:
+        return turn(cage, selection, self.axis, self.degrees, self.pivot)
 
     def title(self, design: Design) -> str:
         along = [name for name, amount in zip("xyz", self.axis, strict=True) if amount]

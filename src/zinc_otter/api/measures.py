@@ -1,0 +1,43 @@
+"""Numbers as people write them, and picking by rules."""
+
+from __future__ import annotations
+
+from typing import Annotated, Any
+
+from fastapi import APIRouter, Query
+from pydantic import BaseModel, ConfigDict
+
+from zinc_otter.api.designs import AtHand
+from zinc_otter.core.units import LONGEST, Asked, read_number
+from zinc_otter.studio.commands import Picked
+from zinc_otter.studio.picks import AnyRule
+from zinc_otter.studio.shelf import Unit
+
+router = APIRouter(prefix="/api", tags=["measures"])
+
+
+class NumberState(BaseModel):
+    """In mm, degrees, per cent, or plain."""
+
+    value: float
+
+
+class Pick(BaseModel):
+    model_config = ConfigDict(extra="forbid")
+    rule: AnyRule
+    picked: Picked
+
+
+@router.get("/number")
+def number(text: Annotated[str, Query(max_length=4 * LONGEST)], asked: Asked = "length", unit: Unit = "mm") -> NumberState:
+    """The value of an expression with units, such as ``3/8 in``; a bare length is taken in ``unit``."""
+    return NumberState(value=read_number(text, asked, unit))
+
+
+@router.post("/designs/{design_id}/pieces/{piece_id}/pick", tags=["geometry"])
+def pick(design_id: str, piece_id: str, given: Pick, room: AtHand) -> Picked:
+    """What a rule picks on a piece, given what is picked."""
+    cage = room.studio.saved(design_id).design.piece(piece_id).cage
+    found = given.rule.found(cage, given.picked.on(cage))
+    ids: list[Any] = found.ids.tolist()
+    return Picked(kind=found.kind, ids=ids)

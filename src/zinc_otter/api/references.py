@@ -1,0 +1,119 @@
+"""References: pictures and components come in as files, and their contents are handed to the viewport."""
+
+from __future__ import annotations
+
+import io
+import secrets
+from pathlib import PurePosixPath, PureWindowsPath
+from typing import Annotated, Literal
+
+import numpy as np
+from fastapi import APIRouter, Query, Request, Response
+from fastapi.concurrency import run_in_threadpool
+
+from zinc_otter.api.designs import AtHand
+from zinc_otter.api.packing import pack
+from zinc_otter.api.schemas import DesignState
+from zinc_otter.core.errors import FileFormatError
+from zinc_otter.jobs.component_work import ComponentFile, read_component
+from zinc_otter.studio.commands.components import AddComponent
+from zinc_otter.studio.commands.pictures import AddPicture, FlatView
+from zinc_otter.studio.picture_files import read_picture
+
+router = APIRouter(prefix="/api", tags=["references"])
+FileName = Annotated[str, Query(min_length=1, max_length=300, description="the file's name, with its ending")]
+
+
+@router.post("/designs/{design_id}/pictures")
+async def add_picture(
+    design_id: str,
+    request: Request,
+    room: AtHand,
+    revision: int,
+    name: FileName,
+    view: FlatView = "front",
+    width: Annotated[float, Query(gt=0, le=1e6)] = 100.0,
+) -> DesignState:
+    """Lay a PNG, JPEG or WebP file (the body) on the plane of a flat view, as one step."""
+    title, extension = name_of(name)
+    data = await request.body()
+
+    def work() -> DesignState:
+        room.studio.saved(design_id)
+        picture = read_picture(data, extension)
+        asset = room.store.put_asset("picture", picture.png, {"pixels": list(picture.pixels)})
+        command = AddPicture(name=title, asset=asset.hash, pixels=picture.pixels, view=view, width=width)
+        return DesignState.of(room.told(room.studio.commit(design_id, revision, command)))
+
+    return await run_in_threadpool(work)
+
+
+@router.post("/designs/{design_id}/components")
+async def add_component(
+    design_id: str,
+    request: Request,
+    room: AtHand,
+    revision: int,
+    name: FileName,
+    unit: Literal["mm", "cm", "m", "in"] | None = None,
+    clearance: Annotated[float, Query(ge=0, le=1e6)] = 0.0,
+) -> DesignState:
+    """Put down an STL, OBJ, PLY, GLB or 3MF file (the body) as a component to build around, as one step."""
+    title, extension = name_of(name)
+    data = await request.body()
+
+    def work() -> DesignState:
+        room.studio.saved(design_id)
+        path = room.folder / "incoming" / secrets.token_hex(8)
+        path.parent.mkdir(exist_ok=True)
+        try:
+            path.write_bytes(data)
+            made = room.intake.call("Reading the component", read_component, path, extension, unit)
+        finally:
+            path.unlink(missing_ok=True)
+        assert isinstance(made, ComponentFile)
+        asset = room.store.put_asset("mesh", made.data, made.facts)
+        x, y, z = made.facts["size"]
+        command = AddComponent(
+            name=title, asset=asset.hash, triangles=made.facts["triangles"], size=(x, y, z), clearance=clearance
+        )
+        return DesignState.of(room.told(room.studio.commit(design_id, revision, command)))
+
+    return await run_in_threadpool(work)
+
+
+@router.get("/assets/{digest}/picture.png", response_class=Response)
+def get_picture(digest: str, room: AtHand) -> Response:
+    """The contents of a reference picture. They never change, so they may be kept for ever."""
+    asset = room.store.asset(digest)
+    if asset.kind != "picture":
+        raise FileFormatError("This asset is no picture.")
+    return Response(asset.data, media_type="image/png", headers=_FOR_EVER)
+
+
+@router.get("/assets/{digest}/mesh", response_class=Response)
+def get_mesh(digest: str, room: AtHand) -> Response:
+    """The contents of a component as MessagePack: ``positions`` in mm (float32) and ``triangles`` (int32)."""
+    asset = room.store.asset(digest)
+    if asset.kind != "mesh":
+        raise FileFormatError("This asset is no mesh.")
+    with np.load(io.BytesIO(asset.data), allow_pickle=False) as arrays:
+        positions, triangles = arrays["vertices"].astype(np.float32), arrays["triangles"].astype(np.int32)
+    packed = pack({"positions": positions, "triangles": triangles, "notes": asset.facts["notes"]})
+    return Response(packed, media_type="application/msgpack", headers=_FOR_EVER)
+
+
+_FOR_EVER = {"Cache-Control": "private, max-age=31536000, immutable"}
+
+
+def name_of(file_name: str) -> tuple[str, str]:
+    """The name that a reference takes from its file, and the file's ending in small letters; folders are cut off.
+
+    Raises FileFormatError for a name without an ending.
+    """
+    last = PurePosixPath(PureWindowsPath(file_name).name).name
+    stem, dot, extension = last.rpartition(".")
+    if not dot or not extension:
+        raise FileFormatError("The file's name has no ending, so that its format is not known.")
+    shown = "".join(c for c in stem if c.isprintable()).strip(" .")
+    return shown[:80] or "Reference", extension.lower()

@@ -1,0 +1,39 @@
+"""Put down a cone or a truncated cone."""
+
+from __future__ import annotations
+
+from typing import Annotated, Literal
+
+from pydantic import Field
+
+from zinc_otter.core.cage import Cage
+from zinc_otter.core.primitives.sized import sized_cone
+from zinc_otter.core.primitives.turned import Caps
+from zinc_otter.studio.commands.base import Length
+from zinc_otter.studio.commands.forms import Count, Form, Share, Sharpness, Size
+from zinc_otter.studio.design import Design
+from zinc_otter.studio.words import extent, number
+
+
+class AddCone(Form):
+    """A truncated cone, or with a ``top`` of 0 a cone with a tip, which is a corner as sharp as ``tip``."""
+
+    kind: Literal["add-cone"] = "add-cone"
+    name: str = Field("Cone", min_length=1, max_length=80)
+    bottom: Size
+    top: Annotated[Length, Field(ge=0)] = 0.0
+    height: Size
+    counts: tuple[Count, Count]
+    caps: Caps = "both"
+    inset: Share = 0.3
+    rim: Sharpness = 0.0
+    tip: Sharpness = 0.0
+
+    def form(self) -> Cage:
+        sizes = (self.bottom, self.top, self.height)
+        return sized_cone(sizes, self.counts, self.caps, self.inset, self.rim, self.tip, self.size_of)
+
+    def title(self, design: Design) -> str:
+        if self.top == 0:
+            return f"Put down a cone, ⌀ {extent([self.bottom, self.height])}"
+        return f"Put down a truncated cone, ⌀ {number(self.bottom)} to {number(self.top)}, {number(self.height)} mm high"

@@ -1,0 +1,33 @@
+"""Put down a cylinder."""
+
+from __future__ import annotations
+
+from typing import Literal
+
+from pydantic import Field
+
+from zinc_otter.core.cage import Cage
+from zinc_otter.core.primitives.sized import sized_cylinder
+from zinc_otter.core.primitives.turned import Caps
+from zinc_otter.studio.commands.forms import Count, Form, Share, Sharpness, Size
+from zinc_otter.studio.design import Design
+from zinc_otter.studio.words import extent
+
+
+class AddCylinder(Form):
+    """A cylinder of ``counts`` faces around and along; its caps are quads within a ring, its rims as sharp as ``rim``."""
+
+    kind: Literal["add-cylinder"] = "add-cylinder"
+    name: str = Field("Cylinder", min_length=1, max_length=80)
+    diameter: Size
+    height: Size
+    counts: tuple[Count, Count]
+    caps: Caps = "both"
+    inset: Share = 0.3
+    rim: Sharpness = 0.0
+
+    def form(self) -> Cage:
+        return sized_cylinder((self.diameter, self.height), self.counts, self.caps, self.inset, self.rim, self.size_of)
+
+    def title(self, design: Design) -> str:
+        return f"Put down a cylinder, ⌀ {extent([self.diameter, self.height])}"

@@ -1,0 +1,63 @@
+"""Put down a tube, a torus or a capsule."""
+
+from __future__ import annotations
+
+from typing import Literal
+
+from pydantic import Field
+
+from zinc_otter.core.cage import Cage
+from zinc_otter.core.primitives.sized import sized_capsule, sized_torus, sized_tube
+from zinc_otter.studio.commands.forms import Count, Form, Sharpness, Size
+from zinc_otter.studio.design import Design
+from zinc_otter.studio.words import extent, number
+
+
+class AddTube(Form):
+    """A closed tube of ``counts`` faces around, along, and across its rims, which are as sharp as ``rim``."""
+
+    kind: Literal["add-tube"] = "add-tube"
+    name: str = Field("Tube", min_length=1, max_length=80)
+    outer: Size
+    inner: Size
+    height: Size
+    counts: tuple[Count, Count, Count]
+    rim: Sharpness = 0.0
+
+    def form(self) -> Cage:
+        return sized_tube((self.outer, self.inner, self.height), self.counts, self.rim, self.size_of)
+
+    def title(self, design: Design) -> str:
+        return f"Put down a tube, ⌀ {number(self.outer)} outside, {number(self.inner)} inside, {number(self.height)} mm high"
+
+
+class AddTorus(Form):
+    """A torus: ``ring`` is the diameter of its centre line, ``section`` that of its section."""
+
+    kind: Literal["add-torus"] = "add-torus"
+    name: str = Field("Torus", min_length=1, max_length=80)
+    ring: Size
+    section: Size
+    counts: tuple[Count, Count]
+
+    def form(self) -> Cage:
+        return sized_torus((self.ring, self.section), self.counts, self.size_of)
+
+    def title(self, design: Design) -> str:
+        return f"Put down a torus, ⌀ {number(self.ring)} with a section of ⌀ {number(self.section)} mm"
+
+
+class AddCapsule(Form):
+    """A capsule of a whole ``length``: ``counts`` are the faces across an end, and along the straight part."""
+
+    kind: Literal["add-capsule"] = "add-capsule"
+    name: str = Field("Capsule", min_length=1, max_length=80)
+    diameter: Size
+    length: Size
+    counts: tuple[Count, Count]
+
+    def form(self) -> Cage:
+        return sized_capsule((self.diameter, self.length), self.counts, self.size_of)
+
+    def title(self, design: Design) -> str:
+        return f"Put down a capsule, ⌀ {extent([self.diameter, self.length])}"

@@ -1,0 +1,64 @@
+"""Reference components: put a mesh down as something to build around, and place it."""
+
+from __future__ import annotations
+
+from dataclasses import replace
+from typing import Annotated, Literal
+
+import numpy as np
+from pydantic import Field
+from scipy.spatial.transform import Rotation
+
+from zinc_otter.core.errors import BadNumberError, BadSelectionError
+from zinc_otter.studio.commands.base import Command, Direction, Length, Name, Number, Outcome, PieceId, Vector
+from zinc_otter.studio.commands.pictures import AssetHash
+from zinc_otter.studio.design import Design
+from zinc_otter.studio.references import Component
+
+Clearance = Annotated[Length, Field(ge=0)]
+
+
+class AddComponent(Command):
+    """Put down a mesh that was uploaded; its asset is in mm. It is locked, so that it is not dragged by chance."""
+
+    kind: Literal["add-component"] = "add-component"
+    name: Name
+    asset: AssetHash
+    triangles: Annotated[int, Field(ge=1)]
+    size: tuple[Length, Length, Length]
+    centre: Vector = (0.0, 0.0, 0.0)
+    clearance: Clearance = 0.0
+
+    def apply(self, design: Design) -> Outcome:
+        made = Component("", self.name, self.asset, self.triangles, self.size, centre=self.centre, clearance=self.clearance)
+        return Outcome(design.with_new_reference(made)[0])
+
+    def title(self, design: Design) -> str:
+        return f"Put down the component {self.name}"
+
+
+class PlaceComponent(Command):
+    """Move a component by a vector, or turn it by ``degrees`` about an ``axis`` through its own origin."""
+
+    kind: Literal["place-component"] = "place-component"
+    reference: PieceId
+    vector: Vector = (0.0, 0.0, 0.0)
+    axis: Direction = (0.0, 0.0, 1.0)
+    degrees: Number = 0.0
+
+    def apply(self, design: Design) -> Outcome:
+        component = design.free_reference(self.reference)
+        if not isinstance(component, Component):
+            raise BadSelectionError(f"{component.name} is no component.")
+        length = float(np.linalg.norm(self.axis))
+        if length < 1e-12:
+            raise BadNumberError("The axis to turn about has no length.")
+        spin = Rotation.from_rotvec(np.asarray(self.axis) / length * np.radians(self.degrees))
+        a, b, c = (tuple(row) for row in (spin.as_matrix() @ np.asarray(component.rotation)).tolist())
+        x, y, z = np.add(component.centre, self.vector).tolist()
+        return Outcome(design.with_reference(replace(component, rotation=(a, b, c), centre=(x, y, z))))
+
+    def title(self, design: Design) -> str:
+        return f"Placed {design.reference(self.reference).name}"
+
+

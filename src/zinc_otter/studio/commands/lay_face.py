@@ -1,0 +1,44 @@
+"""Lay a face corner by corner."""
+
+from __future__ import annotations
+
+from dataclasses import replace
+from typing import Annotated, Literal
+
+from pydantic import Field
+
+from zinc_otter.core.cage import Selection
+from zinc_otter.core.cage.laying import first_face, lay_face
+from zinc_otter.core.errors import BadSelectionError
+from zinc_otter.studio.commands.base import Command, Direction, Outcome, PieceId, Vector
+from zinc_otter.studio.design import Design
+
+Corner = Annotated[int, Field(ge=0, lt=2**31)] | Vector
+
+
+class LayFace(Command):
+    """Add a face of three or four corners: points in mm, and vertices of the piece by their index.
+
+    Without a ``piece`` it is the first face of a new one. Where no neighbour decides, it looks ``towards`` a direction.
+    """
+
+    kind: Literal["lay-face"] = "lay-face"
+    piece: PieceId | None = None
+    name: str = Field("Laid sheet", min_length=1, max_length=80)
+    corners: Annotated[tuple[Corner, ...], Field(min_length=3, max_length=4)]
+    towards: Direction
+
+    def apply(self, design: Design) -> Outcome:
+        if self.piece is None:
+            points = [corner for corner in self.corners if not isinstance(corner, int)]
+            if len(points) < len(self.corners):
+                raise BadSelectionError("The first face of a new piece is laid of new points only.")
+            changed, new = design.with_new_piece(self.name, first_face(points, self.towards))
+            return Outcome(changed, new.id, Selection.of("face", [0]))
+        piece = design.free_piece(self.piece)
+        done = lay_face(piece.cage, self.corners, self.towards)
+        return Outcome(design.with_piece(replace(piece, cage=done.cage)), piece.id, done.selected)
+
+    def title(self, design: Design) -> str:
+        word = "quad" if len(self.corners) == 4 else "triangle"
+        return f"Laid a {word}" + (f" on {design.piece(self.piece).name}" if self.piece else "")
