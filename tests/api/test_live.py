@@ -31,12 +31,14 @@ class Talk:
         return unpacked(self.socket.receive_bytes())
 
 
-class Live(ServiceCase):
+class TalkCase(ServiceCase):
     @contextmanager
     def talk(self, state: dict[str, Any]) -> Iterator[Talk]:
         with self.client.websocket_connect(f"ws://127.0.0.1/api/designs/{state['id']}/live") as socket:
             yield Talk(socket)
 
+
+class Live(TalkCase):
     def test_it_begins_with_the_design_and_its_arrays(self) -> None:
         state = self.begun(BOX)
         with self.talk(state) as talk:

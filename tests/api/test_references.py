@@ -182,7 +182,8 @@ class Measures(ServiceCase):
         self.assertEqual(picked({"rule": "convert", "to": "vertex"}, "face", 0).json()["kind"], "vertex")
         self.assertIn("two picked", self.problem(picked({"rule": "band"}, "face", 0), 422, "bad-selection"))
         self.problem(picked({"rule": "spiral"}, "face", 0), 422, "invalid")
-        state = self.give(state, {"kind": "name-faces", "piece": "p1", "picked": {"kind": "face", "ids": [3, 4]}, "name": "Lip"})
+        lip = {"kind": "face", "ids": [3, 4]}
+        state = self.give(state, {"kind": "name-faces", "piece": "p1", "picked": lip, "name": "Lip"})
         self.assertEqual(state["pieces"][0]["face_sets"], {"Lip": 2})
         self.assertEqual(picked({"rule": "face-set", "name": "Lip"}, "edge").json(), {"kind": "face", "ids": [3, 4]})
         state = self.give(state, {"kind": "forget-faces", "piece": "p1", "name": "Lip"})

@@ -26,6 +26,7 @@ def outcome(design: Design, command: dict[str, Any]) -> Outcome:
 
 
 BOX = {"kind": "add-box", "size": [40, 20, 10], "counts": [2, 2, 1]}
+# fmt: off
 FORMS: list[dict[str, Any]] = [
     {"kind": "add-cylinder", "diameter": 20, "height": 30, "counts": [8, 3], "rim": 2},
     {"kind": "add-cone", "bottom": 20, "height": 30, "counts": [8, 2]},
@@ -37,8 +38,10 @@ FORMS: list[dict[str, Any]] = [
     {"kind": "add-capsule", "diameter": 10, "length": 30, "counts": [2, 2]},
     {"kind": "fill-outline", "outline": {"shape": "circle", "diameter": 30}, "around": 12},
     {"kind": "fill-outline", "outline": {"shape": "ellipse", "width": 30, "height": 20}, "around": 12},
-    {"kind": "fill-outline", "outline": {"shape": "rounded-rectangle", "width": 30, "height": 20, "radius": 5}, "around": 16},
+    {"kind": "fill-outline", "around": 16,
+     "outline": {"shape": "rounded-rectangle", "width": 30, "height": 20, "radius": 5}},
 ]
+# fmt: on
 
 
 class Forms(unittest.TestCase):
@@ -204,7 +207,8 @@ class References(unittest.TestCase):
 
     def test_components_turn_about_their_own_origin(self) -> None:
         free = after(self.design, {"kind": "change-reference", "reference": "r2", "locked": False})
-        turned = after(free, {"kind": "place-component", "reference": "r2", "axis": [0, 0, 2], "degrees": 90, "vector": [5, 0, 0]})
+        place = {"kind": "place-component", "reference": "r2", "axis": [0, 0, 2], "degrees": 90, "vector": [5, 0, 0]}
+        turned = after(free, place)
         component = turned.reference("r2")
         placed = component.placed(np.array([[1.0, 0, 0]]))  # type: ignore[union-attr]
         np.testing.assert_allclose(placed, [[5, 1, 0]], atol=1e-12)

@@ -1,6 +1,7 @@
 """The live channel: one websocket for each viewer of a design.
 
-The viewer sends ``{do: "preview" | "commit" | "cancel", seq, revision, command}``, the latest preview wins. It is sent
+The viewer sends ``{do: "preview" | "commit" | "cancel", seq, revision, command}``, the latest preview wins; and
+``{do: "look", seq, level}`` to be shown the pieces at another level of smoothness, 1 to 4 or null. It is sent
 ``state`` (the design without arrays), ``frame`` (arrays of what changed) and ``problem``.
 """
 
@@ -12,6 +13,7 @@ from typing import Any
 from fastapi import APIRouter, WebSocket, WebSocketDisconnect
 from pydantic import ValidationError
 
+from zinc_otter.api.clearance import clearances
 from zinc_otter.api.designs import preview_state
 from zinc_otter.api.live_view import LiveView
 from zinc_otter.api.packing import pack, unpack
@@ -20,6 +22,7 @@ from zinc_otter.api.room import Room
 from zinc_otter.api.schemas import DesignState
 from zinc_otter.core.errors import CoreError
 from zinc_otter.studio.commands import read_command
+from zinc_otter.studio.design import Design
 from zinc_otter.studio.shelf import UnknownDesignError
 
 router = APIRouter()
@@ -69,7 +72,7 @@ class _Channel:
                 data = await self._socket.receive_bytes()
                 try:
                     message = unpack(data)
-                    if not isinstance(message, dict) or message.get("do") not in ("preview", "commit", "cancel"):
+                    if not isinstance(message, dict) or message.get("do") not in ("preview", "commit", "cancel", "look"):
                         raise ValueError
                 except ValueError:
                     message = {"do": "broken"}
@@ -99,7 +102,8 @@ class _Channel:
             before = self._room.studio.saved(self._design_id)
             outcome = self._room.studio.preview(self._design_id, message.get("revision", -1), command)
             preview = preview_state(before, command, outcome).model_dump(mode="json")
-            return {"type": "frame", "seq": seq, "preview": preview, **self._view.frame(outcome.design)}
+            frame = self._view.frame(outcome.design)
+            return {"type": "frame", "seq": seq, "preview": preview, **frame, **self._near(outcome.design, False)}
 
         await self._send(await asyncio.to_thread(work))
 
@@ -115,6 +119,16 @@ class _Channel:
     async def _cancel(self, seq: int, _: dict[str, Any]) -> None:
         self._room.studio.cancel(self._design_id)
         await self._show_saved(seq)
+
+    async def _look(self, seq: int, message: dict[str, Any]) -> None:
+        level = message.get("level")
+        if level is not None and level not in (1, 2, 3, 4):
+            return await self._broken(seq, message)
+        self._view.look(level)
+        await self._show_saved(seq)
+
+    def _near(self, design: Design, settled: bool) -> dict[str, Any]:
+        return {"clearances": clearances(design, self._view.surfaces, self._room.meshes, settled)}
 
     async def _broken(self, seq: int, _: dict[str, Any]) -> None:
         sentence = "A message of the live channel could not be read."
@@ -134,7 +148,8 @@ class _Channel:
             frame = self._view.frame(saved.design)
             self._view.settle()
             state = DesignState.of(saved).model_dump(mode="json")
-            return {"type": "state", "seq": seq, "state": state, **frame}, saved.facts.revision
+            near = self._near(saved.design, True)
+            return {"type": "state", "seq": seq, "state": state, **frame, **near}, saved.facts.revision
 
         message, self._shown_revision = await asyncio.to_thread(work)
         await self._send(message)

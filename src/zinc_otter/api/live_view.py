@@ -8,6 +8,7 @@ import numpy as np
 
 from zinc_otter.api.room import StencilShelf, shown_level
 from zinc_otter.core.cage import Cage
+from zinc_otter.core.cage.topology import Floats
 from zinc_otter.core.surface import DragPlan, LimitSurface, evaluate, plan_drag
 from zinc_otter.core.surface.evaluation import normals_of
 from zinc_otter.studio.design import Design
@@ -23,6 +24,7 @@ class _PieceView:
         self.sent = cage
         self.base_cage = cage
         self.base = base
+        self.points = base.points
         self.plan: DragPlan | None = None
         self.planned = False
 
@@ -33,6 +35,17 @@ class LiveView:
     def __init__(self, stencils: StencilShelf) -> None:
         self._stencils = stencils
         self._pieces: dict[str, _PieceView] = {}
+        self._level: int | None = None
+
+    def look(self, level: int | None) -> None:
+        """Show pieces at a level of smoothness, or with None at the finest that is quick; they are sent anew."""
+        self._level = level
+        self._pieces.clear()
+
+    @property
+    def surfaces(self) -> dict[str, Floats]:
+        """Dense limit points (n, 3) of each piece, as last sent."""
+        return {piece_id: view.points for piece_id, view in self._pieces.items()}
 
     def frame(self, design: Design) -> dict[str, Any]:
         """What the viewer needs to show this design: whole pieces, changed rows, and the ids of pieces gone."""
@@ -58,7 +71,7 @@ class LiveView:
         return self._moved(piece_id, view, cage)
 
     def _whole(self, piece_id: str, cage: Cage) -> dict[str, Any]:
-        level = shown_level(cage.topology.face_count)
+        level = shown_level(cage.topology.face_count, self._level)
         stencils = self._stencils.get(cage, level)
         surface = evaluate(stencils, cage)
         self._pieces[piece_id] = _PieceView(cage, surface)
@@ -105,10 +118,14 @@ class LiveView:
             surface = evaluate(stencils, cage)
             view.base_cage, view.base = cage, surface
             positions, normals = surface.positions, surface.normals
+            view.points = surface.points
         else:
             moved = view.plan.moved
             positions, tangent_u, tangent_v = view.plan.apply(view.base, now[moved] - base[moved])
             normals, rows = normals_of(tangent_u, tangent_v), view.plan.rows
+            kept = rows < len(view.points)
+            view.points = view.base.points.copy()
+            view.points[rows[kept]] = positions[kept]
         return {
             "id": piece_id,
             "cage_rows": {"rows": changed.astype(np.int32), "positions": now[changed]},

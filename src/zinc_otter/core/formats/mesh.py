@@ -221,6 +221,8 @@ def _matrix(transform: Any) -> Floats:
 def _checked(vertices: Floats, triangles: Ints) -> Mesh:
     if len(triangles) == 0:
         raise FileFormatError("The file holds no faces.")
+    if vertices.ndim != 2 or vertices.shape[1] != 3 or triangles.ndim != 2 or triangles.shape[1] != 3:
+        raise FileFormatError("The vertices of the file are no points in space.")
     if triangles.min() < 0 or triangles.max() >= len(vertices):
         raise FileFormatError("A face names a vertex that is not there.")
     wild = ~np.isfinite(vertices).all(axis=1)

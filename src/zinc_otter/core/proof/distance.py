@@ -2,37 +2,27 @@
 
 from __future__ import annotations
 
+import igl
 import numpy as np
-from scipy.spatial import cKDTree
 
 from zinc_otter.core.cage.cage import unit
 from zinc_otter.core.cage.topology import Floats, Ints
-
-_FINEST_PARTS = 60_000
 
 
 class MeshDistance:
     """Answers for one mesh of vertices (n, 3) mm and triangles (m, 3) that look outwards.
 
-    Large triangles are split for the search tree only: the nearest centre of a part gives an upper bound, all parts
-    within that bound and a part's own radius are candidates, and the distance to their triangles is exact.
+    The search for the nearest triangle is libigl's tree of boxes.
     """
 
     def __init__(self, vertices: Floats, triangles: Ints) -> None:
-        self._corners = vertices[triangles]
-        self._normals = unit(np.cross(self._corners[:, 1] - self._corners[:, 0], self._corners[:, 2] - self._corners[:, 0]))
-        self._pseudo = _pseudonormals(vertices, triangles, self._corners, self._normals)
-        parts = self._corners
-        owner = np.arange(len(parts))
-        while True:
-            size = _radius(parts)
-            large = size > max(np.median(size) * 1.5, size.max() / 32)
-            if not large.any() or len(parts) + 3 * np.count_nonzero(large) > max(_FINEST_PARTS, len(self._corners)):
-                break
-            parts, owner = _quartered(parts, owner, large)
-        self._owner = owner
-        self._reach = float(_radius(parts).max())
-        self._tree = cKDTree(parts.mean(axis=1))
+        self._vertices = np.ascontiguousarray(vertices, dtype=np.float64)
+        self._triangles = np.ascontiguousarray(triangles, dtype=np.int64)
+        self._corners = self._vertices[self._triangles]
+        a, b, c = self._corners.transpose(1, 0, 2)
+        self._pseudo = _pseudonormals(vertices, triangles, self._corners, unit(np.cross(b - a, c - a)))
+        self._tree = igl.AABB()
+        self._tree.init(self._vertices, self._triangles)
 
     def signed(self, points: Floats) -> tuple[Floats, Floats]:
         """Distances (k,) in mm, below 0 inside, and the nearest points (k, 3) of the mesh.
@@ -40,33 +30,13 @@ class MeshDistance:
         The sign is that of the angle-weighted pseudonormal of the nearest face, edge or vertex (J. Baerentzen,
         H. Aanaes, "Signed Distance Computation Using the Angle Weighted Pseudonormal", 2005).
         """
-        points = np.asarray(points, dtype=np.float64)
-        bound, _ = self._tree.query(points)
-        near = self._tree.query_ball_point(points, bound + self._reach * (1 + 1e-9), return_sorted=False)
-        counts = np.array([len(found) for found in near])
-        who = np.repeat(np.arange(len(points)), counts)
-        which = self._owner[np.concatenate([np.asarray(found, dtype=np.int64) for found in near])]
-        nearest, feature = _nearest_on(points[who], self._corners[which])
-        squared = ((nearest - points[who]) ** 2).sum(axis=1)
-        order = np.lexsort((squared, who))
-        first = order[np.concatenate([[0], np.cumsum(counts)[:-1]])]
-        at, triangle, part = nearest[first], which[first], feature[first]
+        points = np.ascontiguousarray(points, dtype=np.float64).reshape(-1, 3)
+        _, which, _ = self._tree.squared_distance(self._vertices, self._triangles, points)
+        which = np.asarray(which).reshape(-1)
+        at, feature = _nearest_on(points, self._corners[which])
         away = points - at
-        distance = np.linalg.norm(away, axis=1)
-        sign = np.where((away * self._pseudo[triangle, part]).sum(axis=1) < 0, -1.0, 1.0)
-        return sign * distance, at
-
-
-def _radius(triangles: Floats) -> Floats:
-    """The largest distance from a triangle's centre to its corners (m,)."""
-    return np.asarray(np.linalg.norm(triangles - triangles.mean(axis=1, keepdims=True), axis=2).max(axis=1))
-
-
-def _quartered(parts: Floats, owner: Ints, which: np.ndarray) -> tuple[Floats, Ints]:
-    a, b, c = parts[which].transpose(1, 0, 2)
-    ab, bc, ca = (a + b) / 2, (b + c) / 2, (c + a) / 2
-    children = [np.stack(t, axis=1) for t in ((a, ab, ca), (ab, b, bc), (ca, bc, c), (ab, bc, ca))]
-    return np.concatenate([parts[~which], *children]), np.concatenate([owner[~which], *[owner[which]] * 4])
+        sign = np.where((away * self._pseudo[which, feature]).sum(axis=1) < 0, -1.0, 1.0)
+        return sign * np.linalg.norm(away, axis=1), at
 
 
 def _nearest_on(points: Floats, triangles: Floats) -> tuple[Floats, Ints]:

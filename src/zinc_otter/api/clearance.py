@@ -1,0 +1,48 @@
+"""How near the pieces come to the components that they are built around, for the live channel."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping
+from typing import Any
+
+import numpy as np
+
+from zinc_otter.api.room import MeshShelf
+from zinc_otter.core.cage.topology import Floats
+from zinc_otter.studio.design import Design
+from zinc_otter.studio.references import Component
+
+_WHILE_DRAGGING = 3_000
+_MOST_VERTICES = 3_000
+
+
+def clearances(design: Design, surfaces: Mapping[str, Floats], meshes: MeshShelf, settled: bool) -> list[dict[str, Any]]:
+    """For each shown piece and component: the nearest surface point, and the distance of every vertex of the cage.
+
+    ``surfaces`` are dense limit points (n, 3) by piece. While something is dragged a part of them stands for all; when
+    the design is ``settled`` each one counts. Distances are in mm, below 0 inside the component.
+    """
+    found: list[dict[str, Any]] = []
+    for component in design.references:
+        if not isinstance(component, Component) or not component.visible:
+            continue
+        mesh = meshes.get(component.asset)
+        for piece in design.pieces:
+            if not piece.visible or piece.id not in surfaces:
+                continue
+            points = surfaces[piece.id]
+            if not settled and len(points) > _WHILE_DRAGGING:
+                points = points[:: -(-len(points) // _WHILE_DRAGGING)]
+            distance, at = mesh.signed(component.own(points))
+            least = int(np.argmin(distance))
+            vertices = piece.cage.positions[:_MOST_VERTICES]
+            found.append({
+                "piece": piece.id,
+                "reference": component.id,
+                "asked": component.clearance,
+                "distance": float(distance[least]),
+                "from": points[least].tolist(),
+                "to": component.placed(at[least][None])[0].tolist(),
+                "vertices": mesh.signed(component.own(vertices))[0].astype(np.float32),
+            })
+    return found
