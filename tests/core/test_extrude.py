@@ -7,7 +7,8 @@ import numpy as np
 from tests import sample_cages as cages
 from zinc_otter.core.cage import Cage, Selection
 from zinc_otter.core.cage.creasing import set_crease
-from zinc_otter.core.cage.extrude import extrude_faces
+from zinc_otter.core.cage.extrude import extrude_along, extrude_faces
+from zinc_otter.core.cage.selection import vertices_of
 from zinc_otter.core.errors import BadNumberError, BadSelectionError
 from zinc_otter.core.primitives import box, plane
 
@@ -102,3 +103,18 @@ class Extrude(unittest.TestCase):
         done = extrude_faces(prism, Selection.of("face", n_gon), 4)
         self.assertTrue(done.cage.topology.is_closed)
         self.assertEqual(done.cage.topology.face_count, prism.topology.face_count + 6)
+
+
+class Along(unittest.TestCase):
+    def test_along_a_vector_every_moved_vertex_goes_by_it(self) -> None:
+        cage = box((10, 10, 10), (2, 2, 2))
+        top = Selection.of("face", np.flatnonzero(cage.face_normals[:, 2] > 0.9))
+        done = extrude_along(cage, top, (3, 0, 4))
+        moved = vertices_of(done.cage.topology, done.selected)
+        before = cage.positions[vertices_of(cage.topology, top)]
+        np.testing.assert_allclose(
+            np.sort(done.cage.positions[moved], axis=0), np.sort(before + [3, 0, 4], axis=0), atol=1e-12
+        )
+        self.assertEqual(done.cage.topology.euler_characteristic, 2)
+        with self.assertRaises(BadNumberError):
+            extrude_along(cage, top, (0, 0, 0))

@@ -26,3 +26,9 @@ def millimetres(value: float) -> str:
 def extent(sizes: Iterable[float]) -> str:
     """For example ``40 × 20 × 10 mm``."""
     return f" {TIMES} ".join(number(size) for size in sizes) + " mm"
+
+
+def along_axes(vector: Iterable[float]) -> str:
+    """For example ``x 2, z −1.5 mm``."""
+    along = [(axis, amount) for axis, amount in zip("xyz", vector, strict=True) if abs(amount) >= 0.005]
+    return (", ".join(f"{axis} {number(amount)}" for axis, amount in along) or "less than 0.01") + " mm"

@@ -2,11 +2,12 @@ import Alert from "@mui/material/Alert";
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import { useEffect, useMemo, useState } from "react";
-import { pieces, useBench } from "../live/bench";
+import { useBench } from "../live/bench";
+import { CompareBar } from "../panels/CompareBar";
 import { FactStrip } from "../panels/FactStrip";
 import { KeySheet } from "../panels/KeySheet";
 import { LookBar } from "../panels/LookBar";
-import { SidePanel } from "../panels/SidePanel";
+import { SidePanel } from "../panels/side/SidePanel";
 import { ToolCard } from "../panels/ToolCard";
 import { FindTool } from "../stations/FindTool";
 import { ToolDrawer } from "../stations/ToolDrawer";
@@ -34,7 +35,7 @@ export function DesignScreen({ id }: { id: string }) {
   }, [loaded, takeTool]);
 
   const actions = useMemo(
-    () => ({ find: () => setFinding(true), sheet: () => setSheet((now) => !now), all: pickAll }),
+    () => ({ find: () => setFinding(true), sheet: () => setSheet((now) => !now) }),
     [],
   );
   useKeys(actions);
@@ -56,6 +57,7 @@ export function DesignScreen({ id }: { id: string }) {
           <ToolDrawer onFind={actions.find} />
           <LookBar />
           <ToolCard />
+          <CompareBar />
           {finding && <FindTool onClose={() => setFinding(false)} />}
           {sheet && <KeySheet onClose={() => setSheet(false)} />}
         </Box>
@@ -64,16 +66,4 @@ export function DesignScreen({ id }: { id: string }) {
       <FactStrip />
     </Box>
   );
-}
-
-function pickAll(): void {
-  const { piece, pickKind, pick } = useBench.getState();
-  const cage = piece ? pieces.byId.get(piece)?.cage : undefined;
-  if (!piece || !cage) return;
-  const count = {
-    vertex: cage.positions.length / 3,
-    edge: cage.edge_verts.length / 2,
-    face: cage.face_offsets.length - 1,
-  }[pickKind];
-  pick(piece, [...Array(count).keys()]);
 }

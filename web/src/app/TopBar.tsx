@@ -1,7 +1,9 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import IconButton from "@mui/material/IconButton";
+import MenuItem from "@mui/material/MenuItem";
 import Stack from "@mui/material/Stack";
+import TextField from "@mui/material/TextField";
 import Tooltip from "@mui/material/Tooltip";
 import Typography from "@mui/material/Typography";
 import { useState } from "react";
@@ -15,7 +17,7 @@ import { tools } from "../tools/all";
 import { go } from "./route";
 
 export function TopBar({ onKeys }: { onKeys(): void }) {
-  const { design, connected, station, setStation, undo, redo, rename, preview } = useBench();
+  const { design, connected, station, setStation, undo, redo, rename, showIn, preview } = useBench();
   const [renaming, setRenaming] = useState(false);
   const steps = design?.steps.length ?? 0;
   const saved = !connected ? "no connection, trying again" : preview ? "not applied yet" : "saved";
@@ -81,7 +83,17 @@ export function TopBar({ onKeys }: { onKeys(): void }) {
         })}
       </Stack>
 
-      <Stack direction="row" spacing={0.5} sx={{ justifyContent: "flex-end" }}>
+      <Stack direction="row" spacing={0.5} sx={{ justifyContent: "flex-end", alignItems: "center" }}>
+        <TextField
+          select
+          variant="standard"
+          value={design?.unit ?? "mm"}
+          onChange={(event) => showIn(event.target.value as "mm" | "cm" | "in")}
+          slotProps={{ htmlInput: { "aria-label": "Unit" }, input: { disableUnderline: true }, select: { SelectDisplayProps: { "aria-label": "Unit" } } }}
+          sx={{ mr: 1 }}
+        >
+          {["mm", "cm", "in"].map((unit) => <MenuItem key={unit} value={unit}>{unit}</MenuItem>)}
+        </TextField>
         <Tooltip title="Undo (Ctrl Z)">
           <span>
             <IconButton aria-label="Undo" disabled={!design || design.head === 0} onClick={undo}>

@@ -1,7 +1,10 @@
 /** The keys of the application, in one list: what they do, and how the sheet names them. */
 import { useEffect } from "react";
 import { useBench, type Display } from "../live/bench";
+import { useLook } from "../live/look";
+import { ruleForKey, rules } from "../live/rules";
 import type { Kind } from "../live/types";
+import { pivotToPicked } from "../panels/PlacingBar";
 import { tools } from "../tools/all";
 import { viewNames } from "../viewport/camera";
 
@@ -10,27 +13,38 @@ export function isTyping(event: KeyboardEvent): boolean {
   return at.tagName === "INPUT" || at.tagName === "TEXTAREA" || at.isContentEditable === true;
 }
 
-const kinds: Record<string, Kind> = { v: "vertex", e: "edge", f: "face" };
+const kinds: Record<string, Kind> = { v: "vertex", e: "edge", f: "face", w: "piece" };
 const displays: Display[] = ["cage", "surface", "both"];
 
 export const keySheet: [section: string, rows: [keys: string, words: string][]][] = [
   [
     "Pick",
     [
-      ["V  E  F", "pick vertices, edges, faces"],
+      ["V  E  F  W", "pick vertices, edges, faces, whole pieces"],
       ["Shift + click", "add to the picked, or take away"],
+      ["double-click", "the loop, the way the pointer lies nearest to"],
       ["drag a box", "to the right: what is wholly inside; to the left: what it touches"],
-      ["A", "pick all of the piece"],
+      ["J", "lasso instead of a box"],
+      ...rules.filter((r) => r.key).map((r): [string, string] => [r.key, `pick: ${r.words.toLowerCase()}`]),
       ["H", "pick through, or only what is seen"],
       ["Esc", "back out: the preview, then the tool or the selection"],
     ],
   ],
-  ["Tools", [...tools.map((t): [string, string] => [t.key.toUpperCase(), t.name]), ["/", "find a tool by its name"]]],
+  [
+    "Tools",
+    [
+      ...tools.filter((t) => t.key).map((t): [string, string] => [t.key!.length === 1 ? t.key!.toUpperCase() : t.key!, t.name]),
+      ["/", "find a tool by its name"],
+    ],
+  ],
   [
     "Change",
     [
       ["Enter", "apply what the tool card shows"],
-      ["digits while dragging", "make the drag exact"],
+      ["digits while dragging", "make the drag exact, with units if wished"],
+      ["arrows, Page up, down", "nudge what is picked by the arrow step"],
+      ["X held while dragging", "extrude as it goes"],
+      ["U", "lay the pivot at what is picked"],
       ["Ctrl Z", "undo"],
       ["Ctrl Shift Z, Ctrl Y", "redo"],
     ],
@@ -38,11 +52,13 @@ export const keySheet: [section: string, rows: [keys: string, words: string][]][
   [
     "View",
     [
-      ["right drag, arrows", "turn the view"],
+      ["right drag, arrows", "turn the view (arrows: with nothing picked)"],
       ["middle drag, Shift + right drag", "pan"],
       ["wheel, + and −", "zoom"],
       ["1 – 7", viewNames.join(", ")],
       ["0", "perspective or flat"],
+      ["8", "a second, flat view beside the first"],
+      ["N", "only the piece in hand, or all"],
       [".", "fit all into view"],
       ["D", "show cage, surface, or both"],
       ["?", "this sheet"],
@@ -50,10 +66,11 @@ export const keySheet: [section: string, rows: [keys: string, words: string][]][
   ],
 ];
 
-export function useKeys(actions: { find(): void; sheet(): void; all(): void }): void {
+export function useKeys(actions: { find(): void; sheet(): void }): void {
   useEffect(() => {
     const press = (event: KeyboardEvent) => {
       const bench = useBench.getState();
+      const look = useLook.getState();
       const key = event.key.length === 1 ? event.key.toLowerCase() : event.key;
       if ((event.ctrlKey || event.metaKey) && (key === "z" || key === "y")) {
         if (isTyping(event)) return;
@@ -63,15 +80,21 @@ export function useKeys(actions: { find(): void; sheet(): void; all(): void }): 
         return;
       }
       if (event.ctrlKey || event.metaKey || event.altKey) return;
+      if (key === "Escape" && look.compare) return look.set({ compare: null });
       if (key === "Escape") return bench.back();
       if (isTyping(event)) return;
       const inButton = (event.target as HTMLElement).closest?.("button, [role=button], [role=option]");
+      const rule = ruleForKey(key, event.shiftKey);
       const tool = tools.find((t) => t.key === key || (t.key === "Delete" && key === "Backspace"));
       if (key === "Enter" && !inButton) bench.apply();
       else if (kinds[key]) bench.setPickKind(kinds[key]);
       else if (key === "d") bench.setDisplay(displays[(displays.indexOf(bench.display) + 1) % displays.length]);
       else if (key === "h") bench.setThrough(!bench.through);
-      else if (key === "a") actions.all();
+      else if (rule) void (rule.fits(bench.pickKind, bench.picked.length) ? bench.pickBy(rule.rule(bench.pickKind)) : undefined);
+      else if (key === "n") look.set({ isolated: !look.isolated });
+      else if (key === "j") look.set({ lasso: !look.lasso });
+      else if (key === "u") pivotToPicked();
+      else if (key === "8") look.set({ second: look.second ? null : "front" });
       else if (key === "/") actions.find();
       else if (key === "?") actions.sheet();
       else if (tool) bench.takeTool(tool.id);

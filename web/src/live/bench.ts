@@ -1,11 +1,17 @@
 /** The state of the open design on this screen, and everything that can be done to it. */
+import { Box3, Vector3 } from "three";
 import { create } from "zustand";
 import { initialValues, toolById } from "../tools/all";
-import type { StationId, Target, Values } from "../tools/tool";
+import type { Placing, StationId, Target, Values } from "../tools/tool";
+import { boxOf, selectionFrame } from "../viewport/measure";
+import { clearSketch } from "../viewport/pointing";
 import { Channel } from "./channel";
 import { Pieces } from "./pieces";
 import { Refused, service } from "./service";
-import type { Command, DesignState, Kind, Message, PreviewState, Problem } from "./types";
+import { type Frame, useLook, type Vec } from "./look";
+import { useNear } from "./near";
+import type { Command, DesignState, Kind, Message, PickRule, PreviewState, Problem } from "./types";
+import type { Unit } from "./units";
 
 export type Display = "cage" | "surface" | "both";
 export type Hover = { piece: string; kind: Kind; id: number } | null;
@@ -30,6 +36,8 @@ interface Bench {
   through: boolean;
   piece: string | null;
   picked: number[];
+  /** Further pieces that are picked as wholes, beside `piece`. */
+  others: string[];
   hover: Hover;
 
   open(id: string): () => void;
@@ -41,11 +49,20 @@ interface Bench {
   apply(): void;
   back(): void;
   give(command: Command): void;
+  /** Show pieces at a level of smoothness, or with null at the finest that is quick. */
+  look(level: number | null): void;
   setDisplay(display: Display): void;
   setPickKind(kind: Kind): void;
   setThrough(through: boolean): void;
   setHover(hover: Hover): void;
-  pick(piece: string | null, ids: number[]): void;
+  pick(piece: string | null, ids: number[], others?: string[]): void;
+  /** Pick by a rule, from what is picked now; `from` stands in for it. */
+  pickBy(rule: PickRule, from?: { kind: Kind; ids: number[] }): Promise<void>;
+  /** Do something that asks the service, and say what stands in the way. */
+  attempt(act: () => Promise<unknown>): Promise<void>;
+  /** Move what is picked a little, as one step. */
+  nudge(vector: Vec): void;
+  showIn(unit: Unit): void;
   undo(): void;
   redo(): void;
   goTo(step: number): void;
@@ -53,10 +70,38 @@ interface Bench {
   say(problem: Problem | null, piece?: string | null): void;
 }
 
+/** Where the tools' own axes and middle lie; the viewport tells the directions of the view. */
+export const viewFrame: { current: Frame } = { current: [[1, 0, 0], [0, 1, 0], [0, 0, 1]] };
+
+export function placing(): Placing {
+  const { orientation, edgeFrame } = useLook.getState();
+  let { pivot } = useLook.getState();
+  const { piece, pickKind, picked, others } = useBench.getState();
+  const arrays = piece ? pieces.byId.get(piece) : undefined;
+  if (!pivot && pickKind === "piece" && others.length) pivot = middleOfPieces([piece, ...others]);
+  let frame: Frame | null = null;
+  if (orientation === "view") frame = viewFrame.current;
+  else if (orientation === "edge") frame = edgeFrame;
+  else if (orientation === "selection" && arrays && picked.length) frame = selectionFrame(arrays.cage, pickKind, picked);
+  return { pivot, frame };
+}
+
+/** Several pieces go about their common middle, not each about its own. */
+function middleOfPieces(ids: (string | null)[]): Vec | null {
+  const box = new Box3();
+  for (const id of ids) {
+    const cage = id ? pieces.byId.get(id)?.cage : undefined;
+    if (cage) box.union(boxOf(cage, Array(cage.positions.length / 3).keys()));
+  }
+  return box.isEmpty() ? null : (box.getCenter(new Vector3()).toArray() as Vec);
+}
+
 export const useBench = create<Bench>((set, get) => {
   const target = (): Target | null => {
     const { piece, picked, pickKind } = get();
-    return piece && picked.length ? { piece, picked: { kind: pickKind, ids: picked } } : null;
+    if (!piece || !picked.length) return null;
+    const { others } = get();
+    return { piece, picked: { kind: pickKind, ids: picked }, ...(pickKind === "piece" && others.length ? { others } : {}) };
   };
 
   const settled = (values: Values): Values => {
@@ -76,8 +121,13 @@ export const useBench = create<Bench>((set, get) => {
     const selected = design.selected;
     if (selected) {
       const kind = selected.ids.length ? selected.kind : get().pickKind;
-      set({ piece: selected.piece, picked: selected.ids, pickKind: kind, hover: null });
-    } else set({ piece: design.pieces[0]?.id ?? null, picked: [], hover: null });
+      const others = kind === "piece" ? get().others.filter((id) => design.pieces.some((p) => p.id === id)) : [];
+      set({ piece: selected.piece, picked: selected.ids, pickKind: kind, others, hover: null });
+    } else {
+      // A change that picked nothing, such as one of a reference, leaves the piece in hand where it is still there.
+      const there = design.pieces.find((p) => p.id === get().piece) ?? design.pieces[0];
+      set({ piece: there?.id ?? null, picked: [], others: [], hover: null });
+    }
     set({ problem: null, problemPiece: null });
   };
 
@@ -87,6 +137,7 @@ export const useBench = create<Bench>((set, get) => {
       return;
     }
     pieces.take(m);
+    if (m.clearances) useNear.setState({ list: m.clearances });
     if (m.type === "frame") set({ preview: m.preview, problem: null, problemPiece: null });
     else takeState(m.state);
   };
@@ -99,15 +150,18 @@ export const useBench = create<Bench>((set, get) => {
     else if (get().preview) channel?.cancel();
   };
 
-  const step = async (move: (id: string, revision: number) => Promise<DesignState>) => {
-    const { design } = get();
-    if (!design) return;
+  const attempt = async (act: () => Promise<unknown>) => {
     try {
-      await move(design.id, design.revision);
+      await act();
     } catch (error) {
-      if (error instanceof Refused) set({ problem: error.problem, problemPiece: null });
+      if (error instanceof Refused) set({ problem: error.problem, problemPiece: get().piece });
       else throw error;
     }
+  };
+
+  const step = async (move: (id: string, revision: number) => Promise<DesignState>) => {
+    const { design } = get();
+    if (design) await attempt(() => move(design.id, design.revision));
   };
 
   return {
@@ -126,10 +180,12 @@ export const useBench = create<Bench>((set, get) => {
     through: false,
     piece: null,
     picked: [],
+    others: [],
     hover: null,
 
     open(id) {
-      set({ design: null, gone: false, problem: null, picked: [], piece: null, preview: null, toolId: null });
+      set({ design: null, gone: false, problem: null, picked: [], others: [], piece: null, preview: null, toolId: null });
+      useLook.setState({ pivot: null, compare: null, isolated: false, section: null, reference: null, plane: "ground" });
       channel = new Channel(id, {
         message,
         connected: (connected) => set({ connected }),
@@ -146,12 +202,15 @@ export const useBench = create<Bench>((set, get) => {
     setStation(station) {
       set({ station });
       // Each station opens with the tool that its work begins with.
-      get().takeTool({ shape: "move", make: "solid" }[station as string] ?? null);
+      const first: Partial<Record<StationId, string>> = { shape: "move", make: "solid" };
+      get().takeTool(first[station] ?? null);
+      set({ station });
     },
 
     takeTool(id) {
       if (get().preview) channel?.cancel();
       const tool = toolById(id);
+      clearSketch();
       set({ toolId: id, values: tool ? initialValues(tool) : {}, touched: false, problem: null });
       if (tool) set({ station: tool.station });
       if (tool?.atOnce) {
@@ -169,7 +228,7 @@ export const useBench = create<Bench>((set, get) => {
       showPreview();
     },
 
-    command: () => toolById(get().toolId)?.command?.(get().values, target()) ?? null,
+    command: () => toolById(get().toolId)?.command?.(get().values, target(), placing()) ?? null,
 
     apply() {
       const { design } = get();
@@ -177,7 +236,9 @@ export const useBench = create<Bench>((set, get) => {
       if (!design || !command) return;
       channel?.commit(design.revision, command);
       // What was put down is to be shaped next: the tool is laid aside. Keys belong to the form again.
-      if (toolById(get().toolId)?.needs === "nothing") set({ toolId: null });
+      const tool = toolById(get().toolId);
+      if (tool?.needs === "nothing" && !tool.pointing) set({ toolId: null });
+      clearSketch();
       if (document.activeElement instanceof HTMLInputElement) document.activeElement.blur();
     },
 
@@ -197,19 +258,51 @@ export const useBench = create<Bench>((set, get) => {
       if (design) channel?.commit(design.revision, command);
     },
 
+    look(level) {
+      channel?.look(level);
+      useLook.setState({ level });
+    },
+
     setDisplay: (display) => set({ display }),
     setPickKind: (pickKind) => {
-      if (pickKind !== get().pickKind) set({ pickKind, picked: [], hover: null });
+      const { pickKind: was, picked } = get();
+      if (pickKind === was) return;
+      // What was picked stays meant: as elements of the new kind where the rules know how.
+      const from = { kind: was, ids: picked };
+      set({ pickKind, picked: [], others: [], hover: null });
+      if (pickKind === "piece") {
+        if (picked.length) set({ picked: [0] });
+      } else if (picked.length && was !== "piece") void get().pickBy({ rule: "convert", to: pickKind }, from);
     },
     setThrough: (through) => set({ through }),
     setHover: (hover) => {
       const now = get().hover;
       if (now?.id !== hover?.id || now?.piece !== hover?.piece || now?.kind !== hover?.kind) set({ hover });
     },
-    pick(piece, ids) {
+    pick(piece, ids, others = []) {
       if (get().preview) channel?.cancel();
-      set({ piece: piece ?? get().piece, picked: ids, touched: false, preview: null, problem: null });
+      set({ piece: piece ?? get().piece, picked: ids, others, touched: false, preview: null, problem: null });
     },
+    async pickBy(rule, from) {
+      const { design, piece, picked, pickKind } = get();
+      if (!design || !piece) return;
+      await attempt(async () => {
+        const found = await service.pick(design.id, piece, rule, from ?? { kind: pickKind, ids: picked });
+        set({ pickKind: found.kind });
+        get().pick(piece, found.ids);
+      });
+    },
+    attempt,
+    nudge(vector) {
+      const { design } = get();
+      const at = target();
+      if (design && at) channel?.commit(design.revision, { kind: "move", ...at, vector });
+    },
+    showIn: (unit) => void step(async (id) => {
+      const state = await service.showIn(id, unit);
+      set({ design: state });
+      return state;
+    }),
     undo: () => void step(service.undo),
     redo: () => void step(service.redo),
     goTo: (id) => void step((design, revision) => service.goTo(design, revision, id)),

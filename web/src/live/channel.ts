@@ -35,6 +35,10 @@ export class Channel {
     this.send({ do: "commit", revision, command });
   }
 
+  look(level: number | null): void {
+    this.send({ do: "look", level });
+  }
+
   cancel(): void {
     this.waiting = null;
     this.send({ do: "cancel" });

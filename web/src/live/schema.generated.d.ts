@@ -1250,7 +1250,7 @@ export interface components {
             /** Revision */
             revision: number;
             /** Command */
-            command: components["schemas"]["AddBox"] | components["schemas"]["AddCapsule"] | components["schemas"]["AddComponent"] | components["schemas"]["AddCone"] | components["schemas"]["AddCylinder"] | components["schemas"]["AddPicture"] | components["schemas"]["AddPlane"] | components["schemas"]["AddPoledSphere"] | components["schemas"]["AddSphere"] | components["schemas"]["AddTorus"] | components["schemas"]["AddTube"] | components["schemas"]["ChangeReference"] | components["schemas"]["ColourPiece"] | components["schemas"]["Delete"] | components["schemas"]["DeletePiece"] | components["schemas"]["DeleteReference"] | components["schemas"]["DuplicatePiece"] | components["schemas"]["Extrude"] | components["schemas"]["FillDrawn"] | components["schemas"]["FillOutline"] | components["schemas"]["ForgetFaces"] | components["schemas"]["GroupPieces"] | components["schemas"]["KeepVariant"] | components["schemas"]["LayFace"] | components["schemas"]["LockPiece"] | components["schemas"]["MakeVariant"] | components["schemas"]["MeasurePicture"] | components["schemas"]["Move"] | components["schemas"]["MoveAlongNormal"] | components["schemas"]["MoveEach"] | components["schemas"]["NameFaces"] | components["schemas"]["OrderPiece"] | components["schemas"]["PlaceComponent"] | components["schemas"]["PlacePicture"] | components["schemas"]["RenamePiece"] | components["schemas"]["SetCorner"] | components["schemas"]["SetCrease"] | components["schemas"]["ShowPiece"] | components["schemas"]["SizeBy"] | components["schemas"]["Turn"];
+            command: components["schemas"]["AddBox"] | components["schemas"]["AddCapsule"] | components["schemas"]["AddComponent"] | components["schemas"]["AddCone"] | components["schemas"]["AddCylinder"] | components["schemas"]["AddPicture"] | components["schemas"]["AddPlane"] | components["schemas"]["AddPoledSphere"] | components["schemas"]["AddSphere"] | components["schemas"]["AddTorus"] | components["schemas"]["AddTube"] | components["schemas"]["ChangeReference"] | components["schemas"]["ColourPiece"] | components["schemas"]["Delete"] | components["schemas"]["DeletePiece"] | components["schemas"]["DeleteReference"] | components["schemas"]["DuplicatePiece"] | components["schemas"]["Extrude"] | components["schemas"]["ExtrudeAlong"] | components["schemas"]["FillDrawn"] | components["schemas"]["FillOutline"] | components["schemas"]["ForgetFaces"] | components["schemas"]["GroupPieces"] | components["schemas"]["KeepVariant"] | components["schemas"]["LayFace"] | components["schemas"]["LockPiece"] | components["schemas"]["MakeVariant"] | components["schemas"]["MeasurePicture"] | components["schemas"]["Move"] | components["schemas"]["MoveAlongNormal"] | components["schemas"]["MoveEach"] | components["schemas"]["NameFaces"] | components["schemas"]["OrderPiece"] | components["schemas"]["PlaceComponent"] | components["schemas"]["PlacePicture"] | components["schemas"]["RenamePiece"] | components["schemas"]["SetCorner"] | components["schemas"]["SetCrease"] | components["schemas"]["ShowPiece"] | components["schemas"]["SizeBy"] | components["schemas"]["Turn"];
         };
         /**
          * ComponentState
@@ -1504,6 +1504,31 @@ export interface components {
             kind: "extrude";
             /** Distance */
             distance: number;
+        };
+        /**
+         * ExtrudeAlong
+         * @description Extrude faces by a ``vector`` in mm.
+         */
+        ExtrudeAlong: {
+            /** Piece */
+            piece: string;
+            picked: components["schemas"]["Picked"];
+            /**
+             * Others
+             * @default []
+             */
+            others?: string[];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "extrude-along";
+            /** Vector */
+            vector: [
+                number,
+                number,
+                number
+            ];
         };
         /**
          * FaceSet

@@ -1,5 +1,5 @@
 /** REST calls. A refusal becomes a Refused error that carries the problem document. */
-import type { Certificate, DesignCard, DesignState, JobReport, Problem } from "./types";
+import type { Certificate, DesignCard, DesignState, JobReport, Kind, PickRule, Problem } from "./types";
 
 export class Refused extends Error {
   constructor(readonly problem: Problem) {
@@ -12,8 +12,8 @@ async function call<T>(method: string, path: string, body?: unknown): Promise<T>
   try {
     response = await fetch(`/api${path}`, {
       method,
-      headers: body === undefined ? undefined : { "Content-Type": "application/json" },
-      body: body === undefined ? undefined : JSON.stringify(body),
+      headers: body === undefined || body instanceof Blob ? undefined : { "Content-Type": "application/json" },
+      body: body === undefined || body instanceof Blob ? body : JSON.stringify(body),
     });
   } catch {
     const detail = "The application's server does not answer. Your last finished step is safe.";
@@ -25,6 +25,11 @@ async function call<T>(method: string, path: string, body?: unknown): Promise<T>
   return data as T;
 }
 
+type Picked = { kind: Kind; ids: number[] };
+
+const query = (values: Record<string, string | number>) =>
+  new URLSearchParams(Object.entries(values).map(([key, value]) => [key, String(value)]));
+
 const piece = (design: string, id: string) => `/designs/${design}/pieces/${id}`;
 
 export const service = {
@@ -32,6 +37,15 @@ export const service = {
   create: (name: string, unit: "mm" | "cm" | "in") => call<DesignState>("POST", "/designs", { name, unit }),
   copy: (id: string, name: string) => call<DesignState>("POST", `/designs/${id}/copy`, { name }),
   rename: (id: string, name: string) => call<DesignState>("PATCH", `/designs/${id}`, { name }),
+  showIn: (id: string, unit: "mm" | "cm" | "in") => call<DesignState>("PATCH", `/designs/${id}`, { unit }),
+  number: (text: string, asked: string, unit: string) =>
+    call<{ value: number }>("GET", `/number?${new URLSearchParams({ text, asked, unit })}`),
+  pick: (design: string, id: string, rule: PickRule, picked: Picked) =>
+    call<Picked>("POST", `${piece(design, id)}/pick`, { rule, picked }),
+  addPicture: (design: string, revision: number, file: File, view: string) =>
+    call<DesignState>("POST", `/designs/${design}/pictures?${query({ revision, name: file.name, view })}`, file),
+  addComponent: (design: string, revision: number, file: File, unit: string, clearance: number) =>
+    call<DesignState>("POST", `/designs/${design}/components?${query({ revision, name: file.name, unit, clearance })}`, file),
   remove: (id: string) => call<void>("DELETE", `/designs/${id}`),
   give: (id: string, revision: number, command: unknown) =>
     call<DesignState>("POST", `/designs/${id}/commands`, { revision, command }),

@@ -11,6 +11,10 @@ export type Certificate = Schemas["CertificateState"];
 export type PreviewState = Schemas["PreviewState"];
 export type Command = Schemas["CommandAt"]["command"];
 export type Kind = Schemas["Picked"]["kind"];
+export type PictureState = Schemas["PictureState"];
+export type ComponentState = Schemas["ComponentState"];
+export type ReferenceState = PictureState | ComponentState;
+export type PickRule = Schemas["Pick"]["rule"];
 
 export interface Problem {
   type: string;
@@ -47,7 +51,19 @@ export interface PieceFrame {
   surface_rows?: { rows: Int32Array | null; positions: Float32Array; normals: Float32Array };
 }
 
+/** The nearest point of a piece's surface to a component, and the distance of each vertex of its cage, in mm. */
+export interface Near {
+  piece: string;
+  reference: string;
+  asked: number;
+  distance: number;
+  from: [number, number, number];
+  to: [number, number, number];
+  vertices: Float32Array;
+}
+
 export interface Frame {
+  clearances?: Near[];
   seq: number;
   pieces: PieceFrame[];
   gone: string[];

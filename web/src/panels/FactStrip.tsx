@@ -2,27 +2,38 @@
 import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
 import { pieces, useBench } from "../live/bench";
-import { figure } from "../viewport/measure";
+import { useLook } from "../live/look";
+import { useNear } from "../live/near";
+import type { Near } from "../live/types";
+import { lengthsWords, lengthWords } from "../live/units";
+import { figure, verticesOf } from "../viewport/measure";
 
-const plural = { vertex: "vertices", edge: "edges", face: "faces" } as const;
+const plural = { vertex: "vertices", edge: "edges", face: "faces", piece: "pieces" } as const;
 
 export function FactStrip() {
-  const { design, piece, picked, pickKind, hover, preview } = useBench();
+  const { design, piece, picked, others, pickKind, hover, preview } = useBench();
+  const near = useNear((s) => s.list);
+  const { compare } = useLook();
+  const unit = design?.unit ?? "mm";
   const shown = (preview?.pieces ?? design?.pieces ?? []).find((p) => p.id === piece) ?? design?.pieces[0];
   const arrays = piece ? pieces.byId.get(piece) : undefined;
-  const chosen = picked.length
-    ? `${picked.length} ${picked.length === 1 ? pickKind : plural[pickKind]} picked, ${arrays ? figure(arrays.cage, pickKind, picked) : ""}`
+  const count = pickKind === "piece" ? others.length + Math.min(picked.length, 1) : picked.length;
+  const chosen = count
+    ? `${count} ${count === 1 ? pickKind : plural[pickKind]} picked, ${arrays ? figure(arrays.cage, pickKind, picked, unit) : ""}`
     : `No ${plural[pickKind]} picked`;
   const counts = shown
-    ? `${shown.name}: ${shown.face_count} faces, ${shown.edge_count} edges, ${shown.vertex_count} vertices; cage ${shown.size
-        .map((s) => s.toFixed(1))
-        .join(" × ")} mm${shown.open_edge_count ? `; ${shown.open_edge_count} open edges` : ""}`
+    ? `${shown.name}: ${shown.face_count} faces, ${shown.edge_count} edges, ${shown.vertex_count} vertices; cage ${lengthsWords(shown.size, unit)}${shown.open_edge_count ? `; ${shown.open_edge_count} open edges` : ""}`
     : "No pieces yet";
-  const hint = preview
-    ? "Enter applies, Esc backs out"
-    : hover
-      ? `Click takes ${hover.kind} ${hover.id}${picked.length ? "; Shift adds or takes away" : ""}`
-      : "Drag a box to pick many; right drag turns the view";
+  const short = near.filter((n) => n.distance < n.asked);
+  const name = (id: string) => design?.references.find((r) => r.id === id)?.name ?? "";
+  const own = nearestOfPicked(near, piece, arrays ? verticesOf(arrays.cage, pickKind, picked) : []);
+  const hint = compare
+    ? "Comparing; Esc ends it"
+    : preview
+      ? "Enter applies, Esc backs out"
+      : hover
+        ? `Click takes ${hover.kind} ${hover.kind === "piece" ? (design?.pieces.find((p) => p.id === hover.piece)?.name ?? "") : hover.id}${picked.length ? "; Shift adds or takes away" : ""}`
+        : "Drag a box to pick many; right drag turns the view";
   return (
     <Box
       component="footer"
@@ -31,7 +42,27 @@ export function FactStrip() {
     >
       <Typography variant="body2" data-testid="chosen" sx={{ fontWeight: 600 }}>{chosen}</Typography>
       <Typography variant="body2" color="text.secondary" data-testid="counts">{counts}</Typography>
+      {own && (
+        <Typography variant="body2" data-testid="near">{lengthWords(own.distance, unit)} to {name(own.reference)}</Typography>
+      )}
+      {short.length > 0 && (
+        <Typography variant="body2" role="alert" data-testid="short" sx={{ color: "error.main", fontWeight: 600 }}>
+          {short[0].distance < 0
+            ? `The surface cuts into ${name(short[0].reference)} by ${lengthWords(-short[0].distance, unit)}`
+            : `The surface comes within ${lengthWords(short[0].distance, unit)} of ${name(short[0].reference)}; ${lengthWords(short[0].asked, unit)} are asked for`}
+        </Typography>
+      )}
       <Typography variant="body2" color="text.secondary" sx={{ ml: "auto" }}>{hint}</Typography>
     </Box>
   );
+}
+
+/** Of the picked vertices of the cage, the one nearest to any component. */
+function nearestOfPicked(near: Near[], piece: string | null, vertices: number[]): { reference: string; distance: number } | null {
+  let best: { reference: string; distance: number } | null = null;
+  for (const n of near)
+    if (n.piece === piece)
+      for (const v of vertices)
+        if (v < n.vertices.length && (!best || n.vertices[v] < best.distance)) best = { reference: n.reference, distance: n.vertices[v] };
+  return best;
 }

@@ -5,12 +5,16 @@ import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import Tooltip from "@mui/material/Tooltip";
 import { type Display, useBench } from "../live/bench";
+import { useLook } from "../live/look";
 import type { Kind } from "../live/types";
+import { LookMenu } from "./LookMenu";
+import { PickMenu } from "./PickMenu";
 
 const kinds: [Kind, string, string][] = [
   ["vertex", "Vertices", "V"],
   ["edge", "Edges", "E"],
   ["face", "Faces", "F"],
+  ["piece", "Pieces", "W"],
 ];
 const displays: [Display, string][] = [
   ["cage", "Cage"],
@@ -20,9 +24,10 @@ const displays: [Display, string][] = [
 
 export function LookBar() {
   const { pickKind, setPickKind, display, setDisplay, through, setThrough } = useBench();
+  const { lasso, isolated, set } = useLook();
   return (
-    <Paper elevation={2} sx={{ position: "absolute", left: 176, top: 12, p: 0.75, borderRadius: 2, zIndex: 2 }}>
-      <Stack direction="row" spacing={1.5}>
+    <Paper elevation={2} sx={{ position: "absolute", left: 176, top: 12, p: 0.75, borderRadius: 2, zIndex: 2, maxWidth: "calc(100% - 340px)" }}>
+      <Stack direction="row" useFlexGap spacing={1} sx={{ flexWrap: "wrap", rowGap: 0.5 }}>
         <ToggleButtonGroup size="small" exclusive value={pickKind} aria-label="Pick" onChange={(_, kind: Kind | null) => kind && setPickKind(kind)}>
           {kinds.map(([kind, label, key]) => (
             <ToggleButton key={kind} value={kind} aria-label={`Pick ${label.toLowerCase()} (${key})`}>{label}</ToggleButton>
@@ -33,11 +38,23 @@ export function LookBar() {
             Through
           </ToggleButton>
         </Tooltip>
+        <Tooltip title="Draw a line around what is to be picked, instead of a box (J)">
+          <ToggleButton size="small" value="lasso" selected={lasso} onChange={() => set({ lasso: !lasso })} aria-label="Lasso (J)">
+            Lasso
+          </ToggleButton>
+        </Tooltip>
+        <PickMenu />
         <ToggleButtonGroup size="small" exclusive value={display} aria-label="Show" onChange={(_, d: Display | null) => d && setDisplay(d)}>
           {displays.map(([d, label]) => (
             <ToggleButton key={d} value={d} aria-label={`Show ${label.toLowerCase()}`}>{label}</ToggleButton>
           ))}
         </ToggleButtonGroup>
+        <Tooltip title="Show only the piece in hand (N)">
+          <ToggleButton size="small" value="alone" selected={isolated} onChange={() => set({ isolated: !isolated })} aria-label="Isolate (N)">
+            Alone
+          </ToggleButton>
+        </Tooltip>
+        <LookMenu />
       </Stack>
     </Paper>
   );

@@ -14,7 +14,7 @@ export function ToolDrawer({ onFind }: { onFind(): void }) {
       elevation={2}
       component="aside"
       aria-label={`Tools of ${here.name}`}
-      sx={{ position: "absolute", left: 12, top: 12, width: 152, p: 1, borderRadius: 2, zIndex: 2 }}
+      sx={{ position: "absolute", left: 12, top: 12, width: 158, p: 1, maxHeight: "calc(100% - 24px)", overflow: "auto", borderRadius: 2, zIndex: 2 }}
     >
       <Typography variant="h3" sx={{ px: 0.5, pb: 0.5 }}>
         {here.name}
@@ -32,11 +32,11 @@ export function ToolDrawer({ onFind }: { onFind(): void }) {
             aria-keyshortcuts={tool.key}
             startIcon={<tool.Icon />}
             onClick={() => takeTool(tool.id)}
-            sx={{ justifyContent: "flex-start", py: 0.6, fontWeight: 500 }}
+            sx={{ justifyContent: "flex-start", py: 0.45, px: 1, fontWeight: 500, whiteSpace: "nowrap" }}
           >
             {tool.name}
             <Typography component="span" aria-hidden sx={{ ml: "auto", fontSize: 11.5, opacity: 0.65 }}>
-              {tool.key.length === 1 ? tool.key.toUpperCase() : "Del"}
+              {tool.key && (tool.key.length === 1 ? tool.key.toUpperCase() : "Del")}
             </Typography>
           </Button>
         ))}

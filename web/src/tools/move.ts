@@ -1,7 +1,9 @@
 import { MoveIcon } from "../theme/icons";
+import { alongAxes, onAxes } from "./placing";
 import { axes, axisNames, type Tool } from "./tool";
 
-const along = (name: string, label: string) => ({ name, label, unit: "mm", initial: 0, step: 1 });
+const along = (name: string, label: string) => ({ name, label, unit: "mm" as const, initial: 0, step: 1 });
+const none = { x: 0, y: 0, z: 0, normal: 0, each: 0 };
 
 export const tool: Tool = {
   id: "move",
@@ -10,25 +12,39 @@ export const tool: Tool = {
   station: "shape",
   order: 10,
   Icon: MoveIcon,
-  hint: "Drag an arrow, a corner patch for a plane, or the short rose arrow for the mean normal.",
+  hint: "Drag an arrow, a patch for a plane, the ring for the screen, the rose arrow for the mean normal, the fork for each own normal.",
   needs: "selection",
   verb: "Move",
-  fields: [along("x", "Along x"), along("y", "Along y"), along("z", "Along z"), along("normal", "Along normal")],
-  command: (v, target) => {
+  places: true,
+  fields: [
+    along("x", "Along x"),
+    along("y", "Along y"),
+    along("z", "Along z"),
+    along("normal", "Along normal"),
+    along("each", "Each its own"),
+  ],
+  command: (v, target, placing) => {
     if (!target) return null;
+    if (v.each) return { kind: "move-each", ...target, distance: v.each };
     if (v.normal) return { kind: "move-along-normal", ...target, distance: v.normal };
-    return v.x || v.y || v.z ? { kind: "move", ...target, vector: [v.x, v.y, v.z] } : null;
+    if (!v.x && !v.y && !v.z) return null;
+    return { kind: "move", ...target, vector: alongAxes([v.x, v.y, v.z], placing) };
   },
   parts: [
     ...axes.map((axis) => ({ kind: "axis" as const, axis })),
     ...axes.map((axis) => ({ kind: "plane" as const, axis })),
+    { kind: "screen" },
     { kind: "normal" },
+    { kind: "each" },
   ],
-  dragged: ({ part, amount, vector }) => {
-    const values = { x: vector[0], y: vector[1], z: vector[2], normal: 0 };
-    if (part.kind === "normal") return { values: { x: 0, y: 0, z: 0, normal: amount }, field: "normal" };
+  dragged: ({ part, amount, vector }, placing) => {
+    if (part.kind === "normal" || part.kind === "each") return { values: { ...none, [part.kind]: amount }, field: part.kind };
+    const [x, y, z] = onAxes(vector, placing);
     const axis = "axis" in part ? part.axis : 0;
-    return { values, field: axisNames[part.kind === "plane" ? (axis + 1) % 3 : axis] };
+    return { values: { ...none, x, y, z }, field: axisNames[part.kind === "plane" ? (axis + 1) % 3 : axis] };
   },
-  typed: (v, field) => (field === "normal" ? { ...v, x: 0, y: 0, z: 0 } : { ...v, normal: 0 }),
+  typed: (v, field) => {
+    if (field === "normal" || field === "each") return { ...none, [field]: v[field] };
+    return { ...v, normal: 0, each: 0 };
+  },
 };

@@ -1,21 +1,15 @@
 import { PlaneIcon } from "../theme/icons";
-import type { Tool } from "./tool";
+import { count, formTool, grip, size } from "./forms";
 
-export const tool: Tool = {
+export const tool = formTool({
   id: "plane",
   name: "Plane",
   key: "p",
-  station: "rough",
   order: 20,
   Icon: PlaneIcon,
-  hint: "An open sheet of faces that looks up.",
-  needs: "nothing",
-  verb: "Put down",
-  fields: [
-    { name: "x", label: "Size x", unit: "mm", initial: 60, step: 1, min: 0.001 },
-    { name: "y", label: "Size y", unit: "mm", initial: 40, step: 1, min: 0.001 },
-    { name: "faces x", label: "Faces x", unit: "", initial: 3, step: 1, min: 1, whole: true },
-    { name: "faces y", label: "Faces y", unit: "", initial: 2, step: 1, min: 1, whole: true },
-  ],
-  command: (v) => ({ kind: "add-plane", size: [v.x, v.y], counts: [v["faces x"], v["faces y"]] }),
-};
+  hint: "An open sheet of faces. Its border holds its place, so the surface is as large as the cage.",
+  oneSize: true,
+  fields: [size("x", "Size x", 60), size("y", "Size y", 40), count("faces x", "Faces x", 3), count("faces y", "Faces y", 2)],
+  form: (v) => ({ kind: "add-plane", size: [v.x, v.y], counts: [v["faces x"], v["faces y"]] }),
+  sizes: (v) => ["x", "y"].map((name, k) => grip(v, name, k)),
+});

@@ -1,7 +1,9 @@
 /** The shape of every tool. A new tool is a new file in this folder: it is found by itself. */
 import type { ComponentType } from "react";
 import type { SvgIconProps } from "@mui/material/SvgIcon";
+import type { Frame, Vec } from "../live/look";
 import type { Command, Kind } from "../live/types";
+import type { Pointing } from "../viewport/pointing";
 
 export type StationId = "set-out" | "rough" | "shape" | "refine" | "prove" | "make";
 export type Values = Record<string, number>;
@@ -9,7 +11,8 @@ export type Values = Record<string, number>;
 export interface Field {
   name: string;
   label: string;
-  unit: string;
+  /** "mm" is a length, shown in the design's unit; "°" an angle, "%" a share, "" a plain number. */
+  unit: "mm" | "°" | "%" | "";
   initial: number;
   step: number;
   min?: number;
@@ -18,30 +21,44 @@ export interface Field {
   /** Keep the value after it was applied, so that the same can be done again. */
   keep?: boolean;
   slider?: boolean;
+  /** A choice instead of a number: the value is the index of the words chosen. */
+  options?: string[];
+  /** Shown only while this holds. */
+  when?(values: Values): boolean;
 }
 
 export interface Target {
   piece: string;
   picked: { kind: Kind; ids: number[] };
+  others?: string[];
 }
 
-/** A part of the handle; axes are 0, 1, 2 for x, y, z. */
+/** About what, and along which axes, things are placed; null means the selection's middle, and the world's axes. */
+export interface Placing {
+  pivot: Vec | null;
+  frame: Frame | null;
+}
+
+/** A part of the handle; axes are 0, 1, 2 for its own x, y, z. A grip changes one field, along a line in space. */
 export type Part =
   | { kind: "axis"; axis: number }
   | { kind: "plane"; axis: number }
   | { kind: "arc"; axis: number }
   | { kind: "knob"; axis: number }
+  | { kind: "screen" }
   | { kind: "normal" }
-  | { kind: "bead" };
+  | { kind: "each" }
+  | { kind: "bead" }
+  | { kind: "grip"; field: string; at: Vec; along: Vec; gain: number };
 
-/** How far a part was dragged: mm along it, degrees about it, or a factor; for a plane a vector in mm. */
-export type Drag = { part: Part; amount: number; vector: [number, number, number] };
+/** How far a part was dragged: mm along it, degrees about it, or a factor; for moves also the vector in space, in mm. */
+export type Drag = { part: Part; amount: number; vector: Vec };
 
 export interface Tool {
   id: string;
   name: string;
   /** The one key that takes the tool up. */
-  key: string;
+  key?: string;
   station: StationId;
   order: number;
   Icon: ComponentType<SvgIconProps>;
@@ -51,15 +68,21 @@ export interface Tool {
   verb: string;
   fields: Field[];
   /** The command for these values, or null while they would change nothing. */
-  command?(values: Values, target: Target | null): Command | null;
+  command?(values: Values, target: Target | null, placing: Placing): Command | null;
   parts?: Part[];
+  /** Beads on the form itself, each for one number. */
+  grips?(values: Values): Extract<Part, { kind: "grip" }>[];
   /** The values after a drag of a part, and the field that a number typed meanwhile goes to. */
-  dragged?(drag: Drag): { values: Values; field: string };
+  dragged?(drag: Drag, placing: Placing): { values: Values; field: string };
   /** Sets other values that follow from one that was typed. */
   typed?(values: Values, field: string): Values;
+  /** Offers pivot and orientation on its card. */
+  places?: boolean;
+  /** Takes clicks in the viewport instead of picking. */
+  pointing?: Pointing;
   /** Done at once when taken up, with nothing to set. */
   atOnce?: boolean;
-  /** In place of fields: a card of its own. */
+  /** Above the fields, or where there are none in their place: a card of its own. */
   Card?: ComponentType;
 }
 

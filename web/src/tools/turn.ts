@@ -1,7 +1,8 @@
 import { TurnIcon } from "../theme/icons";
+import { axesOf } from "./placing";
 import { axes, axisNames, type Tool } from "./tool";
 
-const about = (name: string) => ({ name, label: `About ${name}`, unit: "°", initial: 0, step: 5 });
+const about = (name: string) => ({ name, label: `About ${name}`, unit: "°" as const, initial: 0, step: 5 });
 
 export const tool: Tool = {
   id: "turn",
@@ -10,16 +11,16 @@ export const tool: Tool = {
   station: "shape",
   order: 20,
   Icon: TurnIcon,
-  hint: "Drag one of the three arcs; it turns about the middle of the selection.",
+  hint: "Drag one of the three arcs; it turns about the pivot.",
   needs: "selection",
   verb: "Turn",
+  places: true,
   fields: [about("x"), about("y"), about("z")],
-  command: (v, target) => {
+  command: (v, target, placing) => {
     const axis = axisNames.findIndex((name) => v[name]);
     if (!target || axis < 0) return null;
-    const direction: [number, number, number] = [0, 0, 0];
-    direction[axis] = 1;
-    return { kind: "turn", ...target, axis: direction, degrees: v[axisNames[axis]] };
+    const pivot = placing.pivot ? { pivot: placing.pivot } : {};
+    return { kind: "turn", ...target, axis: axesOf(placing)[axis], degrees: v[axisNames[axis]], ...pivot };
   },
   parts: axes.map((axis) => ({ kind: "arc" as const, axis })),
   dragged: ({ part, amount }) => {

@@ -1,35 +1,57 @@
-/** Mouse and pen on the viewport: pick, box, drag the handle, orbit, pan, zoom. Typing during a drag makes it exact. */
-import { useBench } from "../live/bench";
+/** Mouse, pen and touch on the viewport: pick, box, lasso, drag the handle, set points, orbit, pan, zoom. */
+import { Vector3 } from "three";
+import { pieces, placing, useBench } from "../live/bench";
+import { useLook, type Vec } from "../live/look";
 import { toolById } from "../tools/all";
 import type { Drag, Part, Values } from "../tools/tool";
+import { verticesOf } from "./measure";
+import { useSketch } from "./pointing";
 import type { Scene } from "./scene";
+import { spotAt } from "./snap";
+import { readTyped } from "./typed";
 
 const slack = 4;
+const turnSnap = 5;
 
 type Going =
   | { what: "orbit" }
   | { what: "pan" }
-  | { what: "pick"; x: number; y: number; add: boolean; box: boolean }
-  | { what: "handle"; follow: (x: number, y: number) => Drag; typed: string; last: Drag | null };
+  | { what: "pinch" }
+  | { what: "point"; x: number; y: number }
+  | { what: "pick"; x: number; y: number; add: boolean; band: boolean; line: [number, number][] }
+  | { what: "handle"; follow: (x: number, y: number) => Drag; typed: string; last: Drag | null; start: Values };
 
 export class Gestures {
   private going: Going | null = null;
   private lastX = 0;
   private lastY = 0;
+  private readonly touches = new Map<number, [number, number]>();
+  /** The tool to return to when a key that was held for one drag is let go. */
+  private springBack: string | null = null;
+  private springDragged = false;
   private readonly off = new AbortController();
 
   constructor(
     private readonly host: HTMLElement,
     private readonly scene: Scene,
     private readonly band: HTMLElement,
+    private readonly lasso: SVGPolylineElement,
   ) {
     const on = <K extends keyof HTMLElementEventMap>(type: K, act: (event: HTMLElementEventMap[K]) => void) =>
       host.addEventListener(type, act, { signal: this.off.signal, passive: false });
     on("pointerdown", (event) => this.down(event));
     on("pointermove", (event) => this.move(event));
     on("pointerup", (event) => this.up(event));
-    on("pointercancel", () => this.cancel());
-    on("pointerleave", () => !this.going && useBench.getState().setHover(null));
+    on("pointercancel", (event) => {
+      this.touches.delete(event.pointerId);
+      this.cancel();
+    });
+    on("pointerleave", () => {
+      if (this.going) return;
+      useBench.getState().setHover(null);
+      useSketch.setState({ hover: null });
+    });
+    on("dblclick", (event) => this.pickLoop(event));
     on("contextmenu", (event) => event.preventDefault());
     on("wheel", (event) => {
       event.preventDefault();
@@ -39,6 +61,7 @@ export class Gestures {
       this.scene.draw();
     });
     window.addEventListener("keydown", (event) => this.type(event), { signal: this.off.signal, capture: true });
+    window.addEventListener("keyup", (event) => this.letGo(event), { signal: this.off.signal });
   }
 
   dispose(): void {
@@ -50,18 +73,32 @@ export class Gestures {
     return [event.clientX - left, event.clientY - top];
   }
 
+  private get pointing() {
+    const pointing = toolById(useBench.getState().toolId)?.pointing;
+    return pointing?.active() ? pointing : null;
+  }
+
   private down(event: PointerEvent): void {
+    const [x, y] = this.at(event);
+    if (event.pointerType === "touch") this.touches.set(event.pointerId, [x, y]);
+    if (this.touches.size === 2) {
+      this.cancel();
+      this.going = { what: "pinch" };
+      return;
+    }
     if (this.going) return;
     this.host.focus({ preventScroll: true });
     this.host.setPointerCapture(event.pointerId);
-    const [x, y] = this.at(event);
     [this.lastX, this.lastY] = [x, y];
-    if (event.button === 2) this.going = event.shiftKey ? { what: "pan" } : { what: "orbit" };
+    if (event.button === 2) this.going = event.shiftKey || this.scene.side ? { what: "pan" } : { what: "orbit" };
     else if (event.button === 1) this.going = { what: "pan" };
     else if (event.button === 0) {
       // Shift adds to the picked, also where the handle lies in front.
       const part = event.shiftKey ? null : this.partAt(x, y);
-      this.going = part ? this.grasp(part, x, y) : { what: "pick", x, y, add: event.shiftKey, box: false };
+      if (part) this.going = this.grasp(part, x, y);
+      else if (this.pointing) this.going = { what: "point", x, y };
+      else if (!useLook.getState().compare)
+        this.going = { what: "pick", x, y, add: event.shiftKey, band: false, line: [[x, y]] };
     }
   }
 
@@ -71,60 +108,156 @@ export class Gestures {
 
   private grasp(part: Part, x: number, y: number): Going {
     const { scene } = this;
+    const bench = useBench.getState();
     const start = scene.picker(true).ray(x, y);
     const follow = scene.handle.begin(part, start, scene.eye.back, scene.eye.pixel);
+    const tool = toolById(bench.toolId);
+    if (this.springBack && tool?.id === "extrude") this.springDragged = true;
+    const arrays = bench.piece ? pieces.byId.get(bench.piece) : undefined;
+    const own = arrays ? new Set(verticesOf(arrays.cage, bench.pickKind, bench.picked)) : new Set<number>();
+    const snaps = part.kind === "axis" || part.kind === "plane" || part.kind === "screen";
     return {
       what: "handle",
       typed: "",
       last: null,
-      follow: (nx, ny) => follow(scene.picker(true).ray(nx, ny), nx - x, ny - y),
+      start: bench.values,
+      follow: (nx, ny) => {
+        const snapped = snaps ? this.snapped(nx, ny, own) : null;
+        return this.rounded(follow(scene.picker(true).ray(nx, ny), nx - x, ny - y, snapped), snapped !== null);
+      },
     };
+  }
+
+  /** The place that a dragged part snaps to: what is there, but not what is being dragged. */
+  private snapped(x: number, y: number, own: Set<number>): Vector3 | null {
+    const { snaps } = useLook.getState();
+    if (!snaps.vertex && !snaps.edge && !snaps.face && !snaps.reference) return null;
+    const { design, piece } = useBench.getState();
+    const spot = spotAt(this.scene.picker(true), this.scene.references, design, x, y, {});
+    if (!spot || spot.on === "plane" || spot.on === "picture") return null;
+    // A reference is snapped to only where it was asked for by more than looking at it.
+    if (spot.on === "reference" && !(snaps.face || snaps.vertex || snaps.edge)) return null;
+    if (spot.piece === piece && (spot.on === "face" || spot.vertices.some((v) => own.has(v)))) return null;
+    return new Vector3(...spot.point);
+  }
+
+  /** With the grid on, drags go by its spacing, and turns by five degrees. */
+  private rounded(drag: Drag, snapped: boolean): Drag {
+    const { snaps, grid } = useLook.getState();
+    if (!snaps.grid || snapped) return drag;
+    const { part } = drag;
+    if (part.kind === "arc") return { ...drag, amount: Math.round(drag.amount / turnSnap) * turnSnap };
+    if (part.kind === "knob" || part.kind === "bead" || part.kind === "grip") return drag;
+    const round = (v: number) => Math.round(v / grid) * grid;
+    if (part.kind === "normal" || part.kind === "each") return { ...drag, amount: round(drag.amount) };
+    return { ...drag, amount: round(drag.amount), vector: drag.vector.map(round) as Vec };
   }
 
   private move(event: PointerEvent): void {
     const [x, y] = this.at(event);
     const [dx, dy] = [x - this.lastX, y - this.lastY];
     const { going, scene } = this;
-    const bench = useBench.getState();
+    if (going?.what === "pinch") return this.pinch(event, x, y);
     if (!going) {
-      const part = this.partAt(x, y);
-      this.host.style.cursor = part ? "grab" : "default";
-      bench.setHover(part ? null : scene.picker(bench.through).at(bench.pickKind, x, y));
-      scene.draw();
+      this.look(x, y);
       return;
     }
     if (going.what === "orbit") scene.eye.orbit(dx * 0.008, dy * 0.008);
     else if (going.what === "pan") scene.eye.pan(dx, dy);
+    else if (going.what === "point") this.look(x, y);
     else if (going.what === "handle") {
       going.last = going.follow(x, y);
-      if (!going.typed) this.drag(going.last);
+      if (!going.typed) this.drag(going);
     } else {
-      going.box ||= Math.hypot(x - going.x, y - going.y) > slack;
-      if (going.box) this.drawBand(going.x, going.y, x, y);
+      going.band ||= Math.hypot(x - going.x, y - going.y) > slack;
+      if (going.band && useLook.getState().lasso) {
+        going.line.push([x, y]);
+        this.lasso.setAttribute("points", going.line.map((p) => p.join(",")).join(" "));
+        this.lasso.style.display = "block";
+      } else if (going.band) this.drawBand(going.x, going.y, x, y);
     }
     [this.lastX, this.lastY] = [x, y];
     scene.draw();
   }
 
-  private drag(drag: Drag): void {
-    const dragged = toolById(useBench.getState().toolId)?.dragged?.(drag);
-    if (dragged) useBench.getState().setValues(rounded(dragged.values, this.scene.eye.pixel));
+  /** Show what a click here would take. */
+  private look(x: number, y: number): void {
+    const { scene } = this;
+    const bench = useBench.getState();
+    const part = this.partAt(x, y);
+    this.host.style.cursor = part ? "grab" : this.pointing ? "crosshair" : "default";
+    if (this.pointing) {
+      const spot = part ? null : spotAt(scene.picker(true), scene.references, bench.design, x, y, this.pointing.query());
+      useSketch.setState({ hover: spot });
+      bench.setHover(null);
+    } else bench.setHover(part ? null : scene.picker(bench.through).at(bench.pickKind, x, y));
+    scene.draw();
+  }
+
+  /** Two fingers: apart and together zoom, both along pan. */
+  private pinch(event: PointerEvent, x: number, y: number): void {
+    const before = [...this.touches.values()];
+    this.touches.set(event.pointerId, [x, y]);
+    const now = [...this.touches.values()];
+    if (before.length < 2) return;
+    const apart = (p: [number, number][]) => Math.hypot(p[0][0] - p[1][0], p[0][1] - p[1][1]);
+    const middle = (p: [number, number][]) => [(p[0][0] + p[1][0]) / 2, (p[0][1] + p[1][1]) / 2];
+    const [ax, ay] = middle(before);
+    const [bx, by] = middle(now);
+    const { eye } = this.scene;
+    eye.pan(bx - ax, by - ay);
+    if (apart(now) > 1) eye.zoom(apart(before) / apart(now), bx - this.host.clientWidth / 2, by - this.host.clientHeight / 2);
+    this.scene.draw();
+  }
+
+  private drag(going: Extract<Going, { what: "handle" }>): void {
+    const { last } = going;
+    const bench = useBench.getState();
+    if (!last) return;
+    if (last.part.kind === "grip") {
+      const { field } = last.part;
+      const given = toolById(bench.toolId)?.fields.find((f) => f.name === field);
+      const least = given?.min ?? -Infinity;
+      const { snaps, grid } = useLook.getState();
+      const value = going.start[field] + last.amount;
+      const [round] = Object.values(rounded({ value }, this.scene.eye.pixel));
+      const stepped = snaps.grid ? Math.round(value / grid) * grid : round;
+      if (useLook.getState().section && bench.toolId === "section") return useLook.setState({ section: { ...useLook.getState().section!, at: round } });
+      bench.setValues({ ...bench.values, [field]: Math.max(least, stepped) });
+      return;
+    }
+    const dragged = toolById(bench.toolId)?.dragged?.(last, placing());
+    if (dragged) bench.setValues(rounded(dragged.values, this.scene.eye.pixel));
   }
 
   private up(event: PointerEvent): void {
     const { going } = this;
     const [x, y] = this.at(event);
+    this.touches.delete(event.pointerId);
+    if (going?.what === "pinch" && this.touches.size) return;
     this.going = null;
-    this.band.style.display = "none";
+    this.band.style.display = this.lasso.style.display = "none";
     if (!going) return;
     const bench = useBench.getState();
     if (going.what === "handle") {
-      // One gesture, one step: letting go keeps what the drag has come to.
-      if (bench.touched) bench.apply();
+      // One gesture, one step: letting go keeps what the drag has come to. A form that is not put down yet stays in hand.
+      if (bench.touched && going.last?.part.kind !== "grip") bench.apply();
+    } else if (going.what === "point") {
+      if (Math.hypot(x - going.x, y - going.y) <= slack) this.setPoint(x, y);
     } else if (going.what === "pick") {
-      if (going.box) this.pickBox(going.x, going.y, x, y, going.add);
+      if (going.band) this.pickBand(going, x, y);
       else this.pickAt(x, y, going.add);
     }
+    this.scene.draw();
+  }
+
+  private setPoint(x: number, y: number): void {
+    const { pointing, scene } = this;
+    const { design } = useBench.getState();
+    const spot = pointing && spotAt(scene.picker(true), scene.references, design, x, y, pointing.query());
+    if (!spot) return;
+    const back = scene.eye.back.toArray() as Vec;
+    pointing.click(spot, back);
   }
 
   private pickAt(x: number, y: number, add: boolean): void {
@@ -134,19 +267,58 @@ export class Gestures {
       if (!add) bench.pick(null, []);
       return;
     }
+    if (hit.kind === "piece") return this.pickWhole(hit.piece, add);
     const same = bench.piece === hit.piece;
     if (!add || !same) bench.pick(hit.piece, [hit.id]);
     else if (bench.picked.includes(hit.id)) bench.pick(hit.piece, bench.picked.filter((id) => id !== hit.id));
     else bench.pick(hit.piece, [...bench.picked, hit.id]);
   }
 
-  private pickBox(x0: number, y0: number, x1: number, y1: number, add: boolean): void {
+  /** A whole piece, and those of its group with it. */
+  private pickWhole(id: string, add: boolean): void {
+    const { design, piece, picked, others, pick } = useBench.getState();
+    const group = design?.pieces.find((p) => p.id === id)?.group;
+    const members = group ? design!.pieces.filter((p) => p.group === group).map((p) => p.id) : [id];
+    const now = picked.length && piece ? [piece, ...others] : [];
+    const next = !add ? members : now.includes(id) ? now.filter((p) => !members.includes(p)) : [...now, ...members];
+    const [first, ...rest] = next;
+    pick(first ?? piece, first ? [0] : [], rest);
+  }
+
+  private pickBand(going: Extract<Going, { what: "pick" }>, x1: number, y1: number): void {
     const bench = useBench.getState();
+    const { x: x0, y: y0, add, line } = going;
+    const picker = this.scene.picker(bench.through);
+    const box: [number, number, number, number] = [Math.min(x0, x1), Math.min(y0, y1), Math.max(x0, x1), Math.max(y0, y1)];
+    const { lasso } = useLook.getState();
+    const inside = (view: Parameters<typeof picker.inBox>[1]) =>
+      lasso ? picker.inLasso(bench.pickKind, view, line) : picker.inBox(bench.pickKind, view, box, x1 < x0);
+    if (bench.pickKind === "piece") {
+      const found = this.scene.shownViews().filter((view) => inside(view).length).map((view) => view.id);
+      const all = add && bench.picked.length && bench.piece ? [...new Set([bench.piece, ...bench.others, ...found])] : found;
+      return bench.pick(all[0] ?? bench.piece, all.length ? [0] : [], all.slice(1));
+    }
     const view = this.scene.view(bench.piece) ?? this.scene.shownViews()[0];
     if (!view) return;
-    const box: [number, number, number, number] = [Math.min(x0, x1), Math.min(y0, y1), Math.max(x0, x1), Math.max(y0, y1)];
-    const found = this.scene.picker(bench.through).inBox(bench.pickKind, view, box, x1 < x0);
+    const found = inside(view);
     bench.pick(view.id, add ? [...new Set([...bench.picked, ...found])] : found);
+  }
+
+  /** A double click takes the loop: of edges, of vertices, or a strip of faces, the way the pointer lies nearest to. */
+  private pickLoop(event: MouseEvent): void {
+    const bench = useBench.getState();
+    if (this.pointing || event.button !== 0 || bench.pickKind === "piece" || useLook.getState().compare) return;
+    const [x, y] = this.at(event);
+    const picker = this.scene.picker(bench.through);
+    const hit = picker.at(bench.pickKind, x, y);
+    if (!hit || hit.kind === "piece") return;
+    const towards = hit.kind === "edge" ? null : picker.edgeNearest(hit.kind, hit.piece, hit.id, x, y);
+    const kept = event.shiftKey && bench.piece === hit.piece ? bench.picked : [];
+    bench.pick(hit.piece, [hit.id]);
+    const rule = { rule: "loop" as const, ...(towards === null ? {} : { towards }) };
+    void bench.pickBy(rule, { kind: hit.kind, ids: [hit.id] }).then(() => {
+      if (kept.length) bench.pick(hit.piece, [...new Set([...kept, ...useBench.getState().picked])]);
+    });
   }
 
   /** Left to right takes what is wholly inside (a whole line), right to left what it touches (a dashed line). */
@@ -164,32 +336,71 @@ export class Gestures {
   private cancel(): void {
     const { going } = this;
     this.going = null;
-    this.band.style.display = "none";
-    if (going?.what === "handle") useBench.getState().back();
+    this.band.style.display = this.lasso.style.display = "none";
+    if (going?.what !== "handle") return;
+    const bench = useBench.getState();
+    if (going.last?.part.kind === "grip") bench.setValues(going.start);
+    else bench.back();
   }
 
   /** While the handle is held: digits make the drag exact, Enter or letting go keeps it, Esc drops it. */
   private type(event: KeyboardEvent): void {
     const { going } = this;
-    if (!going) return;
+    if (!going) return this.hold(event);
     if (event.key === "Escape") this.cancel();
     else if (going.what !== "handle") return;
     else if (event.key === "Enter") {
       this.going = null;
-      if (useBench.getState().touched) useBench.getState().apply();
-    } else if (/^[\d.\-]$/.test(event.key) || event.key === "Backspace") {
+      if (useBench.getState().touched && going.last?.part.kind !== "grip") useBench.getState().apply();
+    } else if (/^[\d.,/\-+*() a-z°%"']$/i.test(event.key) || event.key === "Backspace") {
       going.typed = event.key === "Backspace" ? going.typed.slice(0, -1) : going.typed + event.key;
-      const amount = Number(going.typed);
-      const tool = toolById(useBench.getState().toolId);
-      const dragged = going.last && tool?.dragged?.(going.last);
-      if (tool && dragged && Number.isFinite(amount)) {
-        const others = Object.fromEntries(tool.fields.map((f) => [f.name, f.initial]));
-        const values = { ...others, [dragged.field]: amount };
-        useBench.getState().setValues(tool.typed?.(values, dragged.field) ?? values);
-      }
+      this.takeTyped(going);
     }
     event.preventDefault();
     event.stopPropagation();
+  }
+
+  private takeTyped(going: Extract<Going, { what: "handle" }>): void {
+    const bench = useBench.getState();
+    const tool = toolById(bench.toolId);
+    const { last, typed } = going;
+    if (!tool || !last || !typed) return;
+    const field = last.part.kind === "grip" ? last.part.field : tool.dragged?.(last, placing()).field;
+    const given = tool.fields.find((f) => f.name === field);
+    if (!field || !given) return;
+    void readTyped(typed, given.unit, bench.design?.unit ?? "mm").then((amount) => {
+      // A later key, or letting go, has overtaken this one.
+      if (amount === null || going.typed !== typed || this.going !== going) return;
+      const others = last.part.kind === "grip" ? going.start : Object.fromEntries(tool.fields.map((f) => [f.name, f.initial]));
+      if (tool.id === "extrude" && field !== "distance") others.distance = 0;
+      const values = { ...others, [field]: amount };
+      useBench.getState().setValues(tool.typed?.(values, field) ?? values);
+    });
+  }
+
+  /** Points being set take Enter, Backspace and Escape; X held with the move tool extrudes for one drag. */
+  private hold(event: KeyboardEvent): void {
+    const inField = event.target instanceof HTMLInputElement || event.target instanceof HTMLTextAreaElement;
+    const { pointing } = this;
+    if (pointing && !inField && pointing.key(event.key)) {
+      event.preventDefault();
+      event.stopPropagation();
+      this.scene.draw();
+    } else if (event.key.toLowerCase() === "x" && !inField && !event.ctrlKey && !event.metaKey) {
+      if (event.repeat) {
+        event.stopPropagation();
+        return;
+      }
+      const { toolId } = useBench.getState();
+      this.springBack = toolId === "move" || toolId === "turn" || toolId === "size" ? toolId : null;
+      this.springDragged = false;
+    }
+  }
+
+  private letGo(event: KeyboardEvent): void {
+    if (event.key.toLowerCase() !== "x" || !this.springBack) return;
+    if (this.springDragged) useBench.getState().takeTool(this.springBack);
+    this.springBack = null;
   }
 }
 
@@ -198,3 +409,4 @@ function rounded(values: Values, pixel: number): Values {
   const digits = Math.max(0, Math.min(4, Math.ceil(-Math.log10(pixel)) + 0));
   return Object.fromEntries(Object.entries(values).map(([name, value]) => [name, Number(value.toFixed(digits)) + 0]));
 }
+

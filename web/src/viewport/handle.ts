@@ -5,8 +5,10 @@ import {
   CylinderGeometry,
   DoubleSide,
   Group,
+  Matrix4,
   Mesh,
   MeshBasicMaterial,
+  OctahedronGeometry,
   PlaneGeometry,
   Quaternion,
   type Ray,
@@ -15,6 +17,7 @@ import {
   TorusGeometry,
   Vector3,
 } from "three";
+import type { Frame, Vec } from "../live/look";
 import type { Drag, Part } from "../tools/tool";
 import { colours } from "../theme/colours";
 
@@ -22,15 +25,21 @@ const directions = [new Vector3(1, 0, 0), new Vector3(0, 1, 0), new Vector3(0, 0
 const axisColours = [colours.axisX, colours.axisY, colours.axisZ];
 const length = 1;
 
+type Grip = Extract<Part, { kind: "grip" }>;
+
 export class Handle {
   readonly group = new Group();
+  /** Beads that lie on the form itself, outside of the group that is laid at the pivot. */
+  readonly beads = new Group();
   private parts: { part: Part; meshes: Mesh[]; touch: Mesh; color: string }[] = [];
+  private grips: { part: Grip; mesh: Mesh }[] = [];
   private normal = new Vector3(0, 0, 1);
+  private axes = directions;
   private key = "";
   private hot: Part | null = null;
 
-  /** Offer these parts at a place; `scale` is mm for the length of an arrow. */
-  show(parts: Part[], at: Vector3, normal: Vector3, scale: number): void {
+  /** Offer these parts at a place, along a frame's axes; `scale` is mm for the length of an arrow. */
+  show(parts: Part[], at: Vector3, normal: Vector3, scale: number, frame: Frame | null, back: Vector3): void {
     const usable = parts.filter((part) => part.kind !== "normal" || normal.lengthSq() > 0);
     const key = JSON.stringify(usable);
     if (key !== this.key) {
@@ -38,28 +47,70 @@ export class Handle {
       this.key = key;
       for (const part of usable) this.add(part);
     }
-    this.normal.copy(normal);
+    this.axes = frame ? frame.map((axis) => new Vector3(...axis)) : directions;
+    this.normal.copy(normal.lengthSq() > 0 ? normal : this.axes[2]);
     this.group.visible = true;
     this.group.position.copy(at);
     this.group.scale.setScalar(scale);
-    for (const { part, meshes, touch } of this.parts)
-      if (part.kind === "normal") {
-        const spin = new Quaternion().setFromUnitVectors(directions[1], normal);
-        for (const mesh of [...meshes, touch]) {
-          mesh.quaternion.copy(spin);
-          mesh.position.copy(normal).multiplyScalar(mesh.userData.along as number);
-        }
+    const basis = new Matrix4().makeBasis(this.axes[0], this.axes[1], this.axes[2]);
+    this.group.quaternion.setFromRotationMatrix(basis);
+    const inverse = this.group.quaternion.clone().invert();
+    const ownNormal = this.normal.clone().applyQuaternion(inverse);
+    const ownBack = back.clone().applyQuaternion(inverse);
+    for (const { part, meshes, touch } of this.parts) {
+      const along = part.kind === "normal" || part.kind === "each";
+      if (!along && part.kind !== "screen") continue;
+      const spin = along
+        ? new Quaternion().setFromUnitVectors(directions[1], ownNormal)
+        : new Quaternion().setFromUnitVectors(directions[2], ownBack);
+      for (const mesh of [...meshes, touch]) {
+        mesh.quaternion.copy(spin);
+        if (along) mesh.position.copy(ownNormal).multiplyScalar(mesh.userData.along as number);
       }
+    }
     this.group.updateMatrixWorld(true);
+  }
+
+  /** Offer beads on the form; `pixelAt` gives the millimetres of a pixel at a place. */
+  showGrips(grips: Grip[], pixelAt: (at: Vector3) => number): void {
+    while (this.grips.length > grips.length) {
+      const gone = this.grips.pop()!;
+      this.beads.remove(gone.mesh);
+      gone.mesh.geometry.dispose();
+    }
+    grips.forEach((part, i) => {
+      if (!this.grips[i]) {
+        const material = new MeshBasicMaterial({ color: colours.selection, depthTest: false, transparent: true });
+        const mesh = new Mesh(new SphereGeometry(1, 16, 12), material);
+        mesh.renderOrder = 100;
+        mesh.frustumCulled = false;
+        this.beads.add(mesh);
+        this.grips[i] = { part, mesh };
+      }
+      const grip = this.grips[i];
+      grip.part = part;
+      const middle = part.gain === 1;
+      const at = new Vector3(...part.at);
+      // The beads that move the form stand off its middle, along their axes, like small arrows' heads.
+      if (middle) at.addScaledVector(new Vector3(...part.along), 30 * pixelAt(at));
+      grip.mesh.position.copy(at);
+      grip.mesh.scale.setScalar((middle ? 5 : 7) * pixelAt(at));
+      const axis = part.along.findIndex((x) => Math.abs(x) > 0.9);
+      const color = middle && axis >= 0 ? axisColours[axis] : colours.selection;
+      const hot = this.hot?.kind === "grip" && this.hot.field === part.field;
+      (grip.mesh.material as MeshBasicMaterial).color.set(hot ? colours.hover : color);
+    });
+    this.beads.visible = grips.length > 0;
+    this.beads.updateMatrixWorld(true);
   }
 
   hide(): void {
     this.group.visible = false;
   }
 
-  /** The part under a ray, if any; it is drawn brighter. */
+  /** The part under a ray, if any; it is drawn brighter. `reach` is mm for beads that are small on the screen. */
   hover(ray: Ray): Part | null {
-    const part = this.group.visible ? this.partAt(ray) : null;
+    const part = this.partAt(ray);
     if (part !== this.hot) {
       this.hot = part;
       for (const p of this.parts)
@@ -70,28 +121,45 @@ export class Handle {
   }
 
   private partAt(ray: Ray): Part | null {
+    if (this.beads.visible)
+      for (const { part, mesh } of this.grips)
+        if (ray.distanceToPoint(mesh.position) < mesh.scale.x * 1.7) return part;
+    if (!this.group.visible) return null;
     const caster = new Raycaster(ray.origin, ray.direction);
     const [hit] = caster.intersectObjects(this.parts.map((p) => p.touch));
     return this.parts.find((p) => p.touch === hit?.object)?.part ?? null;
   }
 
-  /** Begin a drag of a part; the result says for each later ray how far it went. */
-  begin(part: Part, ray: Ray, view: Vector3, pixel: number): (ray: Ray, dx: number, dy: number) => Drag {
+  /** Begin a drag of a part. The result says for each later ray, and each point snapped to, how far it went. */
+  begin(part: Part, ray: Ray, view: Vector3, pixel: number): (ray: Ray, dx: number, dy: number, snapped?: Vector3 | null) => Drag {
+    if (part.kind === "grip") {
+      const [origin, axis] = [new Vector3(...part.at), new Vector3(...part.along)];
+      const start = nearestOnAxis(ray, origin, axis, view);
+      return (r) => ({ part, amount: (nearestOnAxis(r, origin, axis, view) - start) * part.gain, vector: [0, 0, 0] });
+    }
     const origin = this.group.position.clone();
     const scale = this.group.scale.x;
-    const none: [number, number, number] = [0, 0, 0];
+    const none: Vec = [0, 0, 0];
+    const vec = (v: Vector3) => v.toArray() as Vec;
     if (part.kind === "bead")
       return (_, dx, dy) => ({ part, amount: Math.max(0, 1 + ((dx - dy) * pixel) / (scale * 1.2)), vector: none });
+    if (part.kind === "screen") {
+      const start = meetPlane(ray, origin, view);
+      return (r, _dx, _dy, snapped) => {
+        const shift = snapped ? snapped.clone().sub(origin) : meetPlane(r, origin, view).sub(start);
+        return { part, amount: shift.length(), vector: vec(shift) };
+      };
+    }
     if (part.kind === "plane" || part.kind === "arc") {
-      const axis = directions[part.axis];
+      const axis = this.axes[part.axis].clone();
       const on = (r: Ray) => meetPlane(r, origin, axis);
       const start = on(ray);
       if (part.kind === "plane")
-        return (r) => {
-          const shift = on(r).sub(start);
-          const vector = shift.toArray() as [number, number, number];
-          vector[part.axis] = 0;
-          return { part, amount: shift.length(), vector };
+        return (r, _dx, _dy, snapped) => {
+          const shift = (snapped ? snapped.clone().sub(origin) : on(r).sub(start)).projectOnPlane(axis);
+          // Exactly none across the plane, whatever the projection leaves in the last digit.
+          const exact = this.axes === directions ? shift.setComponent(part.axis, 0) : shift;
+          return { part, amount: exact.length(), vector: vec(exact) };
         };
       // Angles add up over small turns, so that more than half a turn can be dragged.
       let last = start.clone().sub(origin);
@@ -103,14 +171,15 @@ export class Handle {
         return { part, amount: (total * 180) / Math.PI, vector: none };
       };
     }
-    const axis = part.kind === "normal" ? this.normal.clone() : directions[part.axis];
-    const along = (r: Ray) => nearestOnAxis(r, origin, axis, view);
-    const start = along(ray);
-    return (r) => {
-      const amount = along(r) - start;
+    const along = part.kind === "normal" || part.kind === "each";
+    const axis = along ? this.normal.clone() : this.axes[part.axis].clone();
+    const way = (r: Ray) => nearestOnAxis(r, origin, axis, view);
+    const start = way(ray);
+    return (r, _dx, _dy, snapped) => {
+      const amount = snapped && part.kind === "axis" ? snapped.clone().sub(origin).dot(axis) : way(r) - start;
       if (part.kind === "knob")
         return { part, amount: Math.max(0, Math.abs(start) > 1e-9 ? 1 + amount / start : 1), vector: none };
-      return { part, amount, vector: axis.clone().multiplyScalar(amount).toArray() as [number, number, number] };
+      return { part, amount, vector: vec(axis.clone().multiplyScalar(amount)) };
     };
   }
 
@@ -142,6 +211,13 @@ export class Handle {
       put(new CylinderGeometry(0.024, 0.024, 0.62, 10), 0.32);
       put(new ConeGeometry(0.085, 0.22, 20), 0.72);
       touch = put(new CylinderGeometry(0.12, 0.12, 0.74, 8), 0.47, false);
+    } else if (part.kind === "each") {
+      put(new CylinderGeometry(0.014, 0.014, 0.3, 8), -0.3);
+      put(new OctahedronGeometry(0.085), -0.5);
+      touch = put(new SphereGeometry(0.15, 8, 8), -0.48, false);
+    } else if (part.kind === "screen") {
+      put(new TorusGeometry(0.16, 0.016, 8, 40), 0);
+      touch = put(new TorusGeometry(0.16, 0.05, 6, 24), 0, false);
     } else if (part.kind === "knob") {
       put(new CylinderGeometry(0.014, 0.014, 0.8, 8), 0.5);
       put(new SphereGeometry(0.085, 16, 12), length - 0.05);
@@ -149,6 +225,8 @@ export class Handle {
     } else if (part.kind === "bead") {
       put(new SphereGeometry(0.11, 20, 14), 0);
       touch = put(new SphereGeometry(0.17, 8, 8), 0, false);
+    } else if (part.kind === "grip") {
+      return;
     } else {
       const axis = part.axis;
       const lay = (mesh: Mesh) => mesh.quaternion.setFromUnitVectors(directions[2], directions[axis]);

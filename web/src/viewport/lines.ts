@@ -1,4 +1,5 @@
 /** A set of line segments of one colour and width, in pixels. */
+import type { Plane } from "three";
 import { LineMaterial } from "three/addons/lines/LineMaterial.js";
 import { LineSegments2 } from "three/addons/lines/LineSegments2.js";
 import { LineSegmentsGeometry } from "three/addons/lines/LineSegmentsGeometry.js";
@@ -25,7 +26,7 @@ export class Lines {
   }
 
   /** Draw these edges of a cage. */
-  set(positions: ArrayLike<number>, edgeVerts: Int32Array, edges: Iterable<number>): void {
+  set(positions: ArrayLike<number>, edgeVerts: ArrayLike<number>, edges: Iterable<number>): void {
     const flat: number[] = [];
     for (const e of edges)
       for (const v of [edgeVerts[2 * e], edgeVerts[2 * e + 1]])
@@ -37,6 +38,10 @@ export class Lines {
     geometry.setPositions(flat);
     this.object.geometry = geometry;
     if (this.material.dashed) this.object.computeLineDistances();
+  }
+
+  clip(planes: Plane[]): void {
+    this.material.clippingPlanes = planes;
   }
 
   dispose(): void {

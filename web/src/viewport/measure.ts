@@ -1,6 +1,8 @@
 /** Measures of a selection that the viewport and the fact strip need: its vertices, middle and mean normal. */
 import { Box3, Vector3 } from "three";
+import type { Frame } from "../live/look";
 import type { CageArrays, Kind } from "../live/types";
+import { areaWords, lengthsWords, lengthWords, trimmed, type Unit } from "../live/units";
 
 const point = (cage: CageArrays, v: number) =>
   new Vector3(cage.positions[3 * v], cage.positions[3 * v + 1], cage.positions[3 * v + 2]);
@@ -10,6 +12,7 @@ const facePoints = (cage: CageArrays, face: number) =>
 
 export function verticesOf(cage: CageArrays, kind: Kind, ids: number[]): number[] {
   if (kind === "vertex") return ids;
+  if (kind === "piece") return ids.length ? [...Array(cage.positions.length / 3).keys()] : [];
   const found = new Set<number>();
   for (const id of ids) {
     const verts =
@@ -36,6 +39,7 @@ export function meanNormal(cage: CageArrays, kind: Kind, ids: number[]): Vector3
 
 function facesAt(cage: CageArrays, kind: Kind, ids: number[]): Iterable<number> {
   if (kind === "face") return ids;
+  if (kind === "piece") return ids.length ? [...Array(cage.face_offsets.length - 1).keys()] : [];
   const found = new Set<number>();
   if (kind === "edge") for (const e of ids) for (const f of cage.edge_faces.subarray(2 * e, 2 * e + 2)) found.add(f);
   else {
@@ -55,23 +59,83 @@ function areaVector(points: Vector3[]): Vector3 {
   return total.multiplyScalar(0.5);
 }
 
-/** One telling figure of a selection: a position, a total length, or a total area. */
-export function figure(cage: CageArrays, kind: Kind, ids: number[]): string {
+/** A face's middle, unit normal and area. */
+export function faceNormal(cage: CageArrays, face: number): { middle: Vector3; normal: Vector3; area: number } {
+  const points = facePoints(cage, face);
+  const middle = points.reduce((sum, p) => sum.add(p), new Vector3()).multiplyScalar(1 / points.length);
+  const vector = areaVector(points);
+  const area = vector.length();
+  return { middle, normal: vector.normalize(), area };
+}
+
+/** The middle of one element. */
+export function middleOf(cage: CageArrays, kind: Kind, ids: number[]): Vector3 {
+  return boxOf(cage, verticesOf(cage, kind, ids)).getCenter(new Vector3());
+}
+
+/** The frame of a selection: z along its mean normal, x along the longest edge direction in the plane. */
+export function selectionFrame(cage: CageArrays, kind: Kind, ids: number[]): Frame | null {
+  const up = meanNormal(cage, kind, ids);
+  if (up.lengthSq() === 0) return null;
+  const verts = verticesOf(cage, kind, ids);
+  let best = new Vector3();
+  for (let i = 1; i < verts.length; i++) {
+    const side = point(cage, verts[i]).sub(point(cage, verts[0])).projectOnPlane(up);
+    if (side.lengthSq() > best.lengthSq()) best = side;
+  }
+  return frameOf(up, best);
+}
+
+/** The frame of an edge: x along it, z along the mean normal of its faces. */
+export function edgeFrame(cage: CageArrays, edge: number): Frame {
+  const [a, b] = cage.edge_verts.subarray(2 * edge, 2 * edge + 2);
+  const along = point(cage, b).sub(point(cage, a)).normalize();
+  const up = meanNormal(cage, "edge", [edge]).projectOnPlane(along);
+  return frameOf(up.lengthSq() > 1e-12 ? up.normalize() : anySquare(along), along);
+}
+
+function frameOf(up: Vector3, along: Vector3): Frame {
+  const x = along.clone().projectOnPlane(up);
+  if (x.lengthSq() < 1e-12) x.copy(anySquare(up));
+  x.normalize();
+  const y = up.clone().cross(x);
+  return [x.toArray(), y.toArray(), up.toArray()] as Frame;
+}
+
+function anySquare(to: Vector3): Vector3 {
+  const other = Math.abs(to.x) < 0.9 ? new Vector3(1, 0, 0) : new Vector3(0, 1, 0);
+  return other.projectOnPlane(to).normalize();
+}
+
+/** The telling figures of a selection: a position; length and angle; or area. */
+export function figure(cage: CageArrays, kind: Kind, ids: number[], unit: Unit): string {
   if (!ids.length) return "";
   if (kind === "vertex") {
-    const p = boxOf(cage, ids).getCenter(new Vector3());
-    const words = [p.x, p.y, p.z].map((x) => x.toFixed(2)).join(", ");
-    return ids.length === 1 ? `at ${words} mm` : `middle at ${words} mm`;
+    const words = lengthsWords(boxOf(cage, ids).getCenter(new Vector3()).toArray(), unit, ", ");
+    if (ids.length === 2) {
+      const apart = point(cage, ids[0]).distanceTo(point(cage, ids[1]));
+      return `${lengthWords(apart, unit)} apart, middle at ${words}`;
+    }
+    return ids.length === 1 ? `at ${words}` : `middle at ${words}`;
   }
   if (kind === "edge") {
-    let length = 0;
-    for (const e of ids) {
+    const spans = ids.map((e) => {
       const [a, b] = cage.edge_verts.subarray(2 * e, 2 * e + 2);
-      length += point(cage, a).distanceTo(point(cage, b));
-    }
-    return `length ${length.toFixed(2)} mm`;
+      return point(cage, b).sub(point(cage, a));
+    });
+    const lengths = spans.map((s) => s.length());
+    const total = lengths.reduce((sum, x) => sum + x, 0);
+    const common = lengths.every((x) => Math.abs(x - lengths[0]) < 1e-6 * Math.max(lengths[0], 1e-9));
+    if (ids.length === 1) return `length ${lengthWords(total, unit)}`;
+    const each = common ? `, each ${lengthWords(lengths[0], unit)}` : "";
+    if (ids.length !== 2) return `length ${lengthWords(total, unit)}${each}`;
+    const angle = (spans[0].angleTo(spans[1]) * 180) / Math.PI;
+    return `length ${lengthWords(total, unit)}${each}, angle ${trimmed(Math.min(angle, 180 - angle), 2)}°`;
   }
-  let area = 0;
-  for (const f of ids) area += areaVector(facePoints(cage, f)).length();
-  return `cage area ${area.toFixed(1)} mm²`;
+  const faces = [...facesAt(cage, kind, ids)];
+  const area = faces.reduce((sum, f) => sum + areaVector(facePoints(cage, f)).length(), 0);
+  const words = `cage area ${areaWords(area, unit)}`;
+  if (kind !== "face" || ids.length !== 2) return words;
+  const [a, b] = ids.map((f) => faceNormal(cage, f).normal);
+  return `${words}, angle between ${trimmed((a.angleTo(b) * 180) / Math.PI, 2)}°`;
 }

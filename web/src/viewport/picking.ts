@@ -1,8 +1,9 @@
 /** What lies under the pointer, or in a box: by distance in pixels for vertices and edges, by ray for faces. */
-import { type Camera, DoubleSide, Matrix4, Ray, Vector3 } from "three";
-import type { Kind } from "../live/types";
+import { type Camera, DoubleSide, Matrix4, type Plane, Ray, Vector3 } from "three";
+import type { CageArrays, Kind } from "../live/types";
 import { meanNormal } from "./measure";
 import type { PieceView } from "./pieceView";
+import type { MeshBVH } from "three-mesh-bvh";
 
 const reachInPixels = 12;
 
@@ -25,8 +26,21 @@ export class Picker {
     private readonly screen: Screen,
     private readonly views: PieceView[],
     private readonly through: boolean,
+    private readonly planes: Plane[] = [],
   ) {
     this.toScreen.multiplyMatrices(screen.camera.projectionMatrix, screen.camera.matrixWorldInverse);
+  }
+
+  /** Whether the section has cut a place away. */
+  private isCut(point: Vector3): boolean {
+    return this.planes.some((plane) => plane.distanceToPoint(point) < 0);
+  }
+
+  /** The first place where a ray meets what the section leaves. */
+  private first(tree: MeshBVH, ray: Ray): { point: Vector3; distance: number; faceIndex?: number | null } | null {
+    if (!this.planes.length) return tree.raycastFirst(ray, DoubleSide);
+    const hits = tree.raycast(ray, DoubleSide).filter((hit) => !this.isCut(hit.point));
+    return hits.reduce<(typeof hits)[number] | null>((best, hit) => (best && best.distance <= hit.distance ? best : hit), null);
   }
 
   ray(x: number, y: number): Ray {
@@ -40,6 +54,10 @@ export class Picker {
 
   at(kind: Kind, x: number, y: number): Hit | null {
     if (kind === "face") return this.faceAt(x, y);
+    if (kind === "piece") {
+      const hit = this.faceAt(x, y) ?? this.at("edge", x, y);
+      return hit && { ...hit, kind, id: 0 };
+    }
     let best: { hit: Hit; distance: number; depth: number } | null = null;
     for (const view of this.views) {
       const points = this.points(view);
@@ -59,11 +77,79 @@ export class Picker {
           near.push({ id: e, distance, depth, at: position(view, a).lerp(position(view, b), along) });
         }
       near.sort((a, b) => a.distance - b.distance || a.depth - b.depth);
-      const first = near.find((candidate) => this.through || this.isSeen(view, candidate.at));
+      const first = near.find((found) => !this.isCut(found.at) && (this.through || this.isSeen(view, found.at)));
       if (first && (!best || first.distance < best.distance))
         best = { hit: { piece: view.id, kind, id: first.id }, distance: first.distance, depth: first.depth };
     }
     return best?.hit ?? null;
+  }
+
+  vertex(piece: string, id: number): Vector3 {
+    return position(this.views.find((view) => view.id === piece)!, id);
+  }
+
+  /** The nearest point of an edge of a cage under the pointer; of open edges only, where asked so. */
+  edgePoint(x: number, y: number, openOnly: boolean): { piece: string; vertices: number[]; point: Vector3 } | null {
+    const hit = this.at("edge", x, y);
+    const view = hit && this.views.find((v) => v.id === hit.piece);
+    if (!hit || !view) return null;
+    const { cage } = view.arrays;
+    if (openOnly && !cage.edge_open[hit.id]) return null;
+    const [a, b] = cage.edge_verts.subarray(2 * hit.id, 2 * hit.id + 2);
+    const points = this.points(view);
+    const { along } = toSegment(x, y, points[a], points[b]);
+    return { piece: view.id, vertices: [a, b], point: position(view, a).lerp(position(view, b), along) };
+  }
+
+  /** The edge of a face, or at a vertex, that lies nearest to the pointer: it gives loops their direction. */
+  edgeNearest(kind: Kind, piece: string, id: number, x: number, y: number): number | null {
+    const view = this.views.find((v) => v.id === piece);
+    if (!view) return null;
+    const { cage } = view.arrays;
+    const points = this.points(view);
+    let best: { edge: number; distance: number } | null = null;
+    for (let e = 0; e < cage.edge_verts.length / 2; e++) {
+      const [a, b] = cage.edge_verts.subarray(2 * e, 2 * e + 2);
+      const own = kind === "vertex" ? a === id || b === id : cage.edge_faces[2 * e] === id || cage.edge_faces[2 * e + 1] === id;
+      if (!own) continue;
+      const { distance } = toSegment(x, y, points[a], points[b]);
+      if (!best || distance < best.distance) best = { edge: e, distance };
+    }
+    return best?.edge ?? null;
+  }
+
+  /** The point of a surface or cage under the pointer. */
+  facePoint(x: number, y: number): { piece: string; face: number; point: Vector3; cage: CageArrays } | null {
+    const ray = this.ray(x, y);
+    const hit = this.faceAt(x, y);
+    const view = hit && this.views.find((v) => v.id === hit.piece);
+    if (!hit || !view) return null;
+    const tree = view.display === "cage" ? view.cageRays : view.surfaceRays;
+    const met = this.first(tree, ray) ?? this.first(view.cageRays, ray);
+    return met && { piece: view.id, face: hit.id, point: met.point, cage: view.arrays.cage };
+  }
+
+  /** Elements of one piece within a closed line drawn on the screen: those whose middles lie inside. */
+  inLasso(kind: Kind, view: PieceView, line: [number, number][]): number[] {
+    const { cage } = view.arrays;
+    const points = this.points(view);
+    const found: number[] = [];
+    const take = (id: number, verts: ArrayLike<number>) => {
+      const all = Array.from(verts);
+      const x = all.reduce((sum, v) => sum + points[v].x, 0) / all.length;
+      const y = all.reduce((sum, v) => sum + points[v].y, 0) / all.length;
+      if (!within(x, y, line)) return;
+      const middle = all.reduce((sum, v) => sum.addScaledVector(position(view, v), 1 / all.length), new Vector3());
+      const seen = this.through || (kind === "face" ? this.looksHere(view, id, middle) : this.isSeen(view, middle));
+      if (seen) found.push(id);
+    };
+    if (kind === "vertex") for (let v = 0; v < points.length; v++) take(v, [v]);
+    else if (kind === "edge")
+      for (let e = 0; e < cage.edge_verts.length / 2; e++) take(e, cage.edge_verts.subarray(2 * e, 2 * e + 2));
+    else
+      for (let f = 0; f + 1 < cage.face_offsets.length; f++)
+        take(f, cage.face_verts.subarray(cage.face_offsets[f], cage.face_offsets[f + 1]));
+    return kind === "piece" ? (found.length ? [0] : []) : found;
   }
 
   /** Elements of one piece in a box of pixels: wholly inside, or also those that it touches. */
@@ -93,6 +179,7 @@ export class Picker {
         for (const v of verts) middle.addScaledVector(position(view, v), 1 / verts.length);
         if (this.through || this.looksHere(view, f, middle)) take(f, verts, middle);
       }
+    if (kind === "piece") return found.length && (touching || found.length === cage.face_offsets.length - 1) ? [0] : [];
     return found;
   }
 
@@ -104,7 +191,7 @@ export class Picker {
       for (const view of this.views) {
         if (view.display !== "both" && view.display !== source) continue;
         const tree = source === "surface" ? view.surfaceRays : view.cageRays;
-        const hit = tree.raycastFirst(ray, DoubleSide);
+        const hit = this.first(tree, ray);
         if (!hit || (best && best.distance <= hit.distance)) continue;
         const triangle = hit.faceIndex ?? 0;
         const id = source === "surface" ? view.faceOfSurfaceTriangle(triangle) : view.faceOfCageTriangle(triangle);
@@ -130,7 +217,7 @@ export class Picker {
     for (const view of this.views) {
       const tree = view.display === "cage" ? view.cageRays : view.surfaceRays;
       const slack = view === of ? 1e-3 * distance : 0;
-      const hit = tree.raycastFirst(ray, DoubleSide);
+      const hit = this.first(tree, ray);
       if (hit && hit.distance < distance - slack) return false;
     }
     return true;
@@ -158,6 +245,16 @@ function toSegment(x: number, y: number, a: Vector3, b: Vector3): { distance: nu
   const length = dx * dx + dy * dy;
   const along = length ? Math.max(0, Math.min(1, ((x - a.x) * dx + (y - a.y) * dy) / length)) : 0;
   return { distance: Math.hypot(a.x + along * dx - x, a.y + along * dy - y), along };
+}
+
+/** Whether a point lies within a closed line, by counting the sides that it sees to its right. */
+function within(x: number, y: number, line: [number, number][]): boolean {
+  let inside = false;
+  for (let i = 0, j = line.length - 1; i < line.length; j = i++) {
+    const [[ax, ay], [bx, by]] = [line[i], line[j]];
+    if (ay > y !== by > y && x < ax + ((y - ay) / (by - ay)) * (bx - ax)) inside = !inside;
+  }
+  return inside;
 }
 
 function segmentMeets(a: Vector3, b: Vector3, [left, top, right, bottom]: [number, number, number, number]): boolean {

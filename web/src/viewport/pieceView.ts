@@ -2,27 +2,47 @@
 import {
   BufferAttribute,
   BufferGeometry,
-  type CanvasTexture,
-  DoubleSide,
   Group,
+  LineBasicMaterial,
+  LineSegments,
   Mesh,
   MeshBasicMaterial,
   MeshMatcapMaterial,
+  DoubleSide,
+  type Plane,
   Points,
   PointsMaterial,
 } from "three";
 import { MeshBVH } from "three-mesh-bvh";
 import type { Display, Hover } from "../live/bench";
+import type { Material } from "../live/look";
 import type { PieceArrays } from "../live/pieces";
 import type { Kind } from "../live/types";
 import { colours } from "../theme/colours";
+import { isolines, wireframe } from "./denseLines";
 import { Lines } from "./lines";
+import { paleTexture, surfaceMaterial, surfaceTexture } from "./materials";
+import { faceNormal } from "./measure";
+import { ValenceMarks } from "./valenceMarks";
 
 export interface Marks {
   kind: Kind;
   picked: number[];
   hover: Hover;
   faults: { vertices: number[]; edges: number[]; faces: number[] } | null;
+}
+
+export interface Dress {
+  display: Display;
+  material: Material;
+  colour: string;
+  isolines: number;
+  wire: number;
+  normals: boolean;
+  valences: boolean;
+  backs: boolean;
+  /** Shown as a shadow of itself, to be looked through. */
+  faint: boolean;
 }
 
 /** Crease lines grow with sharpness: one set of lines for each width. */
@@ -37,7 +57,7 @@ export class PieceView {
   readonly group = new Group();
   private readonly surface: BufferGeometry;
   private readonly cage: BufferGeometry;
-  private readonly surfaceMesh: Mesh;
+  private readonly surfaceMesh: Mesh<BufferGeometry, MeshMatcapMaterial>;
   private readonly cageMesh: Mesh;
   private readonly fills: Mesh[] = [];
   private readonly plain = new Lines(colours.ink, 1.3, { opacity: 0.75 });
@@ -46,6 +66,10 @@ export class PieceView {
   private readonly picked = new Lines(colours.selection, 3.5, { onTop: true });
   private readonly hovered = new Lines(colours.hover, 3, { onTop: true });
   private readonly faulty = new Lines(colours.fault, 5, { onTop: true, dashed: true });
+  private readonly spikes = new Lines(colours.river, 1.6);
+  private readonly iso: LineSegments;
+  private readonly wire: LineSegments;
+  private readonly valences = new ValenceMarks();
   private readonly dots = new Points(
     new BufferGeometry(),
     new PointsMaterial({ size: 6, sizeAttenuation: false, color: colours.ink }),
@@ -53,41 +77,54 @@ export class PieceView {
   private readonly pickedDots = dotsOnTop(colours.selection, 9);
   private readonly hoverDots = dotsOnTop(colours.hover, 10);
   private readonly triangleFace: Int32Array;
+  private readonly tint = { value: 1 };
   private surfaceTree: MeshBVH | null = null;
   private cageTree: MeshBVH | null = null;
   private marks: Marks = { kind: "face", picked: [], hover: null, faults: null };
-  display: Display = "both";
+  private dress: Dress = {
+    display: "both", material: "clay", colour: "clay", isolines: 0, wire: 0, normals: false, valences: false, backs: true, faint: false,
+  };
+  private drawnLines = "";
 
   constructor(
     readonly id: string,
     readonly arrays: PieceArrays,
-    matcap: CanvasTexture,
-    paleMatcap: CanvasTexture,
+    planes: Plane[],
   ) {
     const { surface, cage } = arrays;
     this.surface = new BufferGeometry();
     this.surface.setAttribute("position", new BufferAttribute(surface.positions, 3));
     this.surface.setAttribute("normal", new BufferAttribute(surface.normals, 3));
     this.surface.setIndex(new BufferAttribute(quadTriangles(surface.quads, () => true), 1));
-    this.surfaceMesh = new Mesh(this.surface, new MeshMatcapMaterial({ matcap, side: DoubleSide }));
+    this.surfaceMesh = new Mesh(this.surface, surfaceMaterial(planes, this.tint));
 
     this.cage = new BufferGeometry();
     this.cage.setAttribute("position", new BufferAttribute(new Float32Array(cage.positions), 3));
     const { index, face } = fans(cage.face_verts, cage.face_offsets);
     this.triangleFace = face;
     this.cage.setIndex(new BufferAttribute(index, 1));
-    const flat = new MeshMatcapMaterial({ matcap: paleMatcap, flatShading: true, side: DoubleSide });
-    flat.polygonOffset = true;
-    flat.polygonOffsetFactor = flat.polygonOffsetUnits = 1;
+    const flat = surfaceMaterial(planes, this.tint);
+    flat.flatShading = true;
+    flat.matcap = paleTexture();
     this.cageMesh = new Mesh(this.cage, flat);
     this.dots.geometry.setAttribute("position", this.cage.getAttribute("position"));
+    this.iso = this.surfaceLines("#4A3A2E", 0.8);
+    this.wire = this.surfaceLines("#2C5F66", 0.6);
     for (const mesh of [this.surfaceMesh, this.cageMesh, this.dots]) mesh.frustumCulled = false;
     this.dots.renderOrder = 11;
 
-    const lines = [this.plain, this.open, ...this.creases, this.picked, this.hovered, this.faulty];
-    this.group.add(this.surfaceMesh, this.cageMesh, this.dots, this.pickedDots, this.hoverDots);
-    this.group.add(...lines.map((line) => line.object));
-    this.refresh();
+    const lines = [this.plain, this.open, ...this.creases, this.picked, this.hovered, this.faulty, this.spikes];
+    this.group.add(this.surfaceMesh, this.cageMesh, this.dots, this.pickedDots, this.hoverDots, this.iso, this.wire);
+    this.group.add(this.valences.group, ...lines.map((line) => line.object));
+    for (const part of [this.iso, this.wire]) (part.material as LineBasicMaterial).clippingPlanes = planes;
+    for (const line of lines) line.clip(planes);
+    this.dots.material.clippingPlanes = planes;
+    this.redraw();
+    this.refreshMarks();
+  }
+
+  get display(): Display {
+    return this.dress.display;
   }
 
   /** Positions were changed in place. */
@@ -98,32 +135,81 @@ export class PieceView {
     attribute.array.set(this.arrays.cage.positions);
     attribute.needsUpdate = true;
     this.surfaceTree = this.cageTree = null;
-    this.refresh();
+    this.redraw();
+    this.refreshMarks();
   }
 
-  show(display: Display, marks: Marks): void {
-    this.display = display;
+  show(dress: Dress, marks: Marks): void {
+    const changed = JSON.stringify(dress) !== JSON.stringify(this.dress);
+    const dots = (marks.kind === "vertex") !== (this.marks.kind === "vertex");
+    const same = JSON.stringify(marks) === JSON.stringify(this.marks);
+    this.dress = dress;
     this.marks = marks;
-    this.refresh();
+    if (changed || dots) this.redraw();
+    if (changed || !same) this.refreshMarks();
   }
 
-  private refresh(): void {
+  /** All that depends on the form and on how it is shown, but not on what is picked. */
+  private redraw(): void {
+    const { cage, surface } = this.arrays;
+    const { display, material, colour, faint } = this.dress;
+    const withCage = display !== "surface" && !faint;
+    this.tint.value = this.dress.backs ? 1 : 0;
+    const clay = this.surfaceMesh.material;
+    clay.matcap = surfaceTexture(material, colour);
+    if (clay.transparent !== faint) clay.needsUpdate = true;
+    Object.assign(clay, { transparent: faint, opacity: faint ? 0.38 : 1, depthWrite: !faint });
+    this.surfaceMesh.renderOrder = faint ? 3 : 0;
+    this.surfaceMesh.visible = display !== "cage" || faint;
+    this.cageMesh.visible = display === "cage" && !faint;
+    this.dots.visible = withCage && this.marks.kind === "vertex";
+
+    const plain: number[] = [];
+    const open: number[] = [];
+    const creased: number[][] = creaseWidths.map(() => []);
+    if (withCage)
+      for (let e = 0; e < cage.edge_verts.length / 2; e++) {
+        const sharp = cage.edge_sharpness[e];
+        if (cage.edge_open[e]) open.push(e);
+        else if (sharp === 0) plain.push(e);
+        else creased[creaseWidths.findIndex(({ upTo }) => sharp <= upTo)].push(e);
+      }
+    this.plain.set(cage.positions, cage.edge_verts, plain);
+    this.open.set(cage.positions, cage.edge_verts, open);
+    this.creases.forEach((line, i) => line.set(cage.positions, cage.edge_verts, creased[i]));
+
+    const wanted = `${this.dress.isolines} ${this.dress.wire}`;
+    if (wanted !== this.drawnLines) {
+      this.drawnLines = wanted;
+      const upTo = Math.log2(this.dress.isolines);
+      setIndex(this.iso, this.dress.isolines ? isolines(surface, upTo) : null);
+      setIndex(this.wire, this.dress.wire ? wireframe(surface, this.dress.wire) : null);
+    }
+    this.iso.visible = this.dress.isolines > 0 && display !== "cage";
+    this.wire.visible = this.dress.wire > 0 && display !== "cage";
+    this.drawSpikes();
+    this.valences.show(cage, this.dress.valences);
+  }
+
+  /** The normal of each face, as a spike from its middle. */
+  private drawSpikes(): void {
+    const { cage } = this.arrays;
+    if (!this.dress.normals) return this.spikes.set([], new Int32Array(), []);
+    const points: number[] = [];
+    const pairs: number[] = [];
+    for (let f = 0; f + 1 < cage.face_offsets.length; f++) {
+      const { middle, normal, area } = faceNormal(cage, f);
+      const tip = middle.clone().addScaledVector(normal, 0.4 * Math.sqrt(area));
+      pairs.push(points.length / 3, points.length / 3 + 1);
+      points.push(...middle.toArray(), ...tip.toArray());
+    }
+    this.spikes.set(points, new Int32Array(pairs), [...Array(pairs.length / 2).keys()]);
+  }
+
+  private refreshMarks(): void {
     const { cage } = this.arrays;
     const { kind, picked, hover, faults } = this.marks;
-    const withCage = this.display !== "surface";
-    this.surfaceMesh.visible = this.display !== "cage";
-    this.cageMesh.visible = this.display === "cage";
-    this.dots.visible = withCage && kind === "vertex";
-    const edges = [...Array(cage.edge_verts.length / 2).keys()];
-    const sharp = (e: number) => cage.edge_sharpness[e];
     const draw = (line: Lines, wanted: Iterable<number>) => line.set(cage.positions, cage.edge_verts, wanted);
-    draw(this.plain, withCage ? edges.filter((e) => !cage.edge_open[e] && sharp(e) === 0) : []);
-    draw(this.open, edges.filter((e) => cage.edge_open[e] && withCage));
-    creaseWidths.forEach(({ upTo }, i) => {
-      const from = i ? creaseWidths[i - 1].upTo : 0;
-      const here = (e: number) => !cage.edge_open[e] && sharp(e) > from && sharp(e) <= upTo;
-      draw(this.creases[i], withCage ? edges.filter(here) : []);
-    });
     draw(this.picked, kind === "edge" ? picked : []);
     const hovers = hover ? [hover.id] : [];
     draw(this.hovered, hover?.kind === "edge" ? hovers : []);
@@ -135,8 +221,9 @@ export class PieceView {
       this.group.remove(fill);
       fill.geometry.dispose();
     }
-    this.fill(kind === "face" ? picked : [], colours.selection, 0.5);
-    this.fill(hover?.kind === "face" ? hovers : [], colours.hover, 0.32);
+    const whole = (on: boolean) => (on ? [...Array(cage.face_offsets.length - 1).keys()] : []);
+    this.fill(kind === "piece" ? whole(picked.length > 0) : kind === "face" ? picked : [], colours.selection, kind === "piece" ? 0.22 : 0.5);
+    this.fill(hover?.kind === "piece" ? whole(true) : hover?.kind === "face" ? hovers : [], colours.hover, hover?.kind === "piece" ? 0.16 : 0.32);
     this.fill(faults?.faces ?? [], colours.fault, 0.6);
   }
 
@@ -157,8 +244,7 @@ export class PieceView {
       geometry.setAttribute("position", from.getAttribute("position"));
       geometry.setIndex(new BufferAttribute(index, 1));
       const material = new MeshBasicMaterial({ color, opacity: strength, transparent: true, side: DoubleSide });
-      material.polygonOffset = true;
-      material.polygonOffsetFactor = material.polygonOffsetUnits = -1;
+      material.clippingPlanes = this.surfaceMesh.material.clippingPlanes;
       material.depthWrite = false;
       const mesh = new Mesh(geometry, material);
       mesh.frustumCulled = false;
@@ -166,6 +252,17 @@ export class PieceView {
       this.fills.push(mesh);
       this.group.add(mesh);
     }
+  }
+
+  private surfaceLines(color: string, opacity: number): LineSegments {
+    const geometry = new BufferGeometry();
+    // The points are the surface's own, so that lines follow every drag.
+    geometry.setAttribute("position", this.surface.getAttribute("position"));
+    const lines = new LineSegments(geometry, new LineBasicMaterial({ color, opacity, transparent: true }));
+    lines.frustumCulled = false;
+    lines.renderOrder = 4;
+    lines.visible = false;
+    return lines;
   }
 
   private setDots(dots: Points, vertices: number[]): void {
@@ -195,11 +292,16 @@ export class PieceView {
   }
 
   dispose(): void {
-    this.surface.dispose();
-    this.cage.dispose();
-    for (const line of [this.plain, this.open, ...this.creases, this.picked, this.hovered, this.faulty]) line.dispose();
+    for (const part of [this.surface, this.cage, this.iso.geometry, this.wire.geometry]) part.dispose();
+    for (const line of [this.plain, this.open, ...this.creases, this.picked, this.hovered, this.faulty, this.spikes])
+      line.dispose();
     for (const fill of this.fills) fill.geometry.dispose();
+    this.valences.dispose();
   }
+}
+
+function setIndex(lines: LineSegments, index: Uint32Array<ArrayBuffer> | null): void {
+  lines.geometry.setIndex(index ? new BufferAttribute(index, 1) : null);
 }
 
 function dotsOnTop(color: string, size: number): Points {

@@ -1,21 +1,24 @@
 /** The viewport's scene: draws when something changed, and tells what lies where. */
-import { Box3, type CanvasTexture, Color, GridHelper, Scene as Three, Vector3, WebGLRenderer } from "three";
-import { pieces } from "../live/bench";
+import { Box3, Color, Plane, Scene as Three, Vector3, WebGLRenderer } from "three";
+import { pieces, useBench } from "../live/bench";
 import type { Display, Hover } from "../live/bench";
+import { type FlatName, useLook } from "../live/look";
 import type { Change } from "../live/pieces";
-import type { Kind } from "../live/types";
+import type { Kind, PieceState } from "../live/types";
 import { colours } from "../theme/colours";
 import { Eye } from "./camera";
+import { Grid } from "./grid";
 import { Handle } from "./handle";
-import { clay } from "./matcap";
 import { boxOf } from "./measure";
+import { Overlay } from "./overlay";
 import { Picker } from "./picking";
-import { type Marks, PieceView } from "./pieceView";
+import { type Dress, type Marks, PieceView } from "./pieceView";
+import { ReferenceViews } from "./referenceViews";
 
 export interface Look {
   display: Display;
-  visible: Set<string>;
   piece: string | null;
+  others: string[];
   kind: Kind;
   picked: number[];
   hover: Hover;
@@ -25,30 +28,43 @@ export interface Look {
 export class Scene {
   readonly eye = new Eye();
   readonly handle = new Handle();
+  readonly references: ReferenceViews;
   private readonly renderer: WebGLRenderer;
   private readonly three = new Three();
   private readonly views = new Map<string, PieceView>();
-  private readonly matcap: CanvasTexture = clay([214, 178, 148], [84, 64, 54]);
-  private readonly pale: CanvasTexture = clay([226, 219, 205], [116, 112, 106]);
-  private readonly grid: GridHelper;
-  private look: Look = {
-    display: "both", visible: new Set(), piece: null, kind: "face", picked: [], hover: null, faults: null,
-  };
+  private readonly grid = new Grid();
+  private readonly overlay = new Overlay();
+  /** What the section cuts away; empty where there is none. The views share the array. */
+  private readonly planes: Plane[] = [];
+  private states = new Map<string, PieceState>();
+  private look: Look = { display: "both", piece: null, others: [], kind: "face", picked: [], hover: null, faults: null };
   private waiting = 0;
   private frames = 0;
   private fitted = false;
+  private floor = 0;
   /** Called before each frame, to put the handle where it belongs. */
   beforeDraw: () => void = () => undefined;
   private readonly stopListening: () => void;
 
-  constructor(private readonly host: HTMLElement) {
+  /** With `side` it is the second view: flat, and fixed to that side. */
+  constructor(
+    private readonly host: HTMLElement,
+    readonly side: FlatName | null = null,
+  ) {
     this.renderer = new WebGLRenderer({ antialias: !navigator.webdriver, powerPreference: "high-performance" });
     this.renderer.setPixelRatio(Math.min(devicePixelRatio, 2));
     this.renderer.setClearColor(new Color(colours.paper));
+    this.renderer.localClippingEnabled = true;
     host.appendChild(this.renderer.domElement);
-    this.grid = new GridHelper(200, 20, "#CFC9BB", "#E2DDD1");
-    this.grid.rotation.x = Math.PI / 2;
-    this.three.add(this.grid, this.handle.group);
+    this.references = new ReferenceViews(this.planes, () => {
+      if (!this.fitted) this.fit();
+      this.draw();
+    });
+    if (side) {
+      this.eye.flat = true;
+      this.eye.take(side);
+    }
+    this.three.add(this.grid.object, this.references.group, this.overlay.group, this.handle.group, this.handle.beads);
     this.handle.hide();
     this.stopListening = pieces.listen((changes) => this.take(changes));
     this.take([...pieces.byId.keys()].map((id) => ({ id, what: "whole" })));
@@ -64,13 +80,33 @@ export class Scene {
 
   setLook(look: Look): void {
     this.look = look;
+    this.dressAll();
+  }
+
+  /** The design's own facts: which pieces there are and how they are coloured, and the references. */
+  setDesign(): void {
+    const { design, preview } = useBench.getState();
+    this.states = new Map((preview ?? design)?.pieces.map((piece) => [piece.id, piece]) ?? []);
+    this.references.show((preview ?? design)?.references ?? []);
+    this.grid.unit = design?.unit === "in" ? 25.4 : 1;
+    if (!this.fitted && design?.references.length) this.fit();
+    this.dressAll();
+  }
+
+  dressAll(): void {
+    const { section } = useLook.getState();
+    this.planes.length = 0;
+    if (section) {
+      const normal = new Vector3().setComponent(section.axis, section.flip ? 1 : -1);
+      this.planes.push(new Plane(normal, section.flip ? -section.at : section.at));
+    }
     for (const view of this.views.values()) this.dress(view);
     this.draw();
   }
 
   picker(through: boolean): Picker {
     const screen = { camera: this.eye.camera, width: this.host.clientWidth, height: this.host.clientHeight };
-    return new Picker(screen, this.shownViews(), through);
+    return new Picker(screen, this.shownViews(), through, this.planes);
   }
 
   view(id: string | null): PieceView | null {
@@ -81,19 +117,23 @@ export class Scene {
     return [...this.views.values()].filter((view) => this.isShown(view.id));
   }
 
-  /** Let the eye take in all that is shown, or what is picked. */
+  /** Let the eye take in all that is shown. */
   fit(): void {
     const box = new Box3();
     for (const view of this.shownViews()) {
       const { positions } = view.arrays.surface;
+      const own = new Box3();
       for (let i = 0; i < positions.length; i += 3)
-        box.expandByPoint(new Vector3(positions[i], positions[i + 1], positions[i + 2]));
+        own.expandByPoint(new Vector3(positions[i], positions[i + 1], positions[i + 2]));
       if (this.look.display !== "surface") {
         const { cage } = view.arrays;
-        box.union(boxOf(cage, Array(cage.positions.length / 3).keys()));
+        own.union(boxOf(cage, Array(cage.positions.length / 3).keys()));
       }
+      box.union(own.translate(view.group.position));
     }
+    for (const corner of this.references.corners()) box.expandByPoint(corner);
     this.eye.fit(box);
+    this.fitted = !box.isEmpty();
     this.layFloor();
     this.draw();
   }
@@ -108,7 +148,7 @@ export class Scene {
         highest = Math.max(highest, positions[i]);
       }
     }
-    this.grid.position.z = Number.isFinite(lowest) ? lowest - 0.03 * Math.max(highest - lowest, 10) : 0;
+    this.floor = Number.isFinite(lowest) ? lowest - 0.03 * Math.max(highest - lowest, 10) : 0;
   }
 
   draw(): void {
@@ -123,6 +163,8 @@ export class Scene {
     cancelAnimationFrame(this.waiting);
     this.stopListening();
     for (const view of this.views.values()) view.dispose();
+    this.references.dispose();
+    this.overlay.dispose();
     this.renderer.dispose();
     this.renderer.domElement.remove();
   }
@@ -130,9 +172,12 @@ export class Scene {
   private drawNow(): void {
     this.eye.place();
     this.beforeDraw();
+    this.overlay.draw();
+    this.grid.lay(this.eye, this.floor);
     const { camera } = this.eye;
     this.renderer.render(this.three, camera);
     this.frames += 1;
+    if (!this.side && useLook.getState().grid !== this.grid.spacing) useLook.setState({ grid: this.grid.spacing });
     // What the screen shows, for those who read it without eyes: the matrix that took points to the screen.
     const matrix = camera.projectionMatrix.clone().multiply(camera.matrixWorldInverse);
     this.host.dataset.viewProjection = matrix.elements.join(" ");
@@ -153,36 +198,63 @@ export class Scene {
       }
       const arrays = pieces.byId.get(id);
       if (what === "whole" && arrays) {
-        const view = new PieceView(id, arrays, this.matcap, this.pale);
+        const view = new PieceView(id, arrays, this.planes);
         this.views.set(id, view);
         this.three.add(view.group);
         this.dress(view);
       }
     }
-    if (!this.fitted && this.views.size) {
-      this.fitted = true;
-      this.fit();
-    }
+    if (!this.fitted && this.views.size) this.fit();
     if (!this.views.size) this.fitted = false;
     this.layFloor();
     this.draw();
   }
 
   private isShown(id: string): boolean {
+    const { compare, isolated } = useLook.getState();
+    if (compare) return id === compare.a || id === compare.b;
+    if (isolated && this.look.piece) return id === this.look.piece || this.look.others.includes(id);
     // A piece that is only previewed is in no list yet: show it.
-    return this.look.visible.has(id) || !this.look.visible.has(`known ${id}`);
+    return this.states.get(id)?.visible ?? true;
   }
 
   private dress(view: PieceView): void {
     const { look } = this;
+    const { material, isolines, wire, normals, valences, backs, compare } = useLook.getState();
     view.group.visible = this.isShown(view.id);
     const own = look.piece === view.id;
+    const whole = look.kind === "piece" && look.others.includes(view.id);
     const marks: Marks = {
       kind: look.kind,
-      picked: own ? look.picked : [],
+      picked: compare ? [] : own ? look.picked : whole ? [0] : [],
       hover: look.hover?.piece === view.id ? look.hover : null,
       faults: look.faults?.piece === view.id ? look.faults : null,
     };
-    view.show(look.display, marks);
+    const dress: Dress = {
+      display: compare ? "surface" : look.display,
+      material,
+      colour: this.states.get(view.id)?.colour ?? "clay",
+      isolines, wire, normals, valences, backs,
+      faint: compare !== null && compare.over && view.id === compare.b,
+    };
+    view.group.position.copy(this.placeOf(view.id));
+    view.show(dress, marks);
+  }
+
+  /** Two that are compared side by side stand apart by their width on the screen. */
+  private placeOf(id: string): Vector3 {
+    const { compare } = useLook.getState();
+    if (!compare || compare.over) return new Vector3();
+    const { right } = this.eye;
+    let [low, high] = [Infinity, -Infinity];
+    for (const one of [compare.a, compare.b]) {
+      const positions = this.views.get(one)?.arrays.surface.positions ?? [];
+      for (let i = 0; i < positions.length; i += 3) {
+        const along = positions[i] * right.x + positions[i + 1] * right.y + positions[i + 2] * right.z;
+        [low, high] = [Math.min(low, along), Math.max(high, along)];
+      }
+    }
+    const half = Number.isFinite(low) ? 0.58 * (high - low) : 0;
+    return right.clone().multiplyScalar(id === compare.a ? -half : half);
   }
 }

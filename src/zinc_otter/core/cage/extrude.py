@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+from collections.abc import Callable, Sequence
+
 import numpy as np
 from scipy.sparse import coo_matrix
 from scipy.sparse.csgraph import connected_components
@@ -9,7 +11,7 @@ from scipy.sparse.csgraph import connected_components
 from zinc_otter.core.cage.cage import Cage
 from zinc_otter.core.cage.edit import Edit, carried
 from zinc_otter.core.cage.selection import Selection, mean_normal
-from zinc_otter.core.cage.topology import Ints, Topology
+from zinc_otter.core.cage.topology import Floats, Ints, Topology
 from zinc_otter.core.errors import BadNumberError, BadSelectionError
 
 LEAST_DISTANCE = 1e-6
@@ -22,13 +24,29 @@ def extrude_faces(cage: Cage, selection: Selection, distance: float) -> Edit:
     extruding again goes on. A crease on the rim stays at the foot of the new wall; one inside the group moves with it.
     Raises BadSelectionError (no faces, a whole closed shell, a group without a mean normal), BadNumberError.
     """
+    if not np.isfinite(distance) or abs(distance) < LEAST_DISTANCE:
+        raise BadNumberError("An extrusion needs a distance other than 0.")
+
+    def shift(faces: Ints) -> Floats:
+        return mean_normal(cage, Selection.of("face", faces)) * distance
+
+    return _extruded(cage, selection, shift)
+
+
+def extrude_along(cage: Cage, selection: Selection, vector: Sequence[float]) -> Edit:
+    """Extrude the selected faces by one ``vector`` (3,) mm, otherwise as :func:`extrude_faces`."""
+    step = np.asarray(vector, dtype=np.float64)
+    if not np.isfinite(step).all() or np.linalg.norm(step) < LEAST_DISTANCE:
+        raise BadNumberError("An extrusion needs a distance other than 0.")
+    return _extruded(cage, selection, lambda faces: step)
+
+
+def _extruded(cage: Cage, selection: Selection, shift_of: Callable[[Ints], Floats]) -> Edit:
+    """``shift_of`` gives each connected group of faces its vector (3,)."""
     if selection.kind != "face":
         raise BadSelectionError("Extruding takes faces; pick faces first.")
     t = cage.topology
     selection.check(t)
-    if not np.isfinite(distance) or abs(distance) < LEAST_DISTANCE:
-        raise BadNumberError("An extrusion needs a distance other than 0.")
-
     chosen = np.zeros(t.face_count, dtype=bool)
     chosen[selection.ids] = True
     in_corner = chosen[t.corner_face]
@@ -40,7 +58,7 @@ def extrude_faces(cage: Cage, selection: Selection, distance: float) -> Edit:
     shift = np.zeros((t.face_count, 3))
     for group in range(groups.max() + 1):
         faces = selection.ids[groups == group]
-        shift[faces] = mean_normal(cage, Selection.of("face", faces)) * distance
+        shift[faces] = shift_of(faces)
 
     # Around a rim vertex each fan of chosen faces gets a vertex of its own, so that groups touching in a point part.
     on_rim = np.zeros(t.vertex_count, dtype=bool)

@@ -5,10 +5,10 @@ from __future__ import annotations
 from typing import Literal
 
 from zinc_otter.core.cage import Cage, Edit, Selection
-from zinc_otter.core.cage.extrude import extrude_faces
-from zinc_otter.studio.commands.base import Length, OnSelection
+from zinc_otter.core.cage.extrude import extrude_along, extrude_faces
+from zinc_otter.studio.commands.base import Length, OnSelection, Vector
 from zinc_otter.studio.design import Design
-from zinc_otter.studio.words import millimetres
+from zinc_otter.studio.words import along_axes, millimetres
 
 
 class Extrude(OnSelection):
@@ -22,3 +22,16 @@ class Extrude(OnSelection):
 
     def title(self, design: Design) -> str:
         return f"Extruded {self.what(design)} by {millimetres(self.distance)}"
+
+
+class ExtrudeAlong(OnSelection):
+    """Extrude faces by a ``vector`` in mm."""
+
+    kind: Literal["extrude-along"] = "extrude-along"
+    vector: Vector
+
+    def edit(self, cage: Cage, selection: Selection) -> Edit:
+        return extrude_along(cage, selection, self.vector)
+
+    def title(self, design: Design) -> str:
+        return f"Extruded {self.what(design)} by {along_axes(self.vector)}"

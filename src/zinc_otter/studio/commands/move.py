@@ -8,7 +8,7 @@ from zinc_otter.core.cage import Cage, Edit, Selection
 from zinc_otter.core.cage.placing import move
 from zinc_otter.studio.commands.base import OnSelection, Vector
 from zinc_otter.studio.design import Design
-from zinc_otter.studio.words import number
+from zinc_otter.studio.words import along_axes
 
 
 class Move(OnSelection):
@@ -21,6 +21,4 @@ class Move(OnSelection):
         return move(cage, selection, self.vector)
 
     def title(self, design: Design) -> str:
-        along = [(axis, amount) for axis, amount in zip("xyz", self.vector, strict=True) if abs(amount) >= 0.005]
-        by = ", ".join(f"{axis} {number(amount)}" for axis, amount in along) or "less than 0.01"
-        return f"Moved {self.what(design)} by {by} mm"
+        return f"Moved {self.what(design)} by {along_axes(self.vector)}"

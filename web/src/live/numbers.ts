@@ -1,0 +1,31 @@
+/** Numbers as people write them. Plain ones are read here; expressions with units are read by the service. */
+import { Refused, service } from "./service";
+import { fromUnit, type Unit } from "./units";
+
+export type Asked = "length" | "angle" | "share" | "number";
+
+const plain = /^\s*[-+−]?(\d+([.,]\d*)?|[.,]\d+)\s*$/;
+const underWay = new Set<Promise<unknown>>();
+
+/** The value in mm, degrees, per cent or plain, or the sentence that says what is wrong with the text. */
+export function readNumber(text: string, asked: Asked, unit: Unit): number | string | Promise<number | string> {
+  if (!text.trim()) return "a number is needed";
+  if (plain.test(text)) {
+    const value = Number(text.trim().replace(",", ".").replace("−", "-"));
+    return asked === "length" ? fromUnit(value, unit) : value;
+  }
+  const asking = service
+    .number(text, asked, unit)
+    .then(({ value }) => value)
+    .catch((error: unknown) => (error instanceof Refused ? error.problem.detail : String(error)))
+    .finally(() => underWay.delete(asking));
+  underWay.add(asking);
+  return asking;
+}
+
+/** Wait until no number is being read any more. */
+export async function numbersRead(): Promise<void> {
+  while (underWay.size) await Promise.all(underWay);
+  // What was read reaches the fields with the next turn of the page.
+  await new Promise((done) => setTimeout(done));
+}

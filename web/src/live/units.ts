@@ -1,0 +1,27 @@
+/** Lengths are kept in mm; a design shows them in its own unit. */
+export type Unit = "mm" | "cm" | "in";
+
+const perUnit: Record<Unit, number> = { mm: 1, cm: 10, in: 25.4 };
+const decimals: Record<Unit, number> = { mm: 2, cm: 3, in: 3 };
+
+export const toUnit = (mm: number, unit: Unit): number => mm / perUnit[unit];
+export const fromUnit = (value: number, unit: Unit): number => value * perUnit[unit];
+
+/** A length for reading: in the unit, with no digits that nobody can see. */
+export function lengthWords(mm: number, unit: Unit): string {
+  return `${trimmed(toUnit(mm, unit), decimals[unit])} ${unit}`;
+}
+
+export function lengthsWords(mm: ArrayLike<number>, unit: Unit, between = " × "): string {
+  return `${Array.from(mm, (x) => trimmed(toUnit(x, unit), decimals[unit])).join(between)} ${unit}`;
+}
+
+export function areaWords(mm2: number, unit: Unit): string {
+  const factor = perUnit[unit] ** 2;
+  return `${trimmed(mm2 / factor, decimals[unit])} ${unit}²`;
+}
+
+export function trimmed(value: number, digits: number): string {
+  const text = (Number(value.toFixed(digits)) + 0).toFixed(digits);
+  return text.includes(".") ? text.replace(/\.?0+$/, "") : text;
+}

@@ -1,0 +1,84 @@
+/** Picking by rules: from what is picked to what is meant. Each rule is also a key, where it is used often. */
+import Button from "@mui/material/Button";
+import Divider from "@mui/material/Divider";
+import ListSubheader from "@mui/material/ListSubheader";
+import Menu from "@mui/material/Menu";
+import MenuItem from "@mui/material/MenuItem";
+import Stack from "@mui/material/Stack";
+import TextField from "@mui/material/TextField";
+import Typography from "@mui/material/Typography";
+import { useState } from "react";
+import { useBench } from "../live/bench";
+import { rules } from "../live/rules";
+
+export function PickMenu() {
+  const { design, piece, picked, pickKind, pickBy, give } = useBench();
+  const [at, setAt] = useState<HTMLElement | null>(null);
+  const [name, setName] = useState("");
+  const state = design?.pieces.find((p) => p.id === piece);
+  const sets = Object.entries(state?.face_sets ?? {});
+  const close = () => setAt(null);
+  const keep = () => {
+    if (!name.trim() || !piece) return;
+    give({ kind: "name-faces", piece, picked: { kind: "face", ids: picked }, name: name.trim() });
+    setName("");
+    close();
+  };
+  return (
+    <>
+      <Button size="small" color="inherit" onClick={(event) => setAt(event.currentTarget)} aria-haspopup="menu" disabled={!state} sx={{ fontWeight: 500, minWidth: 0, px: 1 }}>
+        Pick by…
+      </Button>
+      <Menu anchorEl={at} open={at !== null} onClose={close} slotProps={{ list: { dense: true, "aria-label": "Pick by rules" } }}>
+        {rules.map(({ id, words, key, rule, fits }) => (
+          <MenuItem
+            key={id}
+            disabled={!fits(pickKind, picked.length)}
+            onClick={() => {
+              close();
+              void pickBy(rule(pickKind));
+            }}
+          >
+            <Stack direction="row" sx={{ width: "100%", justifyContent: "space-between", gap: 3 }}>
+              {words}
+              <Typography component="span" variant="body2" color="text.secondary">{key}</Typography>
+            </Stack>
+          </MenuItem>
+        ))}
+        <Divider />
+        <ListSubheader sx={{ lineHeight: 2, bgcolor: "transparent" }}>Named face sets</ListSubheader>
+        {sets.map(([set, count]) => (
+          <MenuItem
+            key={set}
+            onClick={() => {
+              close();
+              void pickBy({ rule: "face-set", name: set });
+            }}
+          >
+            {set}
+            <Typography component="span" variant="body2" color="text.secondary" sx={{ ml: 1, flexGrow: 1 }}>{count} faces</Typography>
+            <Button
+              size="small"
+              aria-label={`Forget the set ${set}`}
+              onClick={(event) => {
+                event.stopPropagation();
+                if (piece) give({ kind: "forget-faces", piece, name: set });
+                close();
+              }}
+            >
+              Forget
+            </Button>
+          </MenuItem>
+        ))}
+        {pickKind === "face" && picked.length > 0 ? (
+          <Stack direction="row" spacing={1} sx={{ px: 2, py: 0.75 }} onKeyDown={(event) => event.stopPropagation()}>
+            <TextField label="Name the picked faces" value={name} onChange={(event) => setName(event.target.value)} onKeyDown={(event) => event.key === "Enter" && keep()} slotProps={{ htmlInput: { maxLength: 80 } }} />
+            <Button onClick={keep} disabled={!name.trim()}>Keep</Button>
+          </Stack>
+        ) : (
+          sets.length === 0 && <Typography variant="body2" color="text.secondary" sx={{ px: 2, pb: 1 }}>None yet. Pick faces, then name them here.</Typography>
+        )}
+      </Menu>
+    </>
+  );
+}

@@ -1,0 +1,184 @@
+/** The pieces of the design: show, lock, name, colour, group, order, duplicate, vary and compare. */
+import Box from "@mui/material/Box";
+import Divider from "@mui/material/Divider";
+import IconButton from "@mui/material/IconButton";
+import List from "@mui/material/List";
+import ListItem from "@mui/material/ListItem";
+import ListItemButton from "@mui/material/ListItemButton";
+import Menu from "@mui/material/Menu";
+import MenuItem from "@mui/material/MenuItem";
+import Stack from "@mui/material/Stack";
+import Tooltip from "@mui/material/Tooltip";
+import Typography from "@mui/material/Typography";
+import { useState } from "react";
+import { useBench } from "../../live/bench";
+import { useLook } from "../../live/look";
+import type { Command, PieceState } from "../../live/types";
+import { DeleteIcon, FreeIcon, HiddenIcon, LockedIcon, MoreIcon, PenIcon, ShownIcon } from "../../theme/icons";
+import { clays } from "../../viewport/materials";
+import { NameField } from "../NameField";
+
+type Colour = Extract<Command, { kind: "colour-piece" }>["colour"];
+
+export function Pieces() {
+  const design = useBench((s) => s.design);
+  const list = design?.pieces ?? [];
+  return (
+    <Box component="section" aria-label="Pieces" sx={{ borderBottom: 1, borderColor: "divider", maxHeight: "42%", overflow: "auto", flexShrink: 0 }}>
+      <Typography variant="h3" sx={{ px: 1.5, pt: 1 }}>Pieces</Typography>
+      {list.length === 0 && (
+        <Typography variant="body2" color="text.secondary" sx={{ px: 1.5, pb: 1.5 }}>
+          What you put down is listed here, to be shown, hidden and named.
+        </Typography>
+      )}
+      <List dense disablePadding>
+        {list.map((piece, i) => (
+          <PieceRow key={piece.id} piece={piece} place={i} headed={piece.group !== null && piece.group !== list[i - 1]?.group} />
+        ))}
+      </List>
+    </Box>
+  );
+}
+
+function PieceRow({ piece, place, headed }: { piece: PieceState; place: number; headed: boolean }) {
+  const { piece: current, others, pick, pickKind, picked, give } = useBench();
+  const [renaming, setRenaming] = useState(false);
+  const [menu, setMenu] = useState<HTMLElement | null>(null);
+  const [wantsName, setWantsName] = useState<"piece" | "group" | null>(null);
+  const [grouping, setGrouping] = useState(false);
+  const take = (event: React.MouseEvent) => {
+    if (pickKind !== "piece") return pick(piece.id, []);
+    const now = picked.length && current ? [current, ...others] : [];
+    const next = !event.shiftKey ? [piece.id] : now.includes(piece.id) ? now.filter((id) => id !== piece.id) : [...now, piece.id];
+    pick(next[0] ?? piece.id, next.length ? [0] : [], next.slice(1));
+  };
+  const named = pickKind === "piece" && others.includes(piece.id) && current ? [current, ...others] : [piece.id];
+  return (
+    <>
+      {headed && (
+        <Typography variant="body2" color="text.secondary" sx={{ px: 1.5, pt: 0.5, fontStyle: "italic" }}>{piece.group}</Typography>
+      )}
+      <ListItem disablePadding sx={{ pl: piece.group || piece.original ? 1 : 0, "& .at-need": { opacity: 0.35 }, "&:hover .at-need, &:focus-within .at-need": { opacity: 1 } }}>
+        {renaming || grouping ? (
+          <Box sx={{ px: 1.5, py: 0.5, flexGrow: 1 }}>
+            <NameField
+              label={grouping ? "Group name" : "Piece name"}
+              value={grouping ? (piece.group ?? "") : piece.name}
+              onDone={(name) => {
+                const wasGrouping = grouping;
+                setRenaming(false);
+                setGrouping(false);
+                setWantsName(null);
+                if (name && wasGrouping) give({ kind: "group-pieces", pieces: named as [string], group: name });
+                else if (name) give({ kind: "rename-piece", piece: piece.id, name });
+              }}
+            />
+          </Box>
+        ) : (
+          <ListItemButton selected={piece.id === current || (pickKind === "piece" && others.includes(piece.id))} onClick={take} sx={{ minWidth: 0, pl: 1.5, pr: 0, gap: 0.75 }}>
+            <Box aria-hidden sx={{ width: 10, height: 10, borderRadius: "50%", flexShrink: 0, bgcolor: `rgb(${(clays[piece.colour] ?? clays.clay).lit.join(",")})`, border: "1px solid rgba(0,0,0,0.25)" }} />
+            <Typography noWrap variant="body2" title={piece.name} sx={{ fontWeight: 600, color: piece.visible ? undefined : "text.secondary" }}>
+              {piece.name}
+            </Typography>
+          </ListItemButton>
+        )}
+        <Stack direction="row">
+          <Tooltip title="Rename">
+            <IconButton className="at-need" size="small" aria-label={`Rename ${piece.name}`} onClick={() => setRenaming(true)} sx={{ p: 0.4 }}>
+              <PenIcon fontSize="small" />
+            </IconButton>
+          </Tooltip>
+          <Tooltip title="Delete">
+            <IconButton className="at-need" size="small" aria-label={`Delete ${piece.name}`} onClick={() => give({ kind: "delete-piece", piece: piece.id })} sx={{ p: 0.4 }}>
+              <DeleteIcon fontSize="small" />
+            </IconButton>
+          </Tooltip>
+          <Tooltip title={piece.locked ? "Unlock" : "Lock"}>
+            <IconButton
+              className={piece.locked ? undefined : "at-need"}
+              size="small"
+              aria-label={`${piece.locked ? "Unlock" : "Lock"} ${piece.name}`}
+              onClick={() => give({ kind: "lock-piece", piece: piece.id, locked: !piece.locked })}
+              sx={{ p: 0.4 }}
+            >
+              {piece.locked ? <LockedIcon fontSize="small" /> : <FreeIcon fontSize="small" />}
+            </IconButton>
+          </Tooltip>
+          <Tooltip title={piece.visible ? "Hide" : "Show"}>
+            <IconButton
+              size="small"
+              aria-label={`${piece.visible ? "Hide" : "Show"} ${piece.name}`}
+              onClick={() => give({ kind: "show-piece", piece: piece.id, visible: !piece.visible })}
+              sx={{ p: 0.4 }}
+            >
+              {piece.visible ? <ShownIcon fontSize="small" /> : <HiddenIcon fontSize="small" />}
+            </IconButton>
+          </Tooltip>
+          <IconButton size="small" aria-label={`More for ${piece.name}`} onClick={(event) => setMenu(event.currentTarget)} sx={{ p: 0.4 }}>
+            <MoreIcon fontSize="small" />
+          </IconButton>
+        </Stack>
+        <PieceMenu
+          piece={piece}
+          place={place}
+          at={menu}
+          onClose={() => setMenu(null)}
+          restore={wantsName === null}
+          onClosed={() => setGrouping(wantsName === "group")}
+          onGroup={() => {
+            setWantsName("group");
+            setMenu(null);
+          }}
+        />
+      </ListItem>
+    </>
+  );
+}
+
+function PieceMenu(props: {
+  piece: PieceState;
+  place: number;
+  at: HTMLElement | null;
+  restore: boolean;
+  onClose(): void;
+  onClosed(): void;
+  onGroup(): void;
+}) {
+  const { piece, place, at, onClose } = props;
+  const { design, give } = useBench();
+  const set = useLook((s) => s.set);
+  const count = design?.pieces.length ?? 0;
+  const original = piece.original ?? piece.id;
+  const family = design?.pieces.filter((p) => p.id === original || p.original === original) ?? [];
+  const choose = (act: () => void) => () => {
+    onClose();
+    act();
+  };
+  return (
+    <Menu anchorEl={at} open={at !== null} onClose={onClose} disableRestoreFocus={!props.restore}
+      slotProps={{ list: { dense: true, "aria-label": `Actions for ${piece.name}` }, transition: { onExited: props.onClosed } }}
+    >
+      <MenuItem onClick={choose(() => give({ kind: "duplicate-piece", piece: piece.id, offset: [piece.size[0] * 1.2, 0, 0] }))}>Duplicate</MenuItem>
+      <MenuItem onClick={choose(() => give({ kind: "make-variant", piece: piece.id }))}>Make a variant</MenuItem>
+      {family.filter((p) => p.id !== piece.id).map((p) => (
+        <MenuItem key={p.id} onClick={choose(() => set({ compare: { a: p.id, b: piece.id, over: false } }))}>Compare with {p.name}</MenuItem>
+      ))}
+      {family.length > 1 && <MenuItem onClick={choose(() => give({ kind: "keep-variant", piece: piece.id }))}>Keep this one of {family.length}</MenuItem>}
+      <Divider />
+      <MenuItem onClick={props.onGroup}>Group as…</MenuItem>
+      {piece.group && <MenuItem onClick={choose(() => give({ kind: "group-pieces", pieces: [piece.id], group: null }))}>Out of the group {piece.group}</MenuItem>}
+      <MenuItem disabled={place === 0} onClick={choose(() => give({ kind: "order-piece", piece: piece.id, place: place - 1 }))}>Up in the list</MenuItem>
+      <MenuItem disabled={place === count - 1} onClick={choose(() => give({ kind: "order-piece", piece: piece.id, place: place + 1 }))}>Down in the list</MenuItem>
+      <Divider />
+      <Stack direction="row" role="group" aria-label="Colour" sx={{ px: 1.5, gap: 0.5 }}>
+        {Object.entries(clays).map(([colour, { lit }]) => (
+          <Tooltip key={colour} title={colour}>
+            <IconButton size="small" aria-label={`Colour ${colour}`} aria-pressed={piece.colour === colour} onClick={choose(() => give({ kind: "colour-piece", piece: piece.id, colour: colour as Colour }))} sx={{ p: 0.25 }}>
+              <Box sx={{ width: 20, height: 20, borderRadius: "50%", bgcolor: `rgb(${lit.join(",")})`, border: piece.colour === colour ? "3px solid #22282B" : "1px solid rgba(0,0,0,0.3)" }} />
+            </IconButton>
+          </Tooltip>
+        ))}
+      </Stack>
+    </Menu>
+  );
+}

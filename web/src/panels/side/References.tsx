@@ -1,0 +1,57 @@
+/** The references of the design: pictures and components, to be shown, locked and taken in hand. */
+import Box from "@mui/material/Box";
+import IconButton from "@mui/material/IconButton";
+import List from "@mui/material/List";
+import ListItem from "@mui/material/ListItem";
+import ListItemButton from "@mui/material/ListItemButton";
+import Tooltip from "@mui/material/Tooltip";
+import Typography from "@mui/material/Typography";
+import { useBench } from "../../live/bench";
+import { useLook } from "../../live/look";
+import type { ReferenceState } from "../../live/types";
+import { ComponentIcon, FreeIcon, HiddenIcon, LockedIcon, PictureIcon, ShownIcon } from "../../theme/icons";
+
+export function References() {
+  const references = useBench((s) => s.design?.references) ?? [];
+  if (!references.length) return null;
+  return (
+    <Box component="section" aria-label="References" sx={{ borderBottom: 1, borderColor: "divider", maxHeight: "24%", overflow: "auto", flexShrink: 0 }}>
+      <Typography variant="h3" sx={{ px: 1.5, pt: 1 }}>References</Typography>
+      <List dense disablePadding>
+        {references.map((reference) => <Row key={reference.id} reference={reference} />)}
+      </List>
+    </Box>
+  );
+}
+
+function Row({ reference }: { reference: ReferenceState }) {
+  const { give, takeTool, toolId } = useBench();
+  const { reference: inHand, set } = useLook();
+  const Icon = reference.kind === "picture" ? PictureIcon : ComponentIcon;
+  const change = (more: { visible?: boolean; locked?: boolean }) => give({ kind: "change-reference", reference: reference.id, ...more });
+  return (
+    <ListItem disablePadding>
+      <ListItemButton
+        selected={toolId === "reference" && inHand === reference.id}
+        onClick={() => {
+          set({ reference: reference.id });
+          takeTool("reference");
+        }}
+        sx={{ minWidth: 0, pl: 1.5, pr: 0, gap: 0.75 }}
+      >
+        <Icon fontSize="small" />
+        <Typography noWrap variant="body2" title={reference.name} sx={{ fontWeight: 600, color: reference.visible ? undefined : "text.secondary" }}>{reference.name}</Typography>
+      </ListItemButton>
+      <Tooltip title={reference.locked ? "Unlock" : "Lock"}>
+        <IconButton size="small" aria-label={`${reference.locked ? "Unlock" : "Lock"} ${reference.name}`} onClick={() => change({ locked: !reference.locked })} sx={{ p: 0.4 }}>
+          {reference.locked ? <LockedIcon fontSize="small" /> : <FreeIcon fontSize="small" />}
+        </IconButton>
+      </Tooltip>
+      <Tooltip title={reference.visible ? "Hide" : "Show"}>
+        <IconButton size="small" aria-label={`${reference.visible ? "Hide" : "Show"} ${reference.name}`} onClick={() => change({ visible: !reference.visible })} sx={{ p: 0.4, mr: 0.5 }}>
+          {reference.visible ? <ShownIcon fontSize="small" /> : <HiddenIcon fontSize="small" />}
+        </IconButton>
+      </Tooltip>
+    </ListItem>
+  );
+}

@@ -1,0 +1,104 @@
+/** One canvas with its scene and gestures; the bench and the look decide what it shows. */
+import Box from "@mui/material/Box";
+import { useEffect, useRef, useState } from "react";
+import { Vector3 } from "three";
+import { pieces, placing, useBench, viewFrame } from "../live/bench";
+import { type FlatName, type Frame, useLook } from "../live/look";
+import { useNear } from "../live/near";
+import { colours } from "../theme/colours";
+import { toolById } from "../tools/all";
+import { Gestures } from "./gestures";
+import { boxOf, meanNormal, verticesOf } from "./measure";
+import { useSketch } from "./pointing";
+import { Scene } from "./scene";
+
+const handlePixels = 95;
+
+export function Stage(props: { name: string; label: string; side?: FlatName; onScene(scene: Scene): void }) {
+  const { name, label, side, onScene } = props;
+  const host = useRef<HTMLDivElement>(null);
+  const band = useRef<HTMLDivElement>(null);
+  const lasso = useRef<SVGPolylineElement>(null);
+  const [scene, setScene] = useState<Scene | null>(null);
+
+  useEffect(() => {
+    const made = new Scene(host.current!, side ?? null);
+    const gestures = new Gestures(host.current!, made, band.current!, lasso.current!);
+    const watch = new ResizeObserver(() => made.resize());
+    watch.observe(host.current!);
+    made.beforeDraw = () => placeHandle(made);
+    const redraw = () => made.draw();
+    const stops = [useSketch.subscribe(redraw), useNear.subscribe(redraw)];
+    setScene(made);
+    onScene(made);
+    return () => {
+      for (const stop of stops) stop();
+      watch.disconnect();
+      gestures.dispose();
+      made.dispose();
+    };
+    // The stage lives as long as its side stays the same.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [side]);
+
+  const bench = useBench();
+  const { design, display, piece, others, pickKind, picked, hover, problem, problemPiece, preview, toolId, values } = bench;
+  const look = useLook();
+
+  useEffect(() => scene?.setDesign(), [scene, design, preview]);
+  useEffect(() => {
+    const place = problem?.place;
+    const faults = place && problemPiece ? { piece: problemPiece, ...place } : null;
+    scene?.setLook({ display, piece, others, kind: pickKind, picked, hover, faults });
+  }, [scene, display, piece, others, pickKind, picked, hover, problem, problemPiece, preview, toolId, values, look]);
+
+  return (
+    <>
+      <Box
+        ref={host}
+        data-testid={name}
+        role="application"
+        aria-label={label}
+        tabIndex={0}
+        sx={{ position: "absolute", inset: 0, touchAction: "none", "&:focus-visible": { outline: "1px solid rgba(31,111,120,0.5)", outlineOffset: "-2px" }, "& canvas": { display: "block" } }}
+      />
+      <Box
+        ref={band}
+        sx={{ position: "absolute", display: "none", pointerEvents: "none", border: `1.5px solid ${colours.selection}`, bgcolor: "rgba(176,48,122,0.08)" }}
+      />
+      <Box component="svg" aria-hidden sx={{ position: "absolute", inset: 0, width: "100%", height: "100%", pointerEvents: "none" }}>
+        <polyline ref={lasso} style={{ display: "none" }} fill="rgba(176,48,122,0.08)" stroke={colours.selection} strokeWidth={1.5} />
+      </Box>
+    </>
+  );
+}
+
+/** Lay the active tool's handle at the pivot or at the middle of the selection, and its beads on the form. */
+function placeHandle(scene: Scene): void {
+  const { eye } = scene;
+  if (!scene.side) viewFrame.current = [eye.right.toArray(), eye.up.toArray(), eye.back.toArray()] as Frame;
+  const { toolId, piece, others, picked, pickKind, values } = useBench.getState();
+  const tool = toolById(toolId);
+  scene.handle.showGrips(tool?.grips?.(values) ?? [], (at) => pixelAt(scene, at));
+  const parts = tool?.parts;
+  const arrays = piece ? pieces.byId.get(piece) : undefined;
+  if (!parts || !arrays || !picked.length || useLook.getState().compare) return scene.handle.hide();
+  const box = boxOf(arrays.cage, verticesOf(arrays.cage, pickKind, picked));
+  if (pickKind === "piece")
+    for (const id of others) {
+      const other = pieces.byId.get(id);
+      if (other) box.union(boxOf(other.cage, Array(other.cage.positions.length / 3).keys()));
+    }
+  const at = placing();
+  const pivot = at.pivot && tool.places && toolId !== "move" ? new Vector3(...at.pivot) : box.getCenter(new Vector3());
+  const normal = meanNormal(arrays.cage, pickKind, picked);
+  scene.handle.show(parts, pivot, normal, handlePixels * pixelAt(scene, pivot), at.frame, eye.back);
+}
+
+/** Millimetres that one pixel spans at a point: nearer things are larger in perspective. */
+function pixelAt(scene: Scene, point: Vector3): number {
+  const { eye } = scene;
+  if (eye.flat) return eye.pixel;
+  const depth = eye.distance - point.clone().sub(eye.target).dot(eye.back);
+  return (eye.pixel * Math.max(depth, eye.distance * 0.05)) / eye.distance;
+}

@@ -1,0 +1,72 @@
+/** What forms are made of on the screen: clays of several colours, metal, and dark-line stripes to judge highlights. */
+import { type CanvasTexture, DoubleSide, MeshMatcapMaterial, type Plane } from "three";
+import type { Material } from "../live/look";
+import { clay, painted } from "./matcap";
+
+type Tone = [number, number, number];
+
+/** The workshop's clays by name: lit and shaded tone. */
+export const clays: Record<string, { lit: Tone; shade: Tone }> = {
+  clay: { lit: [214, 178, 148], shade: [84, 64, 54] },
+  slip: { lit: [232, 224, 208], shade: [112, 106, 98] },
+  slate: { lit: [150, 164, 174], shade: [50, 60, 70] },
+  moss: { lit: [158, 176, 132], shade: [56, 68, 46] },
+  brick: { lit: [204, 132, 108], shade: [84, 42, 34] },
+  ochre: { lit: [222, 190, 116], shade: [96, 74, 34] },
+  mist: { lit: [186, 206, 208], shade: [70, 92, 98] },
+};
+
+const textures = new Map<string, CanvasTexture>();
+
+function texture(name: string, paint: () => CanvasTexture): CanvasTexture {
+  let found = textures.get(name);
+  if (!found) textures.set(name, (found = paint()));
+  return found;
+}
+
+export const paleTexture = () => texture("pale", () => clay([226, 219, 205], [116, 112, 106]));
+
+export function surfaceTexture(material: Material, colour: string): CanvasTexture {
+  if (material === "metal") return texture("metal", metal);
+  if (material === "stripes") return texture("stripes", stripes);
+  const { lit, shade } = clays[colour] ?? clays.clay;
+  return texture(colour, () => clay(lit, shade));
+}
+
+/** A surface whose back sides are tinted, so that flipped faces are seen. */
+export function surfaceMaterial(planes: Plane[], tinted: { value: number }): MeshMatcapMaterial {
+  const material = new MeshMatcapMaterial({ side: DoubleSide, clippingPlanes: planes });
+  material.polygonOffset = true;
+  material.polygonOffsetFactor = material.polygonOffsetUnits = 1;
+  material.onBeforeCompile = (shader) => {
+    shader.uniforms.tintBack = tinted;
+    shader.fragmentShader = `uniform float tintBack;\n${shader.fragmentShader}`.replace(
+      "#include <opaque_fragment>",
+      "if (!gl_FrontFacing) outgoingLight = mix(outgoingLight, vec3(0.30, 0.42, 0.50), 0.72 * tintBack);\n#include <opaque_fragment>",
+    );
+  };
+  return material;
+}
+
+function metal(): CanvasTexture {
+  return painted((x, y, z) => {
+    // A soft window above, a dark horizon, a warm floor: what turned zinc shows.
+    const sky = y > 0.12 ? 0.62 + 0.38 * Math.min(1, (y - 0.12) * 1.6) : 0;
+    const floor = y < -0.05 ? 0.34 + 0.3 * Math.min(1, -y * 1.2) : 0;
+    const horizon = 0.2;
+    const tone = Math.max(sky, floor, horizon) * (0.72 + 0.28 * z) + 0.25 * Math.max(0, 0.6 * y - 0.4 * x + 0.6 * z) ** 12;
+    return [tone * 226, tone * 230, tone * 234];
+  });
+}
+
+function stripes(): CanvasTexture {
+  return painted((x, y, z) => {
+    // The way a ray is thrown back decides, so that the lines break where the curvature does.
+    const thrown = Math.atan2(2 * z * y, 2 * z * z - 1);
+    const wave = Math.sin(thrown * 9);
+    const line = 0.5 + 0.5 * Math.max(-1, Math.min(1, wave * 5));
+    const shade = 0.8 + 0.2 * z - 0.06 * x;
+    return [(38 + 206 * line) * shade, (44 + 199 * line) * shade, (47 + 190 * line) * shade];
+  }, 1024);
+}
+

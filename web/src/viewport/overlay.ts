@@ -1,0 +1,95 @@
+/** What is drawn over the form for a moment: points being set, the pivot, the section's edge, and clearances. */
+import { BufferAttribute, BufferGeometry, CanvasTexture, Group, Points, PointsMaterial } from "three";
+import { useLook } from "../live/look";
+import { useNear } from "../live/near";
+import { colours } from "../theme/colours";
+import { Lines } from "./lines";
+import { useSketch } from "./pointing";
+
+const spotTones: Record<string, string> = {
+  vertex: colours.selection, edge: colours.selection, face: colours.river, reference: colours.river,
+  picture: colours.otter, plane: colours.otter,
+};
+
+export class Overlay {
+  readonly group = new Group();
+  private readonly path = new Lines(colours.selection, 2.5, { onTop: true });
+  private readonly next = new Lines(colours.hover, 2, { onTop: true });
+  private readonly gap = new Lines(colours.river, 2.5, { onTop: true });
+  private readonly short = new Lines(colours.fault, 3.5, { onTop: true, dashed: true });
+  private readonly dots = dots(9);
+  private readonly hover = dots(13, true);
+  private readonly pivot = dots(17, true);
+
+  constructor() {
+    for (const line of [this.path, this.next, this.gap, this.short]) this.group.add(line.object);
+    this.group.add(this.dots, this.hover, this.pivot);
+  }
+
+  draw(): void {
+    const { spots, hover, closed } = useSketch.getState();
+    const flat = spots.flatMap((spot) => spot.point);
+    const count = spots.length;
+    const pairs = Array.from({ length: Math.max(0, count - 1) }, (_, i) => [i, i + 1]).flat();
+    if (closed && count > 2) pairs.push(count - 1, 0);
+    draw(this.path, flat, pairs);
+    draw(this.next, hover && count && !closed ? [...spots[count - 1].point, ...hover.point] : [], hover && count && !closed ? [0, 1] : []);
+    put(this.dots, flat, colours.selection);
+    put(this.hover, hover ? hover.point : [], hover ? spotTones[hover.on] : colours.hover);
+    put(this.pivot, useLook.getState().pivot ?? [], colours.otter);
+    const near = useNear.getState().list;
+    const short = near.filter((n) => n.distance < n.asked);
+    const long = near.filter((n) => n.distance >= n.asked && n.asked > 0);
+    for (const [line, list] of [[this.gap, long], [this.short, short]] as const) {
+      draw(line, list.flatMap((n) => [...n.from, ...n.to]), [...Array(2 * list.length).keys()]);
+    }
+  }
+
+  dispose(): void {
+    for (const line of [this.path, this.next, this.gap, this.short]) line.dispose();
+    for (const points of [this.dots, this.hover, this.pivot]) points.geometry.dispose();
+  }
+}
+
+function draw(line: Lines, points: number[], pairs: number[]): void {
+  line.set(points, new Int32Array(pairs), [...Array(pairs.length / 2).keys()]);
+}
+
+let ring: CanvasTexture | null = null;
+
+/** A ring with a dot: it marks a place without hiding it. */
+function ringTexture(): CanvasTexture {
+  if (ring) return ring;
+  const canvas = document.createElement("canvas");
+  canvas.width = canvas.height = 64;
+  const pen = canvas.getContext("2d")!;
+  pen.strokeStyle = pen.fillStyle = "#FFFFFF";
+  pen.lineWidth = 9;
+  pen.beginPath();
+  pen.arc(32, 32, 25, 0, 2 * Math.PI);
+  pen.stroke();
+  pen.beginPath();
+  pen.arc(32, 32, 8, 0, 2 * Math.PI);
+  pen.fill();
+  return (ring = new CanvasTexture(canvas));
+}
+
+function dots(size: number, ringed = false): Points {
+  const material = new PointsMaterial({ size, sizeAttenuation: false, depthTest: false, transparent: true });
+  if (ringed) material.map = ringTexture();
+  const points = new Points(new BufferGeometry(), material);
+  points.renderOrder = 60;
+  points.frustumCulled = false;
+  points.visible = false;
+  return points;
+}
+
+function put(points: Points, flat: number[], color: string): void {
+  points.visible = flat.length > 0;
+  if (!flat.length) return;
+  points.geometry.dispose();
+  points.geometry = new BufferGeometry();
+  points.geometry.setAttribute("position", new BufferAttribute(new Float32Array(flat), 3));
+  (points.material as PointsMaterial).color.set(color);
+}
+

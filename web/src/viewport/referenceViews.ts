@@ -1,0 +1,146 @@
+/** Pictures and components on the screen. */
+import {
+  BufferAttribute,
+  BufferGeometry,
+  DoubleSide,
+  Group,
+  Matrix4,
+  Mesh,
+  MeshBasicMaterial,
+  MeshMatcapMaterial,
+  type Plane,
+  PlaneGeometry,
+  Ray,
+  SRGBColorSpace,
+  TextureLoader,
+  Vector3,
+} from "three";
+import { MeshBVH } from "three-mesh-bvh";
+import { meshOf } from "../live/references";
+import type { ComponentState, PictureState, ReferenceState } from "../live/types";
+import { clay } from "./matcap";
+
+type Held = { state: ReferenceState; mesh: Mesh; tree: MeshBVH | null };
+
+const glass = () => clay([176, 196, 200], [74, 96, 104]);
+const loader = new TextureLoader();
+
+export class ReferenceViews {
+  readonly group = new Group();
+  private readonly held = new Map<string, Held>();
+
+  constructor(
+    private readonly planes: Plane[],
+    private readonly changed: () => void,
+  ) {}
+
+  show(references: ReferenceState[]): void {
+    const there = new Set(references.map((r) => r.id));
+    for (const [id, held] of this.held)
+      if (!there.has(id) || held.state.asset !== references.find((r) => r.id === id)?.asset) this.drop(id, held);
+    for (const state of references) {
+      let held = this.held.get(state.id);
+      if (!held) {
+        held = { state, mesh: state.kind === "picture" ? this.picture(state) : this.component(state), tree: null };
+        this.held.set(state.id, held);
+        this.group.add(held.mesh);
+      }
+      held.state = state;
+      if (state.kind === "picture") layPicture(held.mesh, state);
+      else layComponent(held.mesh, state);
+    }
+  }
+
+  /** The nearest point of a shown component that a ray meets. */
+  hit(ray: Ray): { id: string; point: Vector3; normal: Vector3 } | null {
+    let best: { id: string; point: Vector3; normal: Vector3; distance: number } | null = null;
+    for (const [id, held] of this.held) {
+      if (held.state.kind !== "component" || !held.state.visible || !held.mesh.geometry.index) continue;
+      held.tree ??= new MeshBVH(held.mesh.geometry, { indirect: true });
+      const own = ray.clone().applyMatrix4(held.mesh.matrixWorld.clone().invert());
+      const hit = held.tree.raycastFirst(own, DoubleSide);
+      if (!hit?.face) continue;
+      const point = hit.point.clone().applyMatrix4(held.mesh.matrixWorld);
+      const distance = point.distanceTo(ray.origin);
+      if (best && best.distance <= distance) continue;
+      best = { id, point, normal: hit.face.normal.clone().transformDirection(held.mesh.matrixWorld), distance };
+    }
+    return best;
+  }
+
+  /** Grow a box by all that is shown. */
+  *corners(): Iterable<Vector3> {
+    for (const { state, mesh } of this.held.values()) {
+      if (!state.visible) continue;
+      if (state.kind === "picture") {
+        const [w, h] = [state.width / 2, (state.width * state.pixels[1]) / state.pixels[0] / 2];
+        for (const [a, b] of [[-w, -h], [w, -h], [w, h], [-w, h]])
+          yield new Vector3(...state.centre).addScaledVector(new Vector3(...state.right), a).addScaledVector(new Vector3(...state.up), b);
+      } else {
+        mesh.geometry.computeBoundingBox();
+        const box = mesh.geometry.boundingBox;
+        if (box && !box.isEmpty()) for (const p of [box.min, box.max]) yield p.clone().applyMatrix4(mesh.matrixWorld);
+      }
+    }
+  }
+
+  dispose(): void {
+    for (const [id, held] of this.held) this.drop(id, held);
+  }
+
+  private picture(state: PictureState): Mesh {
+    const texture = loader.load(`/api/assets/${state.asset}/picture.png`, this.changed);
+    texture.colorSpace = SRGBColorSpace;
+    const material = new MeshBasicMaterial({ map: texture, transparent: true, side: DoubleSide, depthWrite: false });
+    material.depthTest = false;
+    return new Mesh(new PlaneGeometry(1, 1), material);
+  }
+
+  private component(state: ComponentState): Mesh {
+    const material = new MeshMatcapMaterial({ matcap: glass(), transparent: true, side: DoubleSide, depthWrite: false });
+    material.flatShading = true;
+    material.clippingPlanes = this.planes;
+    const mesh = new Mesh(new BufferGeometry(), material);
+    mesh.renderOrder = 2;
+    mesh.frustumCulled = false;
+    void meshOf(state.asset).then(({ positions, triangles }) => {
+      mesh.geometry.setAttribute("position", new BufferAttribute(positions, 3));
+      mesh.geometry.setIndex(new BufferAttribute(new Uint32Array(triangles), 1));
+      this.changed();
+    });
+    return mesh;
+  }
+
+  private drop(id: string, { mesh }: Held): void {
+    this.group.remove(mesh);
+    mesh.geometry.dispose();
+    (mesh.material as MeshBasicMaterial).dispose();
+    this.held.delete(id);
+  }
+}
+
+function layPicture(mesh: Mesh, state: PictureState): void {
+  const [right, up] = [new Vector3(...state.right), new Vector3(...state.up)];
+  const height = (state.width * state.pixels[1]) / state.pixels[0];
+  mesh.matrixAutoUpdate = false;
+  mesh.matrix
+    .makeBasis(right, up, right.clone().cross(up))
+    .scale(new Vector3(state.width, height, 1))
+    .setPosition(...state.centre);
+  mesh.matrixWorldNeedsUpdate = true;
+  mesh.visible = state.visible;
+  (mesh.material as MeshBasicMaterial).opacity = state.opacity;
+  // Behind it is drawn before everything, in front after it; the handle still lies over it.
+  mesh.renderOrder = state.in_front ? 40 : -20;
+}
+
+function layComponent(mesh: Mesh, state: ComponentState): void {
+  const [a, b, c] = state.rotation;
+  mesh.matrixAutoUpdate = false;
+  mesh.matrix.copy(
+    new Matrix4().set(a[0], a[1], a[2], state.centre[0], b[0], b[1], b[2], state.centre[1], c[0], c[1], c[2], state.centre[2], 0, 0, 0, 1),
+  );
+  mesh.updateMatrixWorld(true);
+  mesh.visible = state.visible;
+  (mesh.material as MeshMatcapMaterial).opacity = state.opacity;
+}

@@ -1,0 +1,98 @@
+/** The point that is meant under the pointer: on what is there, on a reference, or on the working plane and its grid. */
+import { type Ray, Vector3 } from "three";
+import type { DesignState } from "../live/types";
+import { useLook, type Vec } from "../live/look";
+import { faceNormal } from "./measure";
+import type { Picker } from "./picking";
+import type { Spot, SpotQuery } from "./pointing";
+import type { ReferenceViews } from "./referenceViews";
+
+export interface WorkingPlane {
+  origin: Vector3;
+  normal: Vector3;
+  right: Vector3;
+  up: Vector3;
+  picture: string | null;
+}
+
+const vec = (v: Vector3) => v.toArray() as Vec;
+
+/** The working plane that is chosen: ground, front, side, or that of a picture. */
+export function workingPlane(design: DesignState | null): WorkingPlane {
+  const { plane, planeAt } = useLook.getState();
+  const picture = design?.references.find((r) => r.id === plane);
+  if (picture?.kind === "picture") {
+    const [right, up] = [new Vector3(...picture.right), new Vector3(...picture.up)];
+    return { origin: new Vector3(...picture.centre), normal: right.clone().cross(up), right, up, picture: picture.id };
+  }
+  const [x, y, z] = [new Vector3(1, 0, 0), new Vector3(0, 1, 0), new Vector3(0, 0, 1)];
+  if (plane === "front") return { origin: y.clone().multiplyScalar(planeAt), normal: y.clone().negate(), right: x, up: z, picture: null };
+  if (plane === "side") return { origin: x.clone().multiplyScalar(planeAt), normal: x, right: y, up: z, picture: null };
+  return { origin: z.clone().multiplyScalar(planeAt), normal: z, right: x, up: y, picture: null };
+}
+
+export function spotAt(
+  picker: Picker,
+  references: ReferenceViews,
+  design: DesignState | null,
+  x: number,
+  y: number,
+  query: SpotQuery,
+): Spot | null {
+  const { snaps } = useLook.getState();
+  const ray = picker.ray(x, y);
+  if (query.picture) return onPicture(ray, design, query.picture);
+  const blank = { normal: null, vertices: [], piece: null, reference: null };
+  if (query.reuse || snaps.vertex) {
+    const hit = picker.at("vertex", x, y);
+    if (hit) return { ...blank, on: "vertex", point: vec(picker.vertex(hit.piece, hit.id)), vertices: [hit.id], piece: hit.piece };
+  }
+  if (query.reuse || snaps.edge) {
+    const hit = picker.edgePoint(x, y, query.reuse ?? false);
+    if (hit) return { ...blank, on: "edge", point: vec(hit.point), vertices: hit.vertices, piece: hit.piece };
+  }
+  const near: Spot[] = [];
+  if (snaps.reference) {
+    const hit = references.hit(ray);
+    if (hit) near.push({ ...blank, on: "reference", point: vec(hit.point), normal: vec(hit.normal), reference: hit.id });
+  }
+  if (snaps.face) {
+    const hit = picker.facePoint(x, y);
+    if (hit) {
+      const normal = vec(faceNormal(hit.cage, hit.face).normal);
+      near.push({ ...blank, on: "face", point: vec(hit.point), normal, piece: hit.piece });
+    }
+  }
+  const distance = (spot: Spot) => new Vector3(...spot.point).distanceTo(ray.origin);
+  near.sort((a, b) => distance(a) - distance(b));
+  return near[0] ?? onPlane(ray, workingPlane(design));
+}
+
+function onPicture(ray: Ray, design: DesignState | null, id: string): Spot | null {
+  const picture = design?.references.find((r) => r.id === id);
+  if (picture?.kind !== "picture") return null;
+  const [right, up] = [new Vector3(...picture.right), new Vector3(...picture.up)];
+  const point = meet(ray, new Vector3(...picture.centre), right.clone().cross(up));
+  return point && { on: "picture", point: vec(point), normal: null, vertices: [], piece: null, reference: id };
+}
+
+function onPlane(ray: Ray, plane: WorkingPlane): Spot | null {
+  const point = meet(ray, plane.origin, plane.normal);
+  if (!point) return null;
+  const { snaps, grid } = useLook.getState();
+  if (snaps.grid) {
+    const off = point.clone().sub(plane.origin);
+    const round = (v: number) => Math.round(v / grid) * grid;
+    point.copy(plane.origin);
+    point.addScaledVector(plane.right, round(off.dot(plane.right))).addScaledVector(plane.up, round(off.dot(plane.up)));
+  }
+  const on = plane.picture ? "picture" : "plane";
+  return { on, point: vec(point), normal: null, vertices: [], piece: null, reference: plane.picture };
+}
+
+function meet(ray: Ray, origin: Vector3, normal: Vector3): Vector3 | null {
+  const slope = ray.direction.dot(normal);
+  if (Math.abs(slope) < 0.02) return null;
+  const t = origin.clone().sub(ray.origin).dot(normal) / slope;
+  return ray.origin.clone().addScaledVector(ray.direction, t);
+}
