@@ -39,7 +39,7 @@ export function LookMenu() {
   );
   return (
     <>
-      <Button size="small" color="inherit" onClick={(event) => setAt(event.currentTarget)} aria-haspopup="dialog" sx={{ fontWeight: 500, minWidth: 0, px: 1 }}>
+      <Button size="small" color="inherit" onClick={(event) => setAt(event.currentTarget)} aria-haspopup="dialog" sx={{ fontWeight: 500, minWidth: 0, px: 0.75 }}>
         Look…
       </Button>
       <Popover open={at !== null} anchorEl={at} onClose={() => setAt(null)} anchorOrigin={{ vertical: "bottom", horizontal: "left" }}>

@@ -26,7 +26,7 @@ export function PickMenu() {
   };
   return (
     <>
-      <Button size="small" color="inherit" onClick={(event) => setAt(event.currentTarget)} aria-haspopup="menu" disabled={!state} sx={{ fontWeight: 500, minWidth: 0, px: 1 }}>
+      <Button size="small" color="inherit" onClick={(event) => setAt(event.currentTarget)} aria-haspopup="menu" disabled={!state} sx={{ fontWeight: 500, minWidth: 0, px: 0.75 }}>
         Pick by…
       </Button>
       <Menu anchorEl={at} open={at !== null} onClose={close} slotProps={{ list: { dense: true, "aria-label": "Pick by rules" } }}>

@@ -5,6 +5,7 @@ import Button from "@mui/material/Button";
 import Paper from "@mui/material/Paper";
 import Stack from "@mui/material/Stack";
 import Typography from "@mui/material/Typography";
+import { useState } from "react";
 import { useBench } from "../live/bench";
 import { numbersRead } from "../live/numbers";
 import { toolById } from "../tools/all";
@@ -59,6 +60,8 @@ function Empty() {
 
 function Numbers({ tool }: { tool: Tool }) {
   const { values, setValues, apply, back, picked, pickKind, touched, connected } = useBench();
+  const [more, setMore] = useState(false);
+  const hidden = tool.fields.some((field) => field.more);
   // Tools that take points look at them as well as at numbers.
   useSketch();
   const facesPicked = (pickKind === "face" || pickKind === "piece") && picked.length > 0;
@@ -93,10 +96,15 @@ function Numbers({ tool }: { tool: Tool }) {
           <Typography variant="h3" sx={{ color: "text.primary" }}>{tool.name}</Typography>
         </Stack>
         {tool.fields
-          .filter((field) => field.when?.(values) ?? true)
+          .filter((field) => (field.when?.(values) ?? true) && (more || !field.more))
           .map((field) => (
             <FieldInput key={field.name} field={field} value={values[field.name] ?? field.initial} onChange={(v) => change(field, v)} disabled={!!missing} />
           ))}
+        {hidden && (
+          <Button color="inherit" aria-expanded={more} onClick={() => setMore(!more)} sx={{ fontWeight: 500 }}>
+            {more ? "Less" : "Place…"}
+          </Button>
+        )}
         <Button type="submit" variant="contained" disabled={!ready}>{tool.verb}</Button>
         {touched && <Button color="inherit" onClick={back}>Cancel</Button>}
       </Stack>

@@ -12,12 +12,12 @@ export const sharpness = (name: string, label: string, more: Partial<Field> = {}
   name, label, unit: "", initial: 0, step: 0.5, min: 0, max: 10, ...more,
 });
 
-const place = (name: string): Field => ({ name: `at ${name}`, label: `Middle ${name}`, unit: "mm", initial: 0, step: 1 });
+const place = (name: string): Field => ({ name: `at ${name}`, label: `Middle ${name}`, unit: "mm", initial: 0, step: 1, more: true });
 
-const stand: Field = { name: "stands", label: "Stands along", unit: "", initial: 0, step: 1, options: ["z", "x", "y"] };
+const stand: Field = { name: "stands", label: "Stands along", unit: "", initial: 0, step: 1, options: ["z", "x", "y"], more: true };
 const keep: Field = {
   name: "keep", label: "Keep", unit: "", initial: 0, step: 1,
-  options: ["the whole", "x side of a mirror", "y side of a mirror", "z side of a mirror"],
+  options: ["the whole", "x side of a mirror", "y side of a mirror", "z side of a mirror"], more: true,
 };
 const sizeOf: Field = {
   name: "size of", label: "Sizes of", unit: "", initial: 0, step: 1, options: ["smooth surface", "control cage"],

@@ -69,19 +69,26 @@ function lay(spots: Spot[], towards: Vec): void {
 }
 
 /** The piece that faces are being laid on: what the last laid face left in hand. */
-const laying = { piece: null as string | null, waiting: false };
-useBench.subscribe((now, before) => {
-  if (now.toolId !== before.toolId && now.toolId !== "lay") laying.piece = null;
-  if (laying.waiting && now.design?.revision !== before.design?.revision) {
-    laying.waiting = false;
-    laying.piece = now.design?.selected?.piece ?? null;
-  }
-});
+const laying = { piece: null as string | null, waiting: false, watching: false };
+
+/** The bench loads the tools, so that it can be watched only later than at the start. */
+function watch(): void {
+  if (laying.watching) return;
+  laying.watching = true;
+  useBench.subscribe((now, before) => {
+    if (now.toolId !== before.toolId && now.toolId !== "lay") laying.piece = null;
+    if (laying.waiting && now.design?.revision !== before.design?.revision) {
+      laying.waiting = false;
+      laying.piece = now.design?.selected?.piece ?? null;
+    }
+  });
+}
 
 const pointing: Pointing = {
   active: () => true,
   query: () => ({ reuse: true }),
   click(spot, towards) {
+    watch();
     const { spots } = useSketch.getState();
     if (spot.on === "edge" && spot.piece) ends.set(spot, spot.vertices.map((v) => vertexPoint(spot.piece!, v)));
     const next = [...spots, spot];

@@ -23,6 +23,8 @@ export interface Field {
   slider?: boolean;
   /** A choice instead of a number: the value is the index of the words chosen. */
   options?: string[];
+  /** Shown behind "More" only: seldom needed. */
+  more?: boolean;
   /** Shown only while this holds. */
   when?(values: Values): boolean;
 }

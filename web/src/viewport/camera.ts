@@ -87,14 +87,17 @@ export class Eye {
     this.place();
   }
 
-  fit(box: Box3): void {
+  /** Let the eye take in a box; `top` and `bottom` are pixels that lie under cards. */
+  fit(box: Box3, top = 0, bottom = 0): void {
     if (box.isEmpty()) {
       this.target.set(0, 0, 0);
       this.distance = 220;
     } else {
       box.getCenter(this.target);
       const radius = Math.max(box.getSize(new Vector3()).length() / 2, 0.5);
-      this.distance = (1.12 * radius) / Math.sin((fieldOfView * Math.PI) / 360) / Math.min(this.aspect, 1);
+      const free = Math.max(0.4, 1 - (0.6 * (top + bottom)) / this.height);
+      this.distance = radius / Math.sin((fieldOfView * Math.PI) / 360) / Math.min(this.aspect * free, free);
+      this.target.addScaledVector(this.up, ((top - bottom) / 2) * this.pixel);
     }
     this.place();
   }

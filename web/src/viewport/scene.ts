@@ -132,7 +132,8 @@ export class Scene {
       box.union(own.translate(view.group.position));
     }
     for (const corner of this.references.corners()) box.expandByPoint(corner);
-    this.eye.fit(box);
+    // Bars lie over the top of the main view, and the tool card over its foot.
+    this.eye.fit(box, this.side ? 40 : 60, this.side ? 20 : 150);
     this.fitted = !box.isEmpty();
     this.layFloor();
     this.draw();
