@@ -138,6 +138,19 @@ class Screen:
     def field(self, label: str) -> Locator:
         return self.page.get_by_label(label, exact=True)
 
+    def choose(self, label: str, option: str) -> None:
+        """Choose from a list that opens at a click."""
+        self.page.get_by_role("combobox", name=label).click()
+        self.page.get_by_role("option", name=option, exact=True).click()
+        self.page.get_by_role("listbox").wait_for(state="hidden")
+
+    def station(self, name: str) -> None:
+        self.page.get_by_role("navigation").get_by_text(name, exact=True).click()
+
+    def tool(self, name: str) -> None:
+        """Take up a tool of the present station by its name in the drawer."""
+        self.page.get_by_role("complementary").get_by_role("button", name=name).first.click()
+
     def settled(self) -> None:
         """Wait until the viewport has drawn and draws no more."""
         self.page.wait_for_function("() => +document.querySelector('[data-testid=viewport]')?.dataset.frames > 0")

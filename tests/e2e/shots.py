@@ -31,7 +31,7 @@ def first_screen(screen: Screen) -> None:
     screen.page.goto(screen.server.address)
     screen.page.wait_for_function(
         "() => { const all = [...document.querySelectorAll('main img')];"
-        " return all.length === 4 && all.every(i => i.complete && i.naturalWidth); }"
+        " return all.length === 5 && all.every(i => i.complete && i.naturalWidth); }"
     )
 
 

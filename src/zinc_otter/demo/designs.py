@@ -5,9 +5,10 @@ from __future__ import annotations
 from collections.abc import Callable
 from typing import Any, Protocol
 
-from zinc_otter.demo.hand import Hand
+from zinc_otter.demo.hand import Assets, Hand
 from zinc_otter.demo.paddle_grip import paddle_grip
 from zinc_otter.demo.scoop import scoop
+from zinc_otter.demo.tide_lantern import tide_lantern
 from zinc_otter.demo.toggle import toggle
 from zinc_otter.studio.shelf import Saved
 from zinc_otter.studio.studio import Studio
@@ -15,12 +16,13 @@ from zinc_otter.studio.studio import Studio
 # The first is the one to begin with: the list shows the one changed last first, so it is built last.
 DEMOS: tuple[tuple[str, Callable[[Hand], None]], ...] = (
     ("Paddle grip", paddle_grip),
+    ("Tide lantern", tide_lantern),
     ("Dry-bag toggle", toggle),
     ("Bailing scoop", scoop),
 )
 
 
-class Library(Protocol):
+class Library(Assets, Protocol):
     """The part of the store that is needed here."""
 
     def designs(self) -> list[Any]: ...
@@ -33,4 +35,4 @@ def put_in_demo(library: Library, studio: Studio) -> None:
     if library.designs():
         return
     for name, build in reversed(DEMOS):
-        build(Hand(studio, library.create(name, "mm")))
+        build(Hand(studio, library.create(name, "mm"), library))

@@ -3,26 +3,36 @@
 from __future__ import annotations
 
 from collections.abc import Callable
-from typing import Any
+from pathlib import Path
+from typing import Any, Protocol
 
 import numpy as np
 
 from zinc_otter.core.cage import Cage, Kind
 from zinc_otter.core.cage.selection import middles_of
 from zinc_otter.core.cage.topology import Bools, Floats
+from zinc_otter.core.formats.mesh import as_asset, read_mesh
 from zinc_otter.studio.commands import read_command
-from zinc_otter.studio.shelf import Saved
+from zinc_otter.studio.picture_files import read_picture
+from zinc_otter.studio.shelf import Asset, Saved
 from zinc_otter.studio.studio import Studio
 
 Where = Callable[[Floats, Floats, Floats], Any]
 """Given x, y and z of the elements' middles (k,), which of them are wanted."""
 
 
+class Assets(Protocol):
+    """The part of the store that takes the contents of references."""
+
+    def put_asset(self, kind: str, data: bytes, facts: dict[str, Any]) -> Asset: ...
+
+
 class Hand:
     """Works on one design, on the piece it put down last."""
 
-    def __init__(self, studio: Studio, saved: Saved) -> None:
+    def __init__(self, studio: Studio, saved: Saved, assets: Assets) -> None:
         self._studio = studio
+        self._assets = assets
         self.saved = saved
 
     @property
@@ -34,11 +44,29 @@ class Hand:
         command = read_command({"kind": kind, **values})
         self.saved = self._studio.commit(self.saved.facts.id, self.saved.facts.revision, command)
 
+    def picture(self, path: Path, **values: Any) -> None:
+        """Lay a picture file on a view, as a user does who chooses it."""
+        made = read_picture(path.read_bytes(), path.suffix[1:])
+        asset = self._assets.put_asset("picture", made.png, {"pixels": list(made.pixels)})
+        self.give("add-picture", name=values.pop("name", path.stem), asset=asset.hash, pixels=made.pixels, **values)
+
+    def component(self, path: Path, unit: str, **values: Any) -> None:
+        """Put down a mesh file as a component."""
+        data, facts = as_asset(read_mesh(path.read_bytes(), path.suffix[1:], unit))
+        asset = self._assets.put_asset("mesh", data, facts)
+        name = values.pop("name", path.stem)
+        self.give("add-component", name=name, asset=asset.hash, triangles=facts["triangles"], size=facts["size"], **values)
+
     def pick(self, kind: Kind, where: Where) -> dict[str, Any]:
         """Elements by the place of their middles."""
         middles = middles_of(self.cage, kind)
         mask: Bools = np.asarray(where(*middles.T))
         return {"kind": kind, "ids": np.flatnonzero(mask).tolist()}
+
+    @property
+    def piece(self) -> str:
+        """The id of the piece put down last."""
+        return self.saved.design.pieces[-1].id
 
     def do(self, kind: str, picked: dict[str, Any] | None = None, **values: Any) -> None:
         """A command on what is picked, by default on what the last step left selected."""

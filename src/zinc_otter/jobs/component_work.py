@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-import io
 import resource
 from collections.abc import Callable
 from dataclasses import dataclass
@@ -22,28 +21,14 @@ class ComponentFile:
 
 def read_component(progress: Callable[[float, str], None], path: Path, extension: str, unit: str | None) -> ComponentFile:
     """Read a mesh file. Raises FileFormatError, BadNumberError."""
-    import numpy as np
-
     from zinc_otter.core.errors import FileFormatError
-    from zinc_otter.core.formats.mesh import read_mesh
+    from zinc_otter.core.formats.mesh import as_asset, read_mesh
 
     soft, hard = resource.getrlimit(resource.RLIMIT_AS)
     most = MOST_MEMORY if hard == resource.RLIM_INFINITY else min(MOST_MEMORY, hard)
     resource.setrlimit(resource.RLIMIT_AS, (most, hard))
     try:
-        mesh = read_mesh(path.read_bytes(), extension, unit)
-        held = io.BytesIO()
-        np.savez_compressed(held, vertices=mesh.vertices, triangles=mesh.triangles)
-        size = np.ptp(mesh.vertices, axis=0)
-        low, high = mesh.vertices.min(axis=0), mesh.vertices.max(axis=0)
-        facts = {
-            "triangles": len(mesh.triangles),
-            "size": size.tolist(),
-            "bounds": [low.tolist(), high.tolist()],
-            "closed": mesh.open_edge_count == 0,
-            "notes": list(mesh.notes),
-        }
-        return ComponentFile(held.getvalue(), facts)
+        return ComponentFile(*as_asset(read_mesh(path.read_bytes(), extension, unit)))
     except MemoryError:
         raise FileFormatError("The file takes more memory than a component may.") from None
     finally:

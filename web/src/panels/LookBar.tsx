@@ -26,8 +26,8 @@ export function LookBar() {
   const { pickKind, setPickKind, display, setDisplay, through, setThrough } = useBench();
   const { lasso, isolated, set } = useLook();
   return (
-    <Paper elevation={2} sx={{ position: "absolute", left: 182, top: 12, p: 0.75, borderRadius: 2, zIndex: 2, maxWidth: "calc(100% - 340px)", "& .MuiToggleButton-root": { px: "8px" } }}>
-      <Stack direction="row" useFlexGap spacing={0.75} sx={{ flexWrap: "wrap", rowGap: 0.5 }}>
+    <Paper elevation={2} sx={{ position: "absolute", left: 182, top: 12, p: 0.75, borderRadius: 2, zIndex: 2, maxWidth: "calc(100% - 340px)", "& .MuiToggleButton-root": { px: "7px", fontSize: 13 } }}>
+      <Stack direction="row" useFlexGap spacing={0.5} sx={{ flexWrap: "wrap", rowGap: 0.5 }}>
         <ToggleButtonGroup size="small" exclusive value={pickKind} aria-label="Pick" onChange={(_, kind: Kind | null) => kind && setPickKind(kind)}>
           {kinds.map(([kind, label, key]) => (
             <ToggleButton key={kind} value={kind} aria-label={`Pick ${label.toLowerCase()} (${key})`}>{label}</ToggleButton>

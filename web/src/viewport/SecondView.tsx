@@ -21,7 +21,7 @@ export function SecondView({ side }: { side: FlatName }) {
   return (
     <Box sx={{ position: "relative", flex: "1 1 0", minWidth: 0, borderLeft: "2px solid", borderColor: "divider" }}>
       <Stage name="second-view" label={`Second view, flat, from the ${side}.`} side={side} onScene={setScene} />
-      <Paper elevation={2} sx={{ position: "absolute", top: 12, right: 12, p: 0.5, borderRadius: 2, display: "flex", gap: 0.5 }}>
+      <Paper elevation={2} sx={{ position: "absolute", top: 66, right: 12, p: 0.5, borderRadius: 2, display: "flex", gap: 0.5 }}>
         <ToggleButtonGroup size="small" exclusive value={side} aria-label="Second view from" onChange={(_, s: FlatName | null) => s && set({ second: s })}>
           {sides.map(([s, name]) => (
             <ToggleButton key={s} value={s} aria-label={`Second view from ${s}`}>{name}</ToggleButton>

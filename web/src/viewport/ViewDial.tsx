@@ -31,13 +31,13 @@ const shapes: Record<ViewName, { d: string; x: number; y: number; text: string }
   "three-quarter": { d: sector(0, 13, 0, 359.9), x: 60, y: 60.5, text: "¾" },
 };
 
-export function ViewDial(props: { flat: boolean; onFlat(): void; onView(view: ViewName): void; onFit(): void }) {
+export function ViewDial(props: { flat: boolean; low: boolean; onFlat(): void; onView(view: ViewName): void; onFit(): void }) {
   return (
     <Paper
       elevation={2}
       role="group"
       aria-label="View dial"
-      sx={{ position: "absolute", top: 12, right: 12, p: 1, borderRadius: 2, width: 140, textAlign: "center" }}
+      sx={{ position: "absolute", top: props.low ? 66 : 12, right: 12, p: 1, borderRadius: 2, width: 140, textAlign: "center" }}
     >
       <Box component="svg" viewBox="0 0 120 120" sx={{ width: 122, height: 122, display: "block", mx: "auto" }}>
         {viewNames.map((view, i) => {

@@ -30,6 +30,7 @@ export function Viewport() {
         {scene && (
           <ViewDial
             flat={flat}
+            low={second !== null}
             onFlat={toggleFlat}
             onView={(view) => {
               scene.eye.take(view);

@@ -2,12 +2,14 @@
 import {
   BufferAttribute,
   BufferGeometry,
+  CustomBlending,
   DoubleSide,
   Group,
   Matrix4,
   Mesh,
   MeshBasicMaterial,
   MeshMatcapMaterial,
+  NormalBlending,
   type Plane,
   PlaneGeometry,
   Ray,
@@ -129,8 +131,13 @@ function layPicture(mesh: Mesh, state: PictureState): void {
     .setPosition(...state.centre);
   mesh.matrixWorldNeedsUpdate = true;
   mesh.visible = state.visible;
-  (mesh.material as MeshBasicMaterial).opacity = state.opacity;
-  // Behind it is drawn before everything, in front after it; the handle still lies over it.
+  const material = mesh.material as MeshBasicMaterial;
+  material.opacity = state.opacity;
+  // Behind it is drawn before everything, in front after it; the handle still lies over it. What is see-through is drawn
+  // late whatever its order, so that behind it has to pass for solid, with a blending of its own.
+  if (material.transparent !== state.in_front) material.needsUpdate = true;
+  material.transparent = state.in_front;
+  material.blending = state.in_front ? NormalBlending : CustomBlending;
   mesh.renderOrder = state.in_front ? 40 : -20;
 }
 

@@ -67,8 +67,8 @@ export class Scene {
     this.three.add(this.grid.object, this.references.group, this.overlay.group, this.handle.group, this.handle.beads);
     this.handle.hide();
     this.stopListening = pieces.listen((changes) => this.take(changes));
-    this.take([...pieces.byId.keys()].map((id) => ({ id, what: "whole" })));
     this.resize();
+    this.take([...pieces.byId.keys()].map((id) => ({ id, what: "whole" })));
   }
 
   resize(): void {
@@ -101,6 +101,9 @@ export class Scene {
       this.planes.push(new Plane(normal, section.flip ? -section.at : section.at));
     }
     for (const view of this.views.values()) this.dress(view);
+    // Side by side the two stand elsewhere than the references that they were built around.
+    const { compare } = useLook.getState();
+    this.references.group.visible = this.overlay.group.visible = !compare || compare.over;
     this.draw();
   }
 
@@ -131,7 +134,7 @@ export class Scene {
       }
       box.union(own.translate(view.group.position));
     }
-    for (const corner of this.references.corners()) box.expandByPoint(corner);
+    if (this.references.group.visible) for (const corner of this.references.corners()) box.expandByPoint(corner);
     // Bars lie over the top of the main view, and the tool card over its foot.
     this.eye.fit(box, this.side ? 40 : 60, this.side ? 20 : 150);
     this.fitted = !box.isEmpty();

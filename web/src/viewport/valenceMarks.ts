@@ -1,5 +1,5 @@
 /** Extraordinary vertices, marked by their valence as a number in a disc: never by colour alone. */
-import { BufferAttribute, BufferGeometry, CanvasTexture, Group, Points, PointsMaterial } from "three";
+import { BufferAttribute, BufferGeometry, CanvasTexture, Group, Points, PointsMaterial, SRGBColorSpace } from "three";
 import type { CageArrays } from "../live/types";
 
 const tones: Record<number, string> = { 3: "#1F6F78", 5: "#6B4A36" };
@@ -20,7 +20,9 @@ function disc(valence: number): CanvasTexture {
   pen.textAlign = "center";
   pen.textBaseline = "middle";
   pen.fillText(String(valence), 32, 35);
-  textures.set(valence, (texture = new CanvasTexture(canvas)));
+  texture = new CanvasTexture(canvas);
+  texture.colorSpace = SRGBColorSpace;
+  textures.set(valence, texture);
   return texture;
 }
 

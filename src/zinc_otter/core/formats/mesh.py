@@ -48,6 +48,21 @@ class Mesh:
         return float(np.einsum("ij,ij->i", a, np.cross(b, c)).sum() / 6)
 
 
+def as_asset(mesh: Mesh) -> tuple[bytes, dict[str, Any]]:
+    """The mesh as compressed arrays, and what is to be known of it: counts, size and bounds in mm, notes."""
+    held = io.BytesIO()
+    np.savez_compressed(held, vertices=mesh.vertices, triangles=mesh.triangles)
+    low, high = mesh.vertices.min(axis=0), mesh.vertices.max(axis=0)
+    facts = {
+        "triangles": len(mesh.triangles),
+        "size": (high - low).tolist(),
+        "bounds": [low.tolist(), high.tolist()],
+        "closed": mesh.open_edge_count == 0,
+        "notes": list(mesh.notes),
+    }
+    return held.getvalue(), facts
+
+
 def read_mesh(data: bytes, extension: str, unit: str | None) -> Mesh:
     """The mesh of a file. ``unit`` (mm, cm, m, in) is needed for STL, OBJ and PLY, which have none.
 

@@ -14,7 +14,7 @@ import { useState } from "react";
 import { useBench } from "../../live/bench";
 import { useLook } from "../../live/look";
 import type { Command, PieceState } from "../../live/types";
-import { DeleteIcon, FreeIcon, HiddenIcon, LockedIcon, MoreIcon, PenIcon, ShownIcon } from "../../theme/icons";
+import { FreeIcon, HiddenIcon, LockedIcon, MoreIcon, ShownIcon } from "../../theme/icons";
 import { clays } from "../../viewport/materials";
 import { NameField } from "../NameField";
 
@@ -83,16 +83,6 @@ function PieceRow({ piece, place, headed }: { piece: PieceState; place: number; 
           </ListItemButton>
         )}
         <Stack direction="row">
-          <Tooltip title="Rename">
-            <IconButton className="at-need" size="small" aria-label={`Rename ${piece.name}`} onClick={() => setRenaming(true)} sx={{ p: 0.4 }}>
-              <PenIcon fontSize="small" />
-            </IconButton>
-          </Tooltip>
-          <Tooltip title="Delete">
-            <IconButton className="at-need" size="small" aria-label={`Delete ${piece.name}`} onClick={() => give({ kind: "delete-piece", piece: piece.id })} sx={{ p: 0.4 }}>
-              <DeleteIcon fontSize="small" />
-            </IconButton>
-          </Tooltip>
           <Tooltip title={piece.locked ? "Unlock" : "Lock"}>
             <IconButton
               className={piece.locked ? undefined : "at-need"}
@@ -124,7 +114,15 @@ function PieceRow({ piece, place, headed }: { piece: PieceState; place: number; 
           at={menu}
           onClose={() => setMenu(null)}
           restore={wantsName === null}
-          onClosed={() => setGrouping(wantsName === "group")}
+          onClosed={() => {
+            // The menu holds the focus until it has closed; only then can a name field have it.
+            setGrouping(wantsName === "group");
+            setRenaming(wantsName === "piece");
+          }}
+          onRename={() => {
+            setWantsName("piece");
+            setMenu(null);
+          }}
           onGroup={() => {
             setWantsName("group");
             setMenu(null);
@@ -143,6 +141,7 @@ function PieceMenu(props: {
   onClose(): void;
   onClosed(): void;
   onGroup(): void;
+  onRename(): void;
 }) {
   const { piece, place, at, onClose } = props;
   const { design, give } = useBench();
@@ -158,6 +157,7 @@ function PieceMenu(props: {
     <Menu anchorEl={at} open={at !== null} onClose={onClose} disableRestoreFocus={!props.restore}
       slotProps={{ list: { dense: true, "aria-label": `Actions for ${piece.name}` }, transition: { onExited: props.onClosed } }}
     >
+      <MenuItem onClick={props.onRename}>Rename</MenuItem>
       <MenuItem onClick={choose(() => give({ kind: "duplicate-piece", piece: piece.id, offset: [piece.size[0] * 1.2, 0, 0] }))}>Duplicate</MenuItem>
       <MenuItem onClick={choose(() => give({ kind: "make-variant", piece: piece.id }))}>Make a variant</MenuItem>
       {family.filter((p) => p.id !== piece.id).map((p) => (
@@ -169,6 +169,7 @@ function PieceMenu(props: {
       {piece.group && <MenuItem onClick={choose(() => give({ kind: "group-pieces", pieces: [piece.id], group: null }))}>Out of the group {piece.group}</MenuItem>}
       <MenuItem disabled={place === 0} onClick={choose(() => give({ kind: "order-piece", piece: piece.id, place: place - 1 }))}>Up in the list</MenuItem>
       <MenuItem disabled={place === count - 1} onClick={choose(() => give({ kind: "order-piece", piece: piece.id, place: place + 1 }))}>Down in the list</MenuItem>
+      <MenuItem onClick={choose(() => give({ kind: "delete-piece", piece: piece.id }))} sx={{ color: "error.main" }}>Delete</MenuItem>
       <Divider />
       <Stack direction="row" role="group" aria-label="Colour" sx={{ px: 1.5, gap: 0.5 }}>
         {Object.entries(clays).map(([colour, { lit }]) => (

@@ -17,7 +17,7 @@ export function SidePanel() {
     <Box
       component="aside"
       aria-label="Pieces and steps"
-      sx={{ width: folded ? 34 : 248, flexShrink: 0, bgcolor: "background.paper", borderLeft: 1, borderColor: "divider", display: "flex", flexDirection: "column", minHeight: 0 }}
+      sx={{ width: folded ? 34 : 268, flexShrink: 0, bgcolor: "background.paper", borderLeft: 1, borderColor: "divider", display: "flex", flexDirection: "column", minHeight: 0 }}
     >
       <IconButton
         size="small"
