@@ -5,18 +5,19 @@ Run it by `make bench` on an otherwise idle machine; every figure is the best of
 
 from __future__ import annotations
 
-import time
-from collections.abc import Callable
 from functools import partial
 
 import numpy as np
 
+from bench import interface
+from bench.timing import REPEATS, best
 from tests.reference import opensubdiv
 from zinc_otter.api.live_view import LiveView
 from zinc_otter.api.packing import pack
 from zinc_otter.api.room import StencilShelf
 from zinc_otter.core.cage import Cage
-from zinc_otter.core.primitives import box
+from zinc_otter.core.primitives import box, patched_sphere
+from zinc_otter.core.proof.distance import MeshDistance
 from zinc_otter.core.solid.brep import build_solid
 from zinc_otter.core.solid.patches import fit_patches, volume_and_area
 from zinc_otter.core.surface import build_stencils, evaluate, plan_drag
@@ -24,17 +25,6 @@ from zinc_otter.core.surface.evaluation import normals_of
 from zinc_otter.studio.design import Design, Piece
 
 LEVEL = 3
-REPEATS = 7
-
-
-def best(act: Callable[[], object], repeats: int = REPEATS) -> float:
-    """Least time in seconds of several calls."""
-    times = []
-    for _ in range(repeats):
-        start = time.perf_counter()
-        act()
-        times.append(time.perf_counter() - start)
-    return min(times)
 
 
 def cages() -> list[Cage]:
@@ -98,6 +88,17 @@ def frames(cage: Cage) -> None:
               f"(the whole piece: {whole / 1024:.0f} kB)")  # fmt: skip
 
 
+def near_a_component(cage: Cage) -> None:
+    """What telling the clearance to a component adds to a frame."""
+    base = best(partial(evaluate, build_stencils(cage, LEVEL), cage))
+    ball = patched_sphere(20, 8)
+    quads = ball.topology.face_verts.reshape(-1, 4)
+    mesh = MeshDistance(ball.positions, np.concatenate([quads[:, :3], quads[:, [0, 2, 3]]]))
+    points = evaluate(build_stencils(cage, LEVEL), cage).points
+    part = points[:: -(-len(points) // 3000)]
+    print(f"       clearance while dragging           {best(partial(mesh.signed, part)) / base:6.2f} x full evaluation")
+
+
 def solids() -> None:
     print("Solids, as ratios to evaluating the same cage at level 4")
     for count in (2, 4, 9):
@@ -117,7 +118,9 @@ def main() -> None:
     for cage in cages():
         stencils_and_evaluation(cage)
         frames(cage)
+        near_a_component(cage)
     solids()
+    interface.main()
 
 
 if __name__ == "__main__":

@@ -13,7 +13,7 @@ import urllib.error
 import urllib.request
 from collections.abc import Sequence
 from pathlib import Path
-from typing import Any
+from typing import Any, Literal
 
 import numpy as np
 from playwright.sync_api import Locator, Page, Playwright
@@ -193,7 +193,13 @@ class Screen:
             self.page.keyboard.up("Shift")
         self.settled()
 
-    def drag(self, start: tuple[float, float], end: tuple[float, float], button: str = "left", moves: int = 6) -> None:
+    def drag(
+        self,
+        start: tuple[float, float],
+        end: tuple[float, float],
+        button: Literal["left", "middle", "right"] = "left",
+        moves: int = 6,
+    ) -> None:
         """Press, move in a few steps, let go; positions on the page."""
         mouse = self.page.mouse
         mouse.move(*start)

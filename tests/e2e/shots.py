@@ -18,7 +18,8 @@ def main() -> None:
         server = Server(Path(folder) / "data", demo=True)
         try:
             screen = Screen(browser.new_page(viewport={"width": 1280, "height": 800}), server)
-            for name, show in (("first-screen", first_screen), ("shape", shape), ("make", make), ("open-edges", open_edges)):
+            for show in (first_screen, set_out, rough, two_views, variants, shape, make, open_edges):
+                name = show.__name__.replace("_", "-")
                 show(screen)
                 screen.page.screenshot(path=TARGET / f"{name}.png")
                 print(f"{name}.png")
@@ -35,8 +36,83 @@ def first_screen(screen: Screen) -> None:
     )
 
 
+def set_out(screen: Screen) -> None:
+    """The lantern's references, its housing cut open across y, the component in hand."""
+    screen.open_design("Tide lantern")
+    screen.station("Set out")
+    screen.tool("Section")
+    screen.page.get_by_label("Cut across y").click()
+    screen.page.get_by_role("button", name="battery cell", exact=True).click()
+    screen.page.mouse.move(900, 560)
+    screen.settled()
+    screen.page.wait_for_timeout(600)
+    screen.settled()
+
+
+def rough(screen: Screen) -> None:
+    """A torus in hand beside what is there."""
+    screen.station("Set out")
+    screen.tool("Section")
+    screen.button("Whole again").click()
+    screen.page.get_by_label("Hide lantern sketch").click()
+    screen.station("Rough")
+    screen.tool("Torus")
+    screen.field("Ring diameter").fill("58")
+    screen.button("Place…").click()
+    screen.field("Middle z").fill("-44")
+    screen.page.get_by_text("not applied yet").wait_for()
+    screen.page.mouse.move(900, 560)
+    screen.settled()
+    screen.page.wait_for_timeout(400)
+
+
+def two_views(screen: Screen) -> None:
+    """Quads laid on the sketch from the front, seen from the side as well."""
+    page = screen.page
+    page.keyboard.press("Escape")
+    page.keyboard.press("Escape")
+    page.get_by_label("Show lantern sketch").click()
+    for piece in ("Housing", "Foot"):
+        page.get_by_label(f"Hide {piece}", exact=True).click()
+        page.get_by_label(f"Show {piece}", exact=True).wait_for()
+    page.keyboard.press("z")
+    screen.choose("Working plane", "picture lantern sketch")
+    screen.viewport.focus()
+    for key in ("1", "0", "8", "."):
+        page.keyboard.press(key)
+        screen.settled()
+    page.get_by_label("Second view from right").click()
+    screen.settled()
+    steps = len(screen.state()["steps"]) - 1
+    for number, corners in enumerate((
+        ((-21, -49), (-17, -38), (0, -40), (0, -50)),
+        ((-17.2, -20), (0, -20), (-8, -39)),
+        ((-15.6, 2), (0, 2), (-8, -20)),
+    )):  # fmt: skip
+        for x, z in corners:
+            screen.click((x, 0, z))
+        screen.steps(steps + 1 + number)
+    page.mouse.move(*screen.at((-16, 0, 24)))
+    screen.settled()
+
+
+def variants(screen: Screen) -> None:
+    page = screen.page
+    page.get_by_label("Close the second view").click()
+    page.keyboard.press("Escape")
+    page.get_by_label("More for Housing, variant 1").click()
+    page.get_by_role("menuitem", name="Compare with Housing").click()
+    screen.viewport.focus()
+    for key in ("0", "7", "."):
+        page.keyboard.press(key)
+        screen.settled()
+    page.mouse.move(900, 560)
+    screen.settled()
+
+
 def shape(screen: Screen) -> None:
     """Faces of the palm rest extruded a little: picked, previewed, not applied."""
+    screen.page.keyboard.press("Escape")
     screen.open_design("Paddle grip")
     palm = screen.faces_where(lambda x, y, z: z > 12 and abs(x) < 17)
     screen.click(screen.face_point(palm[0]))

@@ -36,7 +36,7 @@ def tide_lantern(hand: Hand) -> None:
     sides = hand.pick("face", lambda x, y, z: (np.abs(z) < 12) & (np.hypot(x, y) > 8))
     hand.do("name-faces", sides, name="Window")
 
-    hand.give("add-cone", name="Foot", bottom=46, top=33, height=13, counts=[8, 2], caps="both", rim=2.5, centre=[0, 0, -43.5],
+    hand.give("add-cone", name="Foot", bottom=46, top=33, height=13, counts=[8, 2], rim=2.5, centre=[0, 0, -43.5],
               size_of="surface")  # fmt: skip
     foot = hand.piece
     hand.give("colour-piece", piece=foot, colour="slate")
