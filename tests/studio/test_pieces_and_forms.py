@@ -54,6 +54,15 @@ class Forms(unittest.TestCase):
                 low, high = piece.cage.bounds
                 np.testing.assert_allclose((low + high)[1:] / 2, (6, 7), atol=1e-6, err_msg=str(form))
 
+    def test_notes_say_how_true_a_form_came_out(self) -> None:
+        sphere = read_command({"kind": "add-sphere", "diameter": 40, "count": 4, "size_of": "surface"})
+        self.assertEqual(sphere.notes(sphere.apply(Design())), ("Round within 0.23 % of its radius.",))
+        circle = read_command({**FORMS[8], "around": 8})
+        (note,) = circle.notes(circle.apply(Design()))
+        self.assertRegex(note, r"The border stays within 0\.\d+ mm of the outline\.")
+        box = read_command(BOX)
+        self.assertEqual(box.notes(box.apply(Design())), ())
+
     def test_one_side_of_a_mirror(self) -> None:
         design = after(Design(), {**FORMS[0], "keep": "x", "size_of": "surface"})
         self.assertGreaterEqual(design.pieces[0].cage.positions[:, 0].min(), 0)

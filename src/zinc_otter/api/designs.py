@@ -110,6 +110,7 @@ def go_to_step(design_id: str, at: StepAt, room: AtHand) -> DesignState:
 def preview_state(before: Saved, command: Command, outcome: Outcome) -> PreviewState:
     return PreviewState(
         title=command.title(before.design),
+        notes=list(command.notes(outcome)),
         pieces=[PieceState.of(piece) for piece in outcome.design.pieces],
         references=[reference_state(reference) for reference in outcome.design.references],
         selected=selected_state(outcome),

@@ -184,9 +184,10 @@ class DesignState(BaseModel):
 
 
 class PreviewState(BaseModel):
-    """What a command would lead to."""
+    """What a command would lead to; ``notes`` say how true it came out."""
 
     title: str
+    notes: list[str]
     pieces: list[PieceState]
     references: list[ReferenceState]
     selected: SelectedState | None

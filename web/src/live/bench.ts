@@ -49,6 +49,8 @@ interface Bench {
   apply(): void;
   back(): void;
   give(command: Command): void;
+  /** Show what a command would lead to, without a tool; null shows the design as it stands. */
+  try(command: Command | null): void;
   /** Show pieces at a level of smoothness, or with null at the finest that is quick. */
   look(level: number | null): void;
   setDisplay(display: Display): void;
@@ -261,6 +263,13 @@ export const useBench = create<Bench>((set, get) => {
     look(level) {
       channel?.look(level);
       useLook.setState({ level });
+    },
+
+    try(command) {
+      const { design } = get();
+      if (!design) return;
+      if (command) channel?.preview(design.revision, command);
+      else channel?.cancel();
     },
 
     setDisplay: (display) => set({ display }),

@@ -2137,11 +2137,13 @@ export interface components {
         };
         /**
          * PreviewState
-         * @description What a command would lead to.
+         * @description What a command would lead to; ``notes`` say how true it came out.
          */
         PreviewState: {
             /** Title */
             title: string;
+            /** Notes */
+            notes: string[];
             /** Pieces */
             pieces: components["schemas"]["PieceState"][];
             /** References */

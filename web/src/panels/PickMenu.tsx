@@ -72,7 +72,12 @@ export function PickMenu() {
         ))}
         {pickKind === "face" && picked.length > 0 ? (
           <Stack direction="row" spacing={1} sx={{ px: 2, py: 0.75 }} onKeyDown={(event) => event.stopPropagation()}>
-            <TextField label="Name the picked faces" value={name} onChange={(event) => setName(event.target.value)} onKeyDown={(event) => event.key === "Enter" && keep()} slotProps={{ htmlInput: { maxLength: 80 } }} />
+            <TextField label="Name the picked faces" value={name} onChange={(event) => setName(event.target.value)} onKeyDown={(event) => {
+                if (event.key !== "Enter") return;
+                // Else the key would press the button that the focus goes back to.
+                event.preventDefault();
+                keep();
+              }} slotProps={{ htmlInput: { maxLength: 80 } }} />
             <Button onClick={keep} disabled={!name.trim()}>Keep</Button>
           </Stack>
         ) : (

@@ -59,7 +59,7 @@ function Empty() {
 }
 
 function Numbers({ tool }: { tool: Tool }) {
-  const { values, setValues, apply, back, picked, pickKind, touched, connected } = useBench();
+  const { values, setValues, apply, back, picked, pickKind, touched, connected, preview } = useBench();
   const [more, setMore] = useState(false);
   const hidden = tool.fields.some((field) => field.more);
   // Tools that take points look at them as well as at numbers.
@@ -89,6 +89,12 @@ function Numbers({ tool }: { tool: Tool }) {
         event.preventDefault();
         void submit();
       }}
+      onKeyDown={(event: React.KeyboardEvent) => {
+        // While an expression is being read the button still waits; Enter means the value that it comes to.
+        if (event.key !== "Enter" || !(event.target instanceof HTMLInputElement)) return;
+        event.preventDefault();
+        void submit();
+      }}
     >
       <Stack direction="row" spacing={form ? 1 : 1.25} useFlexGap sx={{ alignItems: "center", flexWrap: "wrap", rowGap: 1.1 }}>
         <Stack direction="row" spacing={0.75} sx={{ alignItems: "center", color: "primary.main" }}>
@@ -110,7 +116,7 @@ function Numbers({ tool }: { tool: Tool }) {
       </Stack>
       {tool.places && !missing && <PlacingBar pivots={tool.id !== "move"} />}
       <Typography variant="body2" color="text.secondary" sx={{ mt: 0.75 }}>
-        {missing ?? tool.hint}
+        {missing ?? [...(preview?.notes ?? []), tool.hint].join(" ")}
       </Typography>
     </Box>
   );

@@ -12,6 +12,11 @@ export const tool: Tool = {
     if (!section) return [];
     const along: Vec = [0, 0, 0];
     along[section.axis] = 1;
-    return [{ kind: "grip", field: "at", at: along.map((x) => x * section.at) as Vec, along, gain: 1.0001 }];
+    return [{ kind: "grip", field: "at", at: along.map((x) => x * section.at) as Vec, along, gain: 1 }];
+  },
+  gripped(part, amount) {
+    const { section, set } = useLook.getState();
+    // The part is the one that was grasped: how far it was dragged counts from there.
+    if (section) set({ section: { ...section, at: part.at[section.axis] + amount } });
   },
 };

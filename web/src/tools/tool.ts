@@ -74,6 +74,8 @@ export interface Tool {
   parts?: Part[];
   /** Beads on the form itself, each for one number. */
   grips?(values: Values): Extract<Part, { kind: "grip" }>[];
+  /** Takes the drag of a bead itself, instead of setting a value by it; `done` when it was let go. */
+  gripped?(part: Extract<Part, { kind: "grip" }>, amount: number, done: boolean): void;
   /** The values after a drag of a part, and the field that a number typed meanwhile goes to. */
   dragged?(drag: Drag, placing: Placing): { values: Values; field: string };
   /** Sets other values that follow from one that was typed. */

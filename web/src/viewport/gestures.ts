@@ -215,6 +215,8 @@ export class Gestures {
     const bench = useBench.getState();
     if (!last) return;
     if (last.part.kind === "grip") {
+      const tool = toolById(bench.toolId);
+      if (tool?.gripped) return tool.gripped(last.part, stepOf(last.amount, this.scene.eye.pixel), false);
       const { field } = last.part;
       const given = toolById(bench.toolId)?.fields.find((f) => f.name === field);
       const least = given?.min ?? -Infinity;
@@ -222,7 +224,6 @@ export class Gestures {
       const value = going.start[field] + last.amount;
       const [round] = Object.values(rounded({ value }, this.scene.eye.pixel));
       const stepped = snaps.grid ? Math.round(value / grid) * grid : round;
-      if (useLook.getState().section && bench.toolId === "section") return useLook.setState({ section: { ...useLook.getState().section!, at: round } });
       bench.setValues({ ...bench.values, [field]: Math.max(least, stepped) });
       return;
     }
@@ -241,7 +242,9 @@ export class Gestures {
     const bench = useBench.getState();
     if (going.what === "handle") {
       // One gesture, one step: letting go keeps what the drag has come to. A form that is not put down yet stays in hand.
-      if (bench.touched && going.last?.part.kind !== "grip") bench.apply();
+      const part = going.last?.part;
+      if (bench.touched && part?.kind !== "grip") bench.apply();
+      if (part?.kind === "grip") toolById(bench.toolId)?.gripped?.(part, stepOf(going.last!.amount, this.scene.eye.pixel), true);
     } else if (going.what === "point") {
       if (Math.hypot(x - going.x, y - going.y) <= slack) this.setPoint(x, y);
     } else if (going.what === "pick") {
@@ -339,7 +342,11 @@ export class Gestures {
     this.band.style.display = this.lasso.style.display = "none";
     if (going?.what !== "handle") return;
     const bench = useBench.getState();
-    if (going.last?.part.kind === "grip") bench.setValues(going.start);
+    const tool = toolById(bench.toolId);
+    if (going.last?.part.kind === "grip" && tool?.gripped) {
+      tool.gripped(going.last.part, 0, false);
+      bench.try(null);
+    } else if (going.last?.part.kind === "grip") bench.setValues(going.start);
     else bench.back();
   }
 
@@ -402,6 +409,12 @@ export class Gestures {
     if (this.springDragged) useBench.getState().takeTool(this.springBack);
     this.springBack = null;
   }
+}
+
+/** An amount by the grid where that is on, else by what a pixel can tell. */
+function stepOf(amount: number, pixel: number): number {
+  const { snaps, grid } = useLook.getState();
+  return snaps.grid ? Math.round(amount / grid) * grid : Object.values(rounded({ amount }, pixel))[0];
 }
 
 /** Round to what a pixel can tell: no drag means 12.3048771 mm. */

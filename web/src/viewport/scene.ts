@@ -6,6 +6,7 @@ import { type FlatName, useLook } from "../live/look";
 import type { Change } from "../live/pieces";
 import type { Kind, PieceState } from "../live/types";
 import { colours } from "../theme/colours";
+import { toolById } from "../tools/all";
 import { Eye } from "./camera";
 import { Grid } from "./grid";
 import { Handle } from "./handle";
@@ -208,6 +209,9 @@ export class Scene {
         this.dress(view);
       }
     }
+    // While points are being set the view must not jump away from under the pointer.
+    const setting = toolById(useBench.getState().toolId)?.pointing !== undefined;
+    if (setting && this.views.size) this.fitted = true;
     if (!this.fitted && this.views.size) this.fit();
     if (!this.views.size) this.fitted = false;
     this.layFloor();

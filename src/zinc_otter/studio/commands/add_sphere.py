@@ -7,10 +7,12 @@ from typing import Literal
 from pydantic import Field
 
 from zinc_otter.core.cage import Cage
+from zinc_otter.core.primitives.final import roundness
 from zinc_otter.core.primitives.sized import sized_patched_sphere, sized_poled_sphere
+from zinc_otter.studio.commands.base import Outcome
 from zinc_otter.studio.commands.forms import Count, Form, Size
 from zinc_otter.studio.design import Design
-from zinc_otter.studio.words import millimetres
+from zinc_otter.studio.words import millimetres, number
 
 
 class AddSphere(Form):
@@ -27,6 +29,9 @@ class AddSphere(Form):
     def title(self, design: Design) -> str:
         return f"Put down a sphere, ⌀ {millimetres(self.diameter)}"
 
+    def notes(self, outcome: Outcome) -> tuple[str, ...]:
+        return _round_within(self.form())
+
 
 class AddPoledSphere(Form):
     """A sphere with two poles, ``counts`` faces around and from pole to pole."""
@@ -41,3 +46,11 @@ class AddPoledSphere(Form):
 
     def title(self, design: Design) -> str:
         return f"Put down a sphere with poles, ⌀ {millimetres(self.diameter)}"
+
+    def notes(self, outcome: Outcome) -> tuple[str, ...]:
+        return _round_within(self.form())
+
+
+def _round_within(cage: Cage) -> tuple[str, ...]:
+    level = 4 if cage.topology.face_count < 400 else 2
+    return (f"Round within {number(100 * roundness(cage, level), 2)} % of its radius.",)

@@ -60,6 +60,10 @@ class Command(BaseModel, ABC):
     def title(self, design: Design) -> str:
         """The step in plain words, given the design before it."""
 
+    def notes(self, outcome: Outcome) -> tuple[str, ...]:
+        """What is worth knowing of the outcome before it is kept, in plain words: how true it came out."""
+        return ()
+
 
 class NewPiece(Command, ABC):
     """A command that puts down a new piece."""

@@ -11,11 +11,11 @@ from zinc_otter.core.cage import Cage
 from zinc_otter.core.cage.cage import unit
 from zinc_otter.core.cage.topology import Floats
 from zinc_otter.core.errors import BadNumberError
-from zinc_otter.core.primitives.outline import Outline, circle, drawn, ellipse, filled, rounded_rectangle
-from zinc_otter.studio.commands.base import Direction, Length, NewPiece, Vector
+from zinc_otter.core.primitives.outline import Outline, border_deviation, circle, drawn, ellipse, filled, rounded_rectangle
+from zinc_otter.studio.commands.base import Direction, Length, NewPiece, Outcome, Vector
 from zinc_otter.studio.commands.forms import Count, Form, Size
 from zinc_otter.studio.design import Design
-from zinc_otter.studio.words import extent, millimetres
+from zinc_otter.studio.words import extent, millimetres, number
 
 
 class _Shape(BaseModel):
@@ -72,6 +72,11 @@ class FillOutline(Form):
 
     def title(self, design: Design) -> str:
         return f"Filled {self.outline.words()}"
+
+    def notes(self, outcome: Outcome) -> tuple[str, ...]:
+        outline = self.outline.outline()
+        away = border_deviation(filled(outline, self.around, self.rings), outline, self.around)
+        return (f"The border stays within {number(away, 3)} mm of the outline.",)
 
 
 class FillDrawn(NewPiece):

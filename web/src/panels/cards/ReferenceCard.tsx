@@ -6,7 +6,7 @@ import Stack from "@mui/material/Stack";
 import TextField from "@mui/material/TextField";
 import ToggleButton from "@mui/material/ToggleButton";
 import Typography from "@mui/material/Typography";
-import { useEffect, useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import { useBench } from "../../live/bench";
 import { useLook, type Vec } from "../../live/look";
 import { useNear } from "../../live/near";
@@ -80,6 +80,8 @@ function Picture({ picture }: { picture: PictureState }) {
   const { spots } = useSketch();
   const marking = measuring.useActive();
   const [apart, setApart] = useState(50);
+  // What an expression comes to may be known only after Enter was pressed.
+  const latest = useRef(50);
   const place = (change: Omit<Extract<Command, { kind: "place-picture" }>, "kind" | "reference">) =>
     give({ kind: "place-picture", reference: picture.id, ...change });
   const pixels = (point: Vec): [number, number] => {
@@ -91,7 +93,7 @@ function Picture({ picture }: { picture: PictureState }) {
   const size = async () => {
     await numbersRead();
     const [start, end] = spots.map((spot) => pixels(spot.point));
-    give({ kind: "measure-picture", reference: picture.id, start, end, distance: apart });
+    give({ kind: "measure-picture", reference: picture.id, start, end, distance: latest.current });
     measuring.stop();
   };
   return (
@@ -102,7 +104,7 @@ function Picture({ picture }: { picture: PictureState }) {
           <Typography variant="body2">{spots.length < 2 ? `Click the ${spots.length ? "second" : "first"} point on the picture.` : "How far apart are they?"}</Typography>
           {spots.length === 2 && (
             <>
-              <NumberField field={length("apart", "Distance", { min: 0.001 })} value={apart} onChange={setApart} />
+              <NumberField field={length("apart", "Distance", { min: 0.001 })} value={apart} onChange={(v) => { latest.current = v; setApart(v); }} />
               <Button type="submit" variant="contained">Set size</Button>
             </>
           )}
