@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import numpy as np
+from playwright.sync_api import Locator
 
 from tests.e2e.case import BrowserCase
 
@@ -158,11 +159,14 @@ class Placing(BrowserCase):
         self.page.keyboard.press("1")
         self.page.keyboard.press("v")
         self.screen.click((20, -15, 10))
-        for key in ("ArrowRight", "ArrowUp", "ArrowUp"):
-            self.page.keyboard.press(key)
-            self.screen.settled()
-        self.screen.steps(4)
-        self.assertIn("at 22.5, -15, 15 mm", self.screen.chosen())
+        self.page.keyboard.press("ArrowRight")
+        self.screen.steps(2)
+        # Pressed again before the last was kept, they add up.
+        for _ in range(4):
+            self.page.keyboard.press("ArrowUp")
+        self.page.get_by_test_id("chosen").get_by_text("at 22.5, -15, 20 mm").wait_for()
+        self.page.keyboard.press("Control+z")
+        self.page.get_by_test_id("chosen").get_by_text("at 22.5, -15, 20 mm").wait_for(state="detached")
 
     def test_with_x_held_a_drag_extrudes_in_one_step_and_the_move_tool_returns(self) -> None:
         self.pick_top()
@@ -176,7 +180,10 @@ class Placing(BrowserCase):
         self.assertEqual(len(cage["faces"]), count + 8)
         moved = np.array(cage["positions"])[[v for f in cage["faces"] for v in f]]
         self.assertAlmostEqual(float(moved[:, 0].max()), 27, delta=0.6)
-        self.assertEqual(self.page.get_by_role("button", name="Move M").get_attribute("aria-pressed"), "true")
+        self.assertEqual(self.move_button().get_attribute("aria-pressed"), "true")
+
+    def move_button(self) -> Locator:
+        return self.page.get_by_role("complementary").get_by_role("button", name="Move", exact=True)
 
     def test_each_along_its_own_normal_by_number(self) -> None:
         self.page.keyboard.press("a")

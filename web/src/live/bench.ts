@@ -131,11 +131,13 @@ export const useBench = create<Bench>((set, get) => {
       set({ piece: there?.id ?? null, picked: [], others: [], hover: null });
     }
     set({ problem: null, problemPiece: null });
+    if (nudging.busy) nudgeOn(true);
   };
 
   const message = (m: Message) => {
     if (m.type === "problem") {
       set({ problem: m.problem, problemPiece: get().piece, touched: false });
+      nudgeOn(false);
       return;
     }
     pieces.take(m);
@@ -150,6 +152,14 @@ export const useBench = create<Bench>((set, get) => {
     if (!design) return;
     if (command) channel?.preview(design.revision, command);
     else if (get().preview) channel?.cancel();
+  };
+
+  // A key may come again before the last nudge was kept: what comes meanwhile adds up to one.
+  const nudging = { busy: false, waiting: null as Vec | null };
+  const nudgeOn = (kept: boolean) => {
+    const { waiting } = nudging;
+    Object.assign(nudging, { busy: false, waiting: null });
+    if (kept && waiting) get().nudge(waiting);
   };
 
   const attempt = async (act: () => Promise<unknown>) => {
@@ -305,7 +315,12 @@ export const useBench = create<Bench>((set, get) => {
     nudge(vector) {
       const { design } = get();
       const at = target();
-      if (design && at) channel?.commit(design.revision, { kind: "move", ...at, vector });
+      if (!design || !at) return;
+      if (nudging.busy) nudging.waiting = nudging.waiting ? (nudging.waiting.map((x, i) => x + vector[i]) as Vec) : vector;
+      else {
+        nudging.busy = true;
+        channel?.commit(design.revision, { kind: "move", ...at, vector });
+      }
     },
     showIn: (unit) => void step(async (id) => {
       const state = await service.showIn(id, unit);
