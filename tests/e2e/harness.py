@@ -146,10 +146,11 @@ class Screen:
 
     def station(self, name: str) -> None:
         self.page.get_by_role("navigation").get_by_text(name, exact=True).click()
+        self.page.get_by_label(f"Tools of {name}").wait_for()
 
     def tool(self, name: str) -> None:
         """Take up a tool of the present station by its name in the drawer."""
-        self.page.get_by_role("complementary").get_by_role("button", name=name).first.click()
+        self.page.locator("aside[aria-label^='Tools of']").get_by_role("button", name=name).first.click()
 
     def settled(self) -> None:
         """Wait until the viewport has drawn and draws no more."""

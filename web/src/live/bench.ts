@@ -131,19 +131,21 @@ export const useBench = create<Bench>((set, get) => {
       set({ piece: there?.id ?? null, picked: [], others: [], hover: null });
     }
     set({ problem: null, problemPiece: null });
-    if (nudging.busy) nudgeOn(true);
   };
 
   const message = (m: Message) => {
     if (m.type === "problem") {
       set({ problem: m.problem, problemPiece: get().piece, touched: false });
-      nudgeOn(false);
+      answered(m.seq);
       return;
     }
     pieces.take(m);
     if (m.clearances) useNear.setState({ list: m.clearances });
     if (m.type === "frame") set({ preview: m.preview, problem: null, problemPiece: null });
-    else takeState(m.state);
+    else {
+      takeState(m.state);
+      answered(m.seq);
+    }
   };
 
   const showPreview = () => {
@@ -154,13 +156,24 @@ export const useBench = create<Bench>((set, get) => {
     else if (get().preview) channel?.cancel();
   };
 
-  // A key may come again before the last nudge was kept: what comes meanwhile adds up to one.
-  const nudging = { busy: false, waiting: null as Vec | null };
-  const nudgeOn = (kept: boolean) => {
-    const { waiting } = nudging;
-    Object.assign(nudging, { busy: false, waiting: null });
-    if (kept && waiting) get().nudge(waiting);
+  // A hand is quicker than a step is kept: what it does meanwhile waits, so that it meets the design as it is then.
+  let underWay = 0;
+  const waiting: (() => void)[] = [];
+  const inTurn = (act: () => void) => {
+    if (underWay && get().connected) waiting.push(act);
+    else act();
   };
+  const answered = (seq: number) => {
+    if (seq !== underWay) return;
+    underWay = 0;
+    while (!underWay && waiting.length) waiting.shift()!();
+  };
+  const commit = (command: Command) => {
+    const { design } = get();
+    if (design && channel) underWay = channel.commit(design.revision, command);
+  };
+  // Keys that come again before the last nudge was kept add up to one.
+  let nudged: Vec | null = null;
 
   const attempt = async (act: () => Promise<unknown>) => {
     try {
@@ -171,10 +184,13 @@ export const useBench = create<Bench>((set, get) => {
     }
   };
 
-  const step = async (move: (id: string, revision: number) => Promise<DesignState>) => {
-    const { design } = get();
-    if (design) await attempt(() => move(design.id, design.revision));
-  };
+  const step = (move: (id: string, revision: number) => Promise<DesignState>) =>
+    inTurn(() => {
+      const { design } = get();
+      if (!design) return;
+      underWay = -1;
+      void attempt(async () => takeState(await move(design.id, design.revision))).finally(() => answered(-1));
+    });
 
   return {
     design: null,
@@ -200,7 +216,11 @@ export const useBench = create<Bench>((set, get) => {
       useLook.setState({ pivot: null, compare: null, isolated: false, section: null, reference: null, plane: "ground" });
       channel = new Channel(id, {
         message,
-        connected: (connected) => set({ connected }),
+        connected: (connected) => {
+          set({ connected });
+          // What was under way may have been kept or not: the state that comes now tells.
+          waiting.length = underWay = 0;
+        },
         gone: () => set({ gone: true }),
       });
       return () => {
@@ -243,10 +263,10 @@ export const useBench = create<Bench>((set, get) => {
     command: () => toolById(get().toolId)?.command?.(get().values, target(), placing()) ?? null,
 
     apply() {
-      const { design } = get();
+      if (underWay && get().connected) return void waiting.push(() => get().apply());
       const command = get().command();
-      if (!design || !command) return;
-      channel?.commit(design.revision, command);
+      if (!command) return;
+      commit(command);
       // What was put down is to be shaped next: the tool is laid aside. Keys belong to the form again.
       const tool = toolById(get().toolId);
       if (tool?.needs === "nothing" && !tool.pointing) set({ toolId: null });
@@ -265,10 +285,7 @@ export const useBench = create<Bench>((set, get) => {
       else set({ toolId: null, problem: null });
     },
 
-    give(command) {
-      const { design } = get();
-      if (design) channel?.commit(design.revision, command);
-    },
+    give: (command) => inTurn(() => commit(command)),
 
     look(level) {
       channel?.look(level);
@@ -313,28 +330,22 @@ export const useBench = create<Bench>((set, get) => {
     },
     attempt,
     nudge(vector) {
-      const { design } = get();
-      const at = target();
-      if (!design || !at) return;
-      if (nudging.busy) nudging.waiting = nudging.waiting ? (nudging.waiting.map((x, i) => x + vector[i]) as Vec) : vector;
-      else {
-        nudging.busy = true;
-        channel?.commit(design.revision, { kind: "move", ...at, vector });
+      if (nudged) {
+        nudged = nudged.map((x, i) => x + vector[i]) as Vec;
+        return;
       }
+      nudged = vector;
+      inTurn(() => {
+        const at = target();
+        if (at && nudged) commit({ kind: "move", ...at, vector: nudged });
+        nudged = null;
+      });
     },
-    showIn: (unit) => void step(async (id) => {
-      const state = await service.showIn(id, unit);
-      set({ design: state });
-      return state;
-    }),
-    undo: () => void step(service.undo),
-    redo: () => void step(service.redo),
-    goTo: (id) => void step((design, revision) => service.goTo(design, revision, id)),
-    rename: (name) => void step(async (id) => {
-      const state = await service.rename(id, name);
-      set({ design: state });
-      return state;
-    }),
+    showIn: (unit) => step((id) => service.showIn(id, unit)),
+    undo: () => step(service.undo),
+    redo: () => step(service.redo),
+    goTo: (id) => step((design, revision) => service.goTo(design, revision, id)),
+    rename: (name) => step((id) => service.rename(id, name)),
     say: (problem, piece = null) => set({ problem, problemPiece: piece }),
   };
 });

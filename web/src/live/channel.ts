@@ -30,9 +30,10 @@ export class Channel {
     else this.underWay = this.send({ do: "preview", revision, command });
   }
 
-  commit(revision: number, command: Command): void {
+  /** The number of the message by which the answer will be known; 0 where there is no connection. */
+  commit(revision: number, command: Command): number {
     this.waiting = null;
-    this.send({ do: "commit", revision, command });
+    return this.send({ do: "commit", revision, command });
   }
 
   look(level: number | null): void {

@@ -2,14 +2,13 @@
 import {
   BufferAttribute,
   BufferGeometry,
-  CustomBlending,
+  Color,
   DoubleSide,
   Group,
   Matrix4,
   Mesh,
   MeshBasicMaterial,
   MeshMatcapMaterial,
-  NormalBlending,
   type Plane,
   PlaneGeometry,
   Ray,
@@ -20,6 +19,7 @@ import {
 import { MeshBVH } from "three-mesh-bvh";
 import { meshOf } from "../live/references";
 import type { ComponentState, PictureState, ReferenceState } from "../live/types";
+import { colours } from "../theme/colours";
 import { clay } from "./matcap";
 
 type Held = { state: ReferenceState; mesh: Mesh; tree: MeshBVH | null };
@@ -95,6 +95,13 @@ export class ReferenceViews {
     texture.colorSpace = SRGBColorSpace;
     const material = new MeshBasicMaterial({ map: texture, transparent: true, side: DoubleSide, depthWrite: false });
     material.depthTest = false;
+    material.onBeforeCompile = (shader) => {
+      shader.uniforms.paper = { value: new Color(colours.paper) };
+      shader.fragmentShader = `uniform vec3 paper;\n${shader.fragmentShader}`.replace(
+        "#include <opaque_fragment>",
+        "#ifdef OPAQUE\noutgoingLight = mix(paper, outgoingLight, opacity);\n#endif\n#include <opaque_fragment>",
+      );
+    };
     return new Mesh(new PlaneGeometry(1, 1), material);
   }
 
@@ -134,10 +141,9 @@ function layPicture(mesh: Mesh, state: PictureState): void {
   const material = mesh.material as MeshBasicMaterial;
   material.opacity = state.opacity;
   // Behind it is drawn before everything, in front after it; the handle still lies over it. What is see-through is drawn
-  // late whatever its order, so that behind it has to pass for solid, with a blending of its own.
+  // late whatever its order, so that behind it is solid, and faded into the paper instead.
   if (material.transparent !== state.in_front) material.needsUpdate = true;
   material.transparent = state.in_front;
-  material.blending = state.in_front ? NormalBlending : CustomBlending;
   mesh.renderOrder = state.in_front ? 40 : -20;
 }
 

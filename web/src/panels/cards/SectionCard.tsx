@@ -5,7 +5,7 @@ import Stack from "@mui/material/Stack";
 import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import Typography from "@mui/material/Typography";
-import { pieces } from "../../live/bench";
+import { pieces, viewFrame } from "../../live/bench";
 import { useLook } from "../../live/look";
 import { SectionIcon } from "../../theme/icons";
 import { NumberField } from "../NumberField";
@@ -28,7 +28,8 @@ export function SectionCard() {
           aria-label="Cut across"
           onChange={(_, k: 0 | 1 | 2 | null) => {
             const [a, b] = reach(k ?? 1);
-            set({ section: k === null ? null : { axis: k, at: (a + b) / 2, flip: section?.flip ?? false } });
+            // What lies before the plane is cut away, so that one looks in.
+            set({ section: k === null ? null : { axis: k, at: (a + b) / 2, flip: viewFrame.current[2][k] < 0 } });
           }}
         >
           {(["x", "y", "z"] as const).map((name, k) => (
