@@ -52,7 +52,9 @@ export function FactStrip() {
             : `The surface comes within ${lengthWords(short[0].distance, unit)} of ${name(short[0].reference)}; ${lengthWords(short[0].asked, unit)} are asked for`}
         </Typography>
       )}
-      <Typography variant="body2" color="text.secondary" sx={{ ml: "auto" }}>{hint}</Typography>
+      {(!short.length || preview) && (
+        <Typography variant="body2" color="text.secondary" sx={{ ml: "auto" }}>{hint}</Typography>
+      )}
     </Box>
   );
 }

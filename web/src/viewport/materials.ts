@@ -42,7 +42,7 @@ export function surfaceMaterial(planes: Plane[], tinted: { value: number }): Mes
     shader.uniforms.tintBack = tinted;
     shader.fragmentShader = `uniform float tintBack;\n${shader.fragmentShader}`.replace(
       "#include <opaque_fragment>",
-      "if (!gl_FrontFacing) outgoingLight = mix(outgoingLight, vec3(0.30, 0.42, 0.50), 0.72 * tintBack);\n#include <opaque_fragment>",
+      "if (!gl_FrontFacing) outgoingLight = mix(outgoingLight, vec3(0.40, 0.26, 0.34), 0.66 * tintBack);\n#include <opaque_fragment>",
     );
   };
   return material;

@@ -137,7 +137,9 @@ export class Scene {
     }
     if (this.references.group.visible) for (const corner of this.references.corners()) box.expandByPoint(corner);
     // Bars lie over the top of the main view, and the tool card over its foot.
-    this.eye.fit(box, this.side ? 40 : 60, this.side ? 20 : 150);
+    const top = useLook.getState().compare ? 200 : 60;
+    const card = document.querySelector<HTMLElement>("[aria-label='Tool card']")?.offsetHeight ?? 0;
+    this.eye.fit(box, this.side ? 40 : top, this.side ? 20 : Math.max(150, card + 24));
     this.fitted = !box.isEmpty();
     this.layFloor();
     this.draw();
