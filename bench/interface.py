@@ -106,6 +106,7 @@ def browser() -> None:
                 print(f"       hover over {kind:20} {cost:7.2f} ms   ({cost / reference:6.2f} x)")
             for words, keys in (("one vertex", "v"), ("all of the cage", "a")):
                 screen.page.keyboard.press("Escape")
+                screen.page.keyboard.press("m")
                 if keys == "v":
                     screen.click((20, -20, 20))
                     at = (20, -20, 20)
