@@ -158,8 +158,10 @@ class SettingOut(BrowserCase):
         for key in ("v", "h", "7"):
             self.page.keyboard.press(key)
         self.screen.settled()
-        self.screen.button("Other side").click()
         self.screen.click((20, -15, 10))
+        self.assertIn("No vertices picked", self.screen.chosen())
+        self.screen.button("Other side").click()
+        self.screen.click((20, 15, -10))
         self.assertIn("No vertices picked", self.screen.chosen())
         self.screen.button("Whole again").click()
         self.screen.click((20, -15, 10))

@@ -12,12 +12,16 @@ from hypothesis import strategies as st
 from PIL import Image
 
 from zinc_otter.core.errors import CoreError
+from zinc_otter.core.proof.distance import MeshDistance
 from zinc_otter.core.solid.patches import fit_patches, largest_seam_angle, volume_and_area
+from zinc_otter.core.surface import build_stencils, evaluate
 from zinc_otter.demo import put_in_demo
+from zinc_otter.demo.lantern_references import TICKS, TICKS_APART
 from zinc_otter.store import Store
 from zinc_otter.studio.commands import read_command
 from zinc_otter.studio.design import Design
 from zinc_otter.studio.picture import PAPER, picture
+from zinc_otter.studio.references import Component, Picture
 from zinc_otter.studio.shelf import Saved, StaleRevisionError, UnknownDesignError
 from zinc_otter.studio.studio import Studio
 
@@ -135,7 +139,7 @@ class Demo(StudioCase):
             self.studio.delete(card.id)
         put_in_demo(self.store, self.studio)
         names = [card.name for card in self.store.designs()]
-        self.assertEqual(names, ["Paddle grip", "Dry-bag toggle", "Bailing scoop"])
+        self.assertEqual(names, ["Paddle grip", "Tide lantern", "Dry-bag toggle", "Bailing scoop"])
         grip = self.store.load(self.store.designs()[0].id)
         self.assertGreater(len(grip.steps), 10)
         cage = grip.design.pieces[0].cage
@@ -149,6 +153,25 @@ class Demo(StudioCase):
         mirrored = cage.positions * [-1, 1, 1]
         both = np.concatenate([cage.positions, mirrored]).round(9) + 0.0
         self.assertEqual(len(np.unique(both, axis=0)), len(cage.positions))
+
+    def test_the_lantern_keeps_clear_of_its_cell_and_fits_its_sketch(self) -> None:
+        for card in self.store.designs():
+            self.studio.delete(card.id)
+        put_in_demo(self.store, self.studio)
+        design = self.store.load(next(c.id for c in self.store.designs() if c.name == "Tide lantern")).design
+        picture, cell = design.references
+        assert isinstance(picture, Picture) and isinstance(cell, Component)
+        # The two ticks of the sketch's measure lie 110 mm apart.
+        apart = picture.place_of(*TICKS[0]) - picture.place_of(*TICKS[1])
+        self.assertAlmostEqual(float(np.linalg.norm(apart)), TICKS_APART)
+        np.testing.assert_allclose(cell.size, (18, 18, 65), atol=1e-3)
+        asset = self.store.asset(cell.asset)
+        with np.load(io.BytesIO(asset.data)) as arrays:
+            distance = MeshDistance(arrays["vertices"], arrays["triangles"])
+        for piece in design.pieces:
+            if piece.visible:
+                points = evaluate(build_stencils(piece.cage, 3), piece.cage).points
+                self.assertGreater(distance.signed(points)[0].min(), cell.clearance, piece.name)
 
     def test_it_leaves_designs_alone_that_are_there(self) -> None:
         put_in_demo(self.store, self.studio)

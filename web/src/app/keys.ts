@@ -81,7 +81,11 @@ export function useKeys(actions: { find(): void; sheet(): void }): void {
       }
       if (event.ctrlKey || event.metaKey || event.altKey) return;
       if (key === "Escape" && look.compare) return look.set({ compare: null });
-      if (key === "Escape") return bench.back();
+      if (key === "Escape") {
+        // Keys belong to the form again.
+        if (isTyping(event)) (event.target as HTMLElement).blur();
+        return bench.back();
+      }
       if (isTyping(event)) return;
       const inButton = (event.target as HTMLElement).closest?.("button, [role=button], [role=option]");
       const rule = ruleForKey(key, event.shiftKey);

@@ -5,6 +5,7 @@ import { useLook, type Vec } from "../live/look";
 import { toolById } from "../tools/all";
 import type { Drag, Part, Values } from "../tools/tool";
 import { verticesOf } from "./measure";
+import { pickAt, pickBand, pickLoop } from "./picks";
 import { useSketch } from "./pointing";
 import type { Scene } from "./scene";
 import { spotAt } from "./snap";
@@ -51,7 +52,9 @@ export class Gestures {
       useBench.getState().setHover(null);
       useSketch.setState({ hover: null });
     });
-    on("dblclick", (event) => this.pickLoop(event));
+    on("dblclick", (event) => {
+      if (!this.pointing && event.button === 0) pickLoop(this.scene, ...this.at(event), event.shiftKey);
+    });
     on("contextmenu", (event) => event.preventDefault());
     on("wheel", (event) => {
       event.preventDefault();
@@ -248,8 +251,8 @@ export class Gestures {
     } else if (going.what === "point") {
       if (Math.hypot(x - going.x, y - going.y) <= slack) this.setPoint(x, y);
     } else if (going.what === "pick") {
-      if (going.band) this.pickBand(going, x, y);
-      else this.pickAt(x, y, going.add);
+      if (going.band) pickBand(this.scene, going, x, y);
+      else pickAt(this.scene, x, y, going.add);
     }
     this.scene.draw();
   }
@@ -261,67 +264,6 @@ export class Gestures {
     if (!spot) return;
     const back = scene.eye.back.toArray() as Vec;
     pointing.click(spot, back);
-  }
-
-  private pickAt(x: number, y: number, add: boolean): void {
-    const bench = useBench.getState();
-    const hit = this.scene.picker(bench.through).at(bench.pickKind, x, y);
-    if (!hit) {
-      if (!add) bench.pick(null, []);
-      return;
-    }
-    if (hit.kind === "piece") return this.pickWhole(hit.piece, add);
-    const same = bench.piece === hit.piece;
-    if (!add || !same) bench.pick(hit.piece, [hit.id]);
-    else if (bench.picked.includes(hit.id)) bench.pick(hit.piece, bench.picked.filter((id) => id !== hit.id));
-    else bench.pick(hit.piece, [...bench.picked, hit.id]);
-  }
-
-  /** A whole piece, and those of its group with it. */
-  private pickWhole(id: string, add: boolean): void {
-    const { design, piece, picked, others, pick } = useBench.getState();
-    const group = design?.pieces.find((p) => p.id === id)?.group;
-    const members = group ? design!.pieces.filter((p) => p.group === group).map((p) => p.id) : [id];
-    const now = picked.length && piece ? [piece, ...others] : [];
-    const next = !add ? members : now.includes(id) ? now.filter((p) => !members.includes(p)) : [...now, ...members];
-    const [first, ...rest] = next;
-    pick(first ?? piece, first ? [0] : [], rest);
-  }
-
-  private pickBand(going: Extract<Going, { what: "pick" }>, x1: number, y1: number): void {
-    const bench = useBench.getState();
-    const { x: x0, y: y0, add, line } = going;
-    const picker = this.scene.picker(bench.through);
-    const box: [number, number, number, number] = [Math.min(x0, x1), Math.min(y0, y1), Math.max(x0, x1), Math.max(y0, y1)];
-    const { lasso } = useLook.getState();
-    const inside = (view: Parameters<typeof picker.inBox>[1]) =>
-      lasso ? picker.inLasso(bench.pickKind, view, line) : picker.inBox(bench.pickKind, view, box, x1 < x0);
-    if (bench.pickKind === "piece") {
-      const found = this.scene.shownViews().filter((view) => inside(view).length).map((view) => view.id);
-      const all = add && bench.picked.length && bench.piece ? [...new Set([bench.piece, ...bench.others, ...found])] : found;
-      return bench.pick(all[0] ?? bench.piece, all.length ? [0] : [], all.slice(1));
-    }
-    const view = this.scene.view(bench.piece) ?? this.scene.shownViews()[0];
-    if (!view) return;
-    const found = inside(view);
-    bench.pick(view.id, add ? [...new Set([...bench.picked, ...found])] : found);
-  }
-
-  /** A double click takes the loop: of edges, of vertices, or a strip of faces, the way the pointer lies nearest to. */
-  private pickLoop(event: MouseEvent): void {
-    const bench = useBench.getState();
-    if (this.pointing || event.button !== 0 || bench.pickKind === "piece" || useLook.getState().compare) return;
-    const [x, y] = this.at(event);
-    const picker = this.scene.picker(bench.through);
-    const hit = picker.at(bench.pickKind, x, y);
-    if (!hit || hit.kind === "piece") return;
-    const towards = hit.kind === "edge" ? null : picker.edgeNearest(hit.kind, hit.piece, hit.id, x, y);
-    const kept = event.shiftKey && bench.piece === hit.piece ? bench.picked : [];
-    bench.pick(hit.piece, [hit.id]);
-    const rule = { rule: "loop" as const, ...(towards === null ? {} : { towards }) };
-    void bench.pickBy(rule, { kind: hit.kind, ids: [hit.id] }).then(() => {
-      if (kept.length) bench.pick(hit.piece, [...new Set([...kept, ...useBench.getState().picked])]);
-    });
   }
 
   /** Left to right takes what is wholly inside (a whole line), right to left what it touches (a dashed line). */
