@@ -12,7 +12,7 @@ export const tool: Tool = {
   station: "shape",
   order: 10,
   Icon: MoveIcon,
-  hint: "Drag an arrow, a patch for a plane, the ring for the screen, the rose arrow for the mean normal, the fork for each own normal.",
+  hint: "Drag an arrow, a patch for a plane, the ring for the screen, the rose arrow for the mean normal, the small diamond for each its own normal.",
   needs: "selection",
   verb: "Move",
   places: true,

@@ -158,7 +158,7 @@ export class PieceView {
     const clay = this.surfaceMesh.material;
     clay.matcap = surfaceTexture(material, colour);
     if (clay.transparent !== faint) clay.needsUpdate = true;
-    Object.assign(clay, { transparent: faint, opacity: faint ? 0.38 : 1, depthWrite: !faint });
+    Object.assign(clay, { transparent: faint, opacity: faint ? 0.5 : 1, depthWrite: !faint });
     this.surfaceMesh.renderOrder = faint ? 3 : 0;
     this.surfaceMesh.visible = display !== "cage" || faint;
     this.cageMesh.visible = display === "cage" && !faint;

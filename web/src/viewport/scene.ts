@@ -104,7 +104,8 @@ export class Scene {
     for (const view of this.views.values()) this.dress(view);
     // Side by side the two stand elsewhere than the references that they were built around.
     const { compare } = useLook.getState();
-    this.references.group.visible = this.overlay.group.visible = !compare || compare.over;
+    this.references.group.visible = !compare || compare.over;
+    this.overlay.group.visible = !compare;
     this.draw();
   }
 
@@ -242,10 +243,11 @@ export class Scene {
     };
     const dress: Dress = {
       display: compare ? "surface" : look.display,
-      material,
+      material: compare?.over ? "clay" : material,
       colour: this.states.get(view.id)?.colour ?? "clay",
       isolines, wire, normals, valences, backs,
-      faint: compare !== null && compare.over && view.id === compare.b,
+      // Laid over one another both are seen through, each in its own clay: the smaller one shows within the larger.
+      faint: compare?.over ?? false,
     };
     view.group.position.copy(this.placeOf(view.id));
     view.show(dress, marks);
