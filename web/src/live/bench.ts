@@ -220,6 +220,7 @@ export const useBench = create<Bench>((set, get) => {
           set({ connected });
           // What was under way may have been kept or not: the state that comes now tells.
           waiting.length = underWay = 0;
+          nudged = null;
         },
         gone: () => set({ gone: true }),
       });

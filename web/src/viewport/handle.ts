@@ -108,7 +108,7 @@ export class Handle {
     this.group.visible = false;
   }
 
-  /** The part under a ray, if any; it is drawn brighter. `reach` is mm for beads that are small on the screen. */
+  /** The part under a ray, if any; it is drawn brighter. */
   hover(ray: Ray): Part | null {
     const part = this.partAt(ray);
     if (part !== this.hot) {

@@ -7,9 +7,9 @@ from collections.abc import Callable, Sequence
 import numpy as np
 from scipy.spatial.transform import Rotation
 
-from zinc_otter.core.cage.cage import Cage, unit
+from zinc_otter.core.cage.cage import Cage
 from zinc_otter.core.cage.edit import Edit, same_structure
-from zinc_otter.core.cage.selection import Selection, mean_normal, vertices_of
+from zinc_otter.core.cage.selection import Selection, mean_normal, vertex_normals, vertices_of
 from zinc_otter.core.cage.topology import Floats
 from zinc_otter.core.errors import BadNumberError
 
@@ -87,9 +87,7 @@ def move_each_along_normal(cage: Cage, selection: Selection, distance: float) ->
         others = np.ones(t.face_count, dtype=bool)
         others[selection.ids] = False
         vectors[others] = 0.0
-    total = np.zeros((t.vertex_count, 3))
-    np.add.at(total, t.face_verts, vectors[t.corner_face])
-    shift = unit(total) * _finite([distance], "A move")[0]
+    shift = vertex_normals(cage, vectors) * _finite([distance], "A move")[0]
     return _placed(cage, selection, lambda points: points + shift[vertices_of(t, selection)])
 
 

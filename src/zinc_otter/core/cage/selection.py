@@ -113,6 +113,13 @@ def convert(topology: Topology, selection: Selection, kind: Kind) -> Selection:
     return Selection.of(kind, np.flatnonzero(covered))
 
 
+def vertex_normals(cage: Cage, face_vectors: Floats) -> Floats:
+    """(n, 3) unit sums of ``face_vectors`` (f, 3), area times normal, of the faces around each vertex; zero for none."""
+    total = np.zeros((cage.topology.vertex_count, 3))
+    np.add.at(total, cage.topology.face_verts, face_vectors[cage.topology.corner_face])
+    return unit(total)
+
+
 def mean_normal(cage: Cage, selection: Selection) -> Floats:
     """(3,) unit area-weighted mean normal of the faces in, or touching, a selection.
 

@@ -10,7 +10,7 @@ from zinc_otter.core.cage import Cage
 from zinc_otter.core.primitives.final import roundness
 from zinc_otter.core.primitives.sized import sized_patched_sphere, sized_poled_sphere
 from zinc_otter.studio.commands.base import Outcome
-from zinc_otter.studio.commands.forms import Count, Form, Size
+from zinc_otter.studio.commands.forms import Count, Form, Size, formed
 from zinc_otter.studio.design import Design
 from zinc_otter.studio.words import millimetres, number
 
@@ -30,7 +30,7 @@ class AddSphere(Form):
         return f"Put down a sphere, ⌀ {millimetres(self.diameter)}"
 
     def notes(self, outcome: Outcome) -> tuple[str, ...]:
-        return _round_within(self.form())
+        return _round_within(formed(self))
 
 
 class AddPoledSphere(Form):
@@ -48,7 +48,7 @@ class AddPoledSphere(Form):
         return f"Put down a sphere with poles, ⌀ {millimetres(self.diameter)}"
 
     def notes(self, outcome: Outcome) -> tuple[str, ...]:
-        return _round_within(self.form())
+        return _round_within(formed(self))
 
 
 def _round_within(cage: Cage) -> tuple[str, ...]:

@@ -13,7 +13,7 @@ from zinc_otter.core.cage.topology import Floats
 from zinc_otter.core.errors import BadNumberError
 from zinc_otter.core.primitives.outline import Outline, border_deviation, circle, drawn, ellipse, filled, rounded_rectangle
 from zinc_otter.studio.commands.base import Direction, Length, NewPiece, Outcome, Vector
-from zinc_otter.studio.commands.forms import Count, Form, Size
+from zinc_otter.studio.commands.forms import Count, Form, Size, formed
 from zinc_otter.studio.design import Design
 from zinc_otter.studio.words import extent, millimetres, number
 
@@ -74,8 +74,7 @@ class FillOutline(Form):
         return f"Filled {self.outline.words()}"
 
     def notes(self, outcome: Outcome) -> tuple[str, ...]:
-        outline = self.outline.outline()
-        away = border_deviation(filled(outline, self.around, self.rings), outline, self.around)
+        away = border_deviation(formed(self), self.outline.outline(), self.around)
         return (f"The border stays within {number(away, 3)} mm of the outline.",)
 
 

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from abc import ABC, abstractmethod
+from functools import lru_cache
 from typing import Annotated
 
 from pydantic import Field
@@ -35,4 +36,10 @@ class Form(NewPiece, ABC):
         """The form about the origin, standing along z."""
 
     def cage(self) -> Cage:
-        return placed(self.form(), self.stands, self.centre, self.keep)
+        return placed(formed(self), self.stands, self.centre, self.keep)
+
+
+@lru_cache(maxsize=16)
+def formed(command: Form) -> Cage:
+    """The form of a command, made once for putting it down and for telling how true it came out."""
+    return command.form()

@@ -6,7 +6,7 @@ import numpy as np
 from scipy.spatial import cKDTree
 
 from zinc_otter.core.cage.cage import Cage, unit
-from zinc_otter.core.cage.selection import Selection, mean_normal, middles_of
+from zinc_otter.core.cage.selection import Selection, mean_normal, middles_of, vertex_normals
 from zinc_otter.core.cage.topology import Floats
 from zinc_otter.core.errors import BadNumberError, BadSelectionError
 
@@ -60,9 +60,7 @@ def element_normals(cage: Cage, kind: str) -> Floats:
     if kind == "edge":
         first, second = t.edge_faces.T
         return unit(vectors[first] + np.where((second >= 0)[:, None], vectors[np.maximum(second, 0)], 0.0))
-    total = np.zeros((t.vertex_count, 3))
-    np.add.at(total, t.face_verts, vectors[t.corner_face])
-    return unit(total)
+    return vertex_normals(cage, vectors)
 
 
 def mirrored(cage: Cage, selection: Selection, axis: int, at: float = 0.0, tolerance: float | None = None) -> Selection:
