@@ -12,8 +12,8 @@ from hypothesis import strategies as st
 from tests.core.test_edit_properties import picked_by
 from tests.sample_cages import knob, prism, rimmed, tray
 from zinc_otter.core.cage import Cage, Selection
-from zinc_otter.core.cage.delete import delete_elements
-from zinc_otter.core.cage.extrude import extrude_faces
+from zinc_otter.core.cage.edits.delete import delete_elements
+from zinc_otter.core.cage.edits.extrude import extrude_faces
 from zinc_otter.core.cage.picking import (
     band,
     border,

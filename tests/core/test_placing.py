@@ -6,7 +6,7 @@ import numpy as np
 
 from tests import sample_cages as cages
 from zinc_otter.core.cage import Selection
-from zinc_otter.core.cage.placing import move, move_along_normal, size, turn
+from zinc_otter.core.cage.edits.placing import move, move_along_normal, size, turn
 from zinc_otter.core.cage.selection import vertices_of
 from zinc_otter.core.errors import BadNumberError, BadSelectionError
 from zinc_otter.core.primitives import box

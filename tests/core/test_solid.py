@@ -11,7 +11,7 @@ from scipy.interpolate import NdBSpline
 
 from tests import sample_cages as cages
 from zinc_otter.core.cage import Cage, Selection
-from zinc_otter.core.cage.delete import delete_elements
+from zinc_otter.core.cage.edits.delete import delete_elements
 from zinc_otter.core.errors import CoreError, FileFormatError, OpenCageError
 from zinc_otter.core.formats.step import look_at, read_step, write_step
 from zinc_otter.core.primitives import box

@@ -8,10 +8,11 @@ import numpy as np
 
 from zinc_otter.api.room import StencilShelf, shown_level
 from zinc_otter.core.cage import Cage
+from zinc_otter.core.cage.symmetry import Symmetry
 from zinc_otter.core.cage.topology import Floats
 from zinc_otter.core.surface import DragPlan, LimitSurface, evaluate, plan_drag
 from zinc_otter.core.surface.evaluation import normals_of
-from zinc_otter.studio.design import Design
+from zinc_otter.studio.design import Design, Piece
 
 # Planning costs about three full evaluations, so it pays only where a drag moves a smaller share of the points than this.
 _WORTH_PLANNING = 0.3
@@ -20,13 +21,27 @@ _WORTH_PLANNING = 0.3
 class _PieceView:
     """One piece as the viewer has it: the cage last sent, and a fully evaluated base to move from."""
 
-    def __init__(self, cage: Cage, base: LimitSurface) -> None:
+    def __init__(self, cage: Cage, base: LimitSurface, symmetry: Symmetry | None) -> None:
         self.sent = cage
+        self.symmetry = symmetry
         self.base_cage = cage
         self.base = base
         self.points = base.points
         self.plan: DragPlan | None = None
         self.planned = False
+
+
+_MOST_IMAGES = 200_000
+
+
+def _images(symmetry: Symmetry | None) -> dict[str, Any] | None:
+    """What each vertex, edge and face answers to on the other sides, flat, one side after the other."""
+    if symmetry is None:
+        return None
+    kinds = {"vertex": symmetry.vertices, "edge": symmetry.edges, "face": symmetry.faces}
+    if sum(images.size for images in kinds.values()) > _MOST_IMAGES:
+        return None
+    return {kind: images[1:].ravel() for kind, images in kinds.items()}
 
 
 class LiveView:
@@ -53,7 +68,7 @@ class LiveView:
         gone = [piece_id for piece_id in self._pieces if piece_id not in there]
         for piece_id in gone:
             del self._pieces[piece_id]
-        pieces = [self._piece(piece.id, piece.cage) for piece in design.pieces]
+        pieces = [self._piece(piece) for piece in design.pieces]
         return {"pieces": [piece for piece in pieces if piece is not None], "gone": gone}
 
     def settle(self) -> None:
@@ -61,23 +76,27 @@ class LiveView:
         for view in self._pieces.values():
             view.plan, view.planned = None, False
 
-    def _piece(self, piece_id: str, cage: Cage) -> dict[str, Any] | None:
+    def _piece(self, piece: Piece) -> dict[str, Any] | None:
+        piece_id, cage = piece.id, piece.cage
         view = self._pieces.get(piece_id)
-        if view is None or view.sent.structure_digest != cage.structure_digest:
-            return self._whole(piece_id, cage)
+        if view is None or view.sent.structure_digest != cage.structure_digest or view.symmetry != piece.symmetry:
+            return self._whole(piece_id, cage, piece.symmetry)
         if view.sent is cage or np.array_equal(view.sent.positions, cage.positions):
             view.sent = cage
             return None
         return self._moved(piece_id, view, cage)
 
-    def _whole(self, piece_id: str, cage: Cage) -> dict[str, Any]:
+    def _whole(self, piece_id: str, cage: Cage, symmetry: Symmetry | None) -> dict[str, Any]:
         level = shown_level(cage.topology.face_count, self._level)
         stencils = self._stencils.get(cage, level)
         surface = evaluate(stencils, cage)
-        self._pieces[piece_id] = _PieceView(cage, surface)
+        self._pieces[piece_id] = _PieceView(cage, surface, symmetry)
         t = cage.topology
         is_open = np.zeros(t.edge_count, dtype=np.uint8)
         is_open[t.open_edges] = 1
+        on_seam = np.zeros(t.edge_count, dtype=np.uint8)
+        if symmetry is not None:
+            on_seam[symmetry.seam] = 1
         return {
             "id": piece_id,
             "cage": {
@@ -89,6 +108,8 @@ class LiveView:
                 "edge_sharpness": cage.edge_sharpness.astype(np.float32),
                 "vertex_sharpness": cage.vertex_sharpness.astype(np.float32),
                 "edge_open": is_open,
+                "edge_seam": on_seam,
+                "images": _images(symmetry),
             },
             "surface": {
                 "level": level,

@@ -32,6 +32,8 @@ _TITLES = {
     "invalid": "Something in this request is not as it should be",
     "open-cage": "The cage is open",
     "locked": "It is locked",
+    "symmetry": "The form would lose its symmetry",
+    "follows": "It follows another piece",
     "bad-file": "This file cannot be used",
     "refused": "This cannot be done",
 }

@@ -8,6 +8,7 @@ from typing import Annotated, Literal
 
 from pydantic import BaseModel, ConfigDict, Field, StringConstraints
 
+from zinc_otter.core.cage.symmetry import Group
 from zinc_otter.studio.commands import AnyCommand, Picked
 from zinc_otter.studio.design import Piece
 from zinc_otter.studio.references import Picture, Reference
@@ -66,6 +67,24 @@ class DesignCard(BaseModel):
         )  # fmt: skip
 
 
+class SymmetryState(BaseModel):
+    """How a piece is symmetric: ``words`` such as "mirrored" or "8 sectors", and its mirror planes."""
+
+    words: str
+    sectors: int
+    planes: list[tuple[tuple[float, float, float], tuple[float, float, float]]] = Field(
+        description="a point and a unit normal of each"
+    )
+    axis: tuple[tuple[float, float, float], tuple[float, float, float]] | None
+
+    @classmethod
+    def of(cls, group: Group) -> SymmetryState:
+        return cls(
+            words=group.described(), sectors=group.sectors, planes=[(p.point, p.normal) for p in group.planes],
+            axis=group.axis and (group.axis.point, group.axis.normal),
+        )  # fmt: skip
+
+
 class PieceState(BaseModel):
     """One piece without its arrays. ``size`` is the extent of the control points in mm."""
 
@@ -76,6 +95,8 @@ class PieceState(BaseModel):
     colour: str
     group: str | None
     original: str | None
+    symmetry: SymmetryState | None
+    follows: str | None = Field(description="the id of the piece that this one is the mirror image of")
     face_sets: dict[str, int] = Field(description="names of face sets to their counts")
     vertex_count: int
     edge_count: int
@@ -91,6 +112,8 @@ class PieceState(BaseModel):
         return cls(
             id=piece.id, name=piece.name, visible=piece.visible, locked=piece.locked, colour=piece.colour,
             group=piece.group, original=piece.original,
+            symmetry=piece.symmetry and SymmetryState.of(piece.symmetry.group),
+            follows=piece.follows and piece.follows.source,
             face_sets={name: len(faces) for name, faces in piece.cage.face_sets.items()},
             vertex_count=t.vertex_count, edge_count=t.edge_count, face_count=t.face_count,
             open_edge_count=len(t.open_edges), size=tuple((high - low).tolist()),

@@ -13,11 +13,12 @@ import numpy as np
 from numpy.typing import NDArray
 
 from zinc_otter.core.cage import Cage, Topology
-from zinc_otter.studio.design import Design, Piece
+from zinc_otter.core.cage.symmetry import Group, Plane, Symmetry
+from zinc_otter.studio.design import Design, Follows, Piece
 from zinc_otter.studio.references import Component, Picture, Reference
 
-FORMAT = 2
-"""1 had neither references nor locks, colours and groups of pieces; it is still read."""
+FORMAT = 3
+"""1 had neither references nor locks, colours and groups of pieces, 2 had no symmetry; they are still read."""
 
 
 def to_document(design: Design) -> tuple[dict[str, Any], dict[str, bytes]]:
@@ -43,7 +44,20 @@ def to_document(design: Design) -> tuple[dict[str, Any], dict[str, bytes]]:
             "face_sets": {name: put(faces) for name, faces in cage.face_sets.items()},
         }
 
-    pieces = [{**{key: getattr(p, key) for key in _PIECE_KEYS}, "cage": cage_document(p.cage)} for p in design.pieces]
+    def symmetry_document(symmetry: Symmetry | None) -> dict[str, Any] | None:
+        if symmetry is None:
+            return None
+        return {"group": asdict(symmetry.group), "corners": [put(images) for images in symmetry.corners]}
+
+    pieces = [
+        {
+            **{key: getattr(p, key) for key in _PIECE_KEYS},
+            "cage": cage_document(p.cage),
+            "symmetry": symmetry_document(p.symmetry),
+            "follows": None if p.follows is None else asdict(p.follows),
+        }
+        for p in design.pieces
+    ]
     references = [{"kind": type(r).__name__.lower(), **asdict(r)} for r in design.references]
     return {"format": FORMAT, "next_number": design.next_number, "pieces": pieces, "references": references}, blobs
 
@@ -54,6 +68,8 @@ def blob_hashes(document: Mapping[str, Any]) -> set[str]:
     for piece in document["pieces"]:
         for value in piece["cage"].values():
             found.update(value.values() if isinstance(value, dict) else [value])
+        if piece.get("symmetry"):
+            found.update(piece["symmetry"]["corners"])
     return found
 
 
@@ -74,14 +90,31 @@ def from_document(document: Mapping[str, Any], blobs: Mapping[str, bytes]) -> De
         face_sets = {name: get(digest) for name, digest in cage["face_sets"].items()}
         return Cage(positions, topology, get(cage["edge_sharpness"]), get(cage["vertex_sharpness"]), face_sets)
 
-    pieces = tuple(
-        Piece(**{key: p[key] for key in _PIECE_KEYS if key in p}, cage=cage_of(p["cage"])) for p in document["pieces"]
-    )
+    def piece_of(p: Mapping[str, Any]) -> Piece:
+        cage = cage_of(p["cage"])
+        symmetry = None
+        if held := p.get("symmetry"):
+            corners = tuple(get(digest) for digest in held["corners"])
+            symmetry = Symmetry(_group(held["group"]), cage.topology, corners)
+        follows = p.get("follows") and Follows(p["follows"]["source"], _plane(p["follows"]["plane"]))
+        facts = {key: p[key] for key in _PIECE_KEYS if key in p}
+        return Piece(**facts, cage=cage, symmetry=symmetry, follows=follows or None)
+
+    pieces = tuple(piece_of(p) for p in document["pieces"])
     references = tuple(_reference(r) for r in document.get("references", []))
     return Design(pieces, document["next_number"], references)
 
 
 _PIECE_KEYS = ("id", "name", "visible", "locked", "colour", "group", "original")
+
+
+def _group(data: Mapping[str, Any]) -> Group:
+    axis = data["axis"] and _plane(data["axis"])
+    return Group(tuple(_plane(plane) for plane in data["planes"]), axis or None, data["sectors"])
+
+
+def _plane(data: Mapping[str, Any]) -> Plane:
+    return Plane(_frozen(data["point"]), _frozen(data["normal"]))
 
 
 def _reference(data: Mapping[str, Any]) -> Reference:

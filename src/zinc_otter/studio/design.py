@@ -2,9 +2,11 @@
 
 from __future__ import annotations
 
+from collections.abc import Callable
 from dataclasses import dataclass, replace
 
-from zinc_otter.core.cage import Cage
+from zinc_otter.core.cage import Cage, Edit, Selection
+from zinc_otter.core.cage.symmetry import Plane, Symmetry, mirrored_copy, symmetric_edit
 from zinc_otter.core.errors import CoreError
 from zinc_otter.studio.references import Reference
 
@@ -21,12 +23,27 @@ class LockedError(CoreError):
     kind = "locked"
 
 
+class FollowsError(CoreError):
+    """A change of a piece that follows another."""
+
+    kind = "follows"
+
+
+@dataclass(frozen=True)
+class Follows:
+    """That a piece is the image of another, ``source``, in a mirror plane."""
+
+    source: str
+    plane: Plane
+
+
 @dataclass(frozen=True, eq=False)
 class Piece:
     """One thing in a design: a named cage, shown or hidden, free or locked.
 
     ``colour`` is the name of one of the workshop's clays; pieces of one ``group`` (a name) are shown, locked and placed
-    together. A variant knows the id of its ``original``.
+    together. A variant knows the id of its ``original``. With a ``symmetry`` every edit is done on all sides at once; a
+    piece that ``follows`` another is computed from it.
     """
 
     id: str
@@ -37,6 +54,8 @@ class Piece:
     colour: str = "clay"
     group: str | None = None
     original: str | None = None
+    symmetry: Symmetry | None = None
+    follows: Follows | None = None
 
 
 @dataclass(frozen=True, eq=False)
@@ -59,6 +78,14 @@ class Design:
         piece = self.piece(piece_id)
         if piece.locked:
             raise LockedError(f"{piece.name} is locked; unlock it first.")
+        return piece
+
+    def shapeable_piece(self, piece_id: str) -> Piece:
+        """The piece, to be given another form. Raises UnknownPieceError, LockedError, FollowsError."""
+        piece = self.free_piece(piece_id)
+        if piece.follows is not None:
+            source = self.piece(piece.follows.source).name
+            raise FollowsError(f"{piece.name} follows {source} in a mirror: shape {source}, or make it independent.")
         return piece
 
     def reference(self, reference_id: str) -> Reference:
@@ -90,7 +117,8 @@ class Design:
         piece = Piece(f"p{self.next_number}", self.free_name(name), cage)
         at = len(self.pieces)
         if like is not None:
-            piece = replace(piece, colour=like.colour, group=like.group)
+            symmetry = like.symmetry if cage.topology is like.cage.topology else None
+            piece = replace(piece, colour=like.colour, group=like.group, symmetry=symmetry)
             at = next(i for i, other in enumerate(self.pieces) if other.id == like.id) + 1
         pieces = (*self.pieces[:at], piece, *self.pieces[at:])
         return replace(self, pieces=pieces, next_number=self.next_number + 1), piece
@@ -101,8 +129,36 @@ class Design:
         return replace(self, references=(*self.references, named), next_number=self.next_number + 1), named
 
     def with_piece(self, changed: Piece) -> Design:
-        """The design with the piece of the same id replaced."""
-        return replace(self, pieces=tuple(changed if piece.id == changed.id else piece for piece in self.pieces))
+        """The design with the piece of the same id replaced, and what follows it computed anew."""
+        before = self.piece(changed.id)
+        design = replace(self, pieces=tuple(changed if piece is before else piece for piece in self.pieces))
+        if changed.cage is not before.cage:
+            for piece in design.pieces:
+                if piece.follows is not None and piece.follows.source == changed.id:
+                    design = design.with_piece(
+                        replace(piece, cage=mirrored_copy(changed.cage, piece.follows.plane))
+                    )
+        return design
+
+    def edited(
+        self, piece_id: str, picked: Selection, edit: Callable[[Cage, Selection], Edit]
+    ) -> tuple[Design, Edit]:
+        """The design with one piece edited: every change of a cage's form goes through here.
+
+        A symmetric piece is edited on all sides. Raises UnknownPieceError, LockedError, FollowsError, SymmetryError and
+        what the edit raises.
+        """
+        piece = self.shapeable_piece(piece_id)
+        symmetry = None
+        if piece.symmetry is None:
+            done = edit(piece.cage, picked)
+        else:
+            done, symmetry = symmetric_edit(piece.cage, piece.symmetry, picked, edit)
+        return self.with_symmetric(piece, done, symmetry), done
+
+    def with_symmetric(self, piece: Piece, done: Edit, symmetry: Symmetry | None) -> Design:
+        """The design with a piece after an edit that settled its symmetry itself."""
+        return self.with_piece(replace(piece, cage=done.cage, symmetry=symmetry))
 
     def with_reference(self, changed: Reference) -> Design:
         """The design with the reference of the same id replaced."""
@@ -111,7 +167,10 @@ class Design:
     def without_piece(self, piece_id: str) -> Design:
         """The design less one piece. Raises UnknownPieceError."""
         gone = self.piece(piece_id)
-        return replace(self, pieces=tuple(piece for piece in self.pieces if piece is not gone))
+        left = [piece for piece in self.pieces if piece is not gone]
+        # What followed it stays as it is, on its own.
+        freed = [replace(p, follows=None) if p.follows is not None and p.follows.source == piece_id else p for p in left]
+        return replace(self, pieces=tuple(freed))
 
     def without_reference(self, reference_id: str) -> Design:
         """The design less one reference. Raises UnknownPieceError."""

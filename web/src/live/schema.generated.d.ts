@@ -1250,7 +1250,7 @@ export interface components {
             /** Revision */
             revision: number;
             /** Command */
-            command: components["schemas"]["AddBox"] | components["schemas"]["AddCapsule"] | components["schemas"]["AddComponent"] | components["schemas"]["AddCone"] | components["schemas"]["AddCylinder"] | components["schemas"]["AddPicture"] | components["schemas"]["AddPlane"] | components["schemas"]["AddPoledSphere"] | components["schemas"]["AddSphere"] | components["schemas"]["AddTorus"] | components["schemas"]["AddTube"] | components["schemas"]["ChangeReference"] | components["schemas"]["ColourPiece"] | components["schemas"]["Delete"] | components["schemas"]["DeletePiece"] | components["schemas"]["DeleteReference"] | components["schemas"]["DuplicatePiece"] | components["schemas"]["Extrude"] | components["schemas"]["ExtrudeAlong"] | components["schemas"]["FillDrawn"] | components["schemas"]["FillOutline"] | components["schemas"]["ForgetFaces"] | components["schemas"]["GroupPieces"] | components["schemas"]["KeepVariant"] | components["schemas"]["LayFace"] | components["schemas"]["LockPiece"] | components["schemas"]["MakeVariant"] | components["schemas"]["MeasurePicture"] | components["schemas"]["Move"] | components["schemas"]["MoveAlongNormal"] | components["schemas"]["MoveEach"] | components["schemas"]["NameFaces"] | components["schemas"]["OrderPiece"] | components["schemas"]["PlaceComponent"] | components["schemas"]["PlacePicture"] | components["schemas"]["RenamePiece"] | components["schemas"]["SetCorner"] | components["schemas"]["SetCrease"] | components["schemas"]["ShowPiece"] | components["schemas"]["SizeBy"] | components["schemas"]["Turn"];
+            command: components["schemas"]["AddBox"] | components["schemas"]["AddCapsule"] | components["schemas"]["AddComponent"] | components["schemas"]["AddCone"] | components["schemas"]["AddCylinder"] | components["schemas"]["AddPicture"] | components["schemas"]["AddPlane"] | components["schemas"]["AddPoledSphere"] | components["schemas"]["AddSphere"] | components["schemas"]["AddTorus"] | components["schemas"]["AddTube"] | components["schemas"]["ChangeReference"] | components["schemas"]["ColourPiece"] | components["schemas"]["Delete"] | components["schemas"]["DeletePiece"] | components["schemas"]["DeleteReference"] | components["schemas"]["DuplicatePiece"] | components["schemas"]["Extrude"] | components["schemas"]["ExtrudeAlong"] | components["schemas"]["FillDrawn"] | components["schemas"]["FillOutline"] | components["schemas"]["ForgetFaces"] | components["schemas"]["GroupPieces"] | components["schemas"]["KeepVariant"] | components["schemas"]["LayFace"] | components["schemas"]["LockPiece"] | components["schemas"]["MakeIndependent"] | components["schemas"]["MakeVariant"] | components["schemas"]["MeasurePicture"] | components["schemas"]["Mirror"] | components["schemas"]["Move"] | components["schemas"]["MoveAlongNormal"] | components["schemas"]["MoveEach"] | components["schemas"]["NameFaces"] | components["schemas"]["OrderPiece"] | components["schemas"]["PlaceComponent"] | components["schemas"]["PlacePicture"] | components["schemas"]["RenamePiece"] | components["schemas"]["RepeatAround"] | components["schemas"]["SetCorner"] | components["schemas"]["SetCrease"] | components["schemas"]["ShowPiece"] | components["schemas"]["SizeBy"] | components["schemas"]["Turn"];
         };
         /**
          * ComponentState
@@ -1762,6 +1762,19 @@ export interface components {
             towards?: number | null;
         };
         /**
+         * MakeIndependent
+         * @description Keep the whole of a symmetric piece as it stands, each side on its own; or let a piece follow no longer.
+         */
+        MakeIndependent: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "make-independent";
+            /** Piece */
+            piece: string;
+        };
+        /**
          * MakeVariant
          * @description Copy a piece as a numbered variant in the same place, to try another way beside the original.
          *
@@ -1805,6 +1818,69 @@ export interface components {
             distance: number;
         };
         /**
+         * Mirror
+         * @description Mirror a piece in the plane through ``point`` with a ``normal``; a second time, in a plane square to the first.
+         *
+         *     - "cut": cut a whole body at the plane, keep one side and mirror it
+         *     - "follow": leave the whole as it is laid out; the other side follows the kept one
+         *     - "open": an open half; its border within ``tolerance`` mm of the plane is drawn into it and joined
+         *     - "second": a second piece that follows this one
+         *
+         *     The side that the normal points to is kept, or with ``keep`` "negative" the other.
+         */
+        Mirror: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "mirror";
+            /** Piece */
+            piece: string;
+            /**
+             * Way
+             * @default cut
+             * @enum {string}
+             */
+            way?: "cut" | "follow" | "open" | "second";
+            /**
+             * Point
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            point?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Normal
+             * @default [
+             *       1,
+             *       0,
+             *       0
+             *     ]
+             */
+            normal?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Keep
+             * @default positive
+             * @enum {string}
+             */
+            keep?: "positive" | "negative";
+            /**
+             * Tolerance
+             * @default 0.5
+             */
+            tolerance?: number;
+        };
+        /**
          * Mirrored
          * @description The picked and the same on the far side of the plane where ``axis`` is ``at`` mm.
          */
@@ -1839,6 +1915,7 @@ export interface components {
              * @default []
              */
             others?: string[];
+            reach?: components["schemas"]["ReachBy"] | null;
             /**
              * @description discriminator enum property added by openapi-typescript
              * @enum {string}
@@ -1864,6 +1941,7 @@ export interface components {
              * @default []
              */
             others?: string[];
+            reach?: components["schemas"]["ReachBy"] | null;
             /**
              * @description discriminator enum property added by openapi-typescript
              * @enum {string}
@@ -1892,6 +1970,7 @@ export interface components {
             kind: "move-each";
             /** Distance */
             distance: number;
+            reach?: components["schemas"]["ReachBy"] | null;
         };
         /**
          * NameFaces
@@ -2042,6 +2121,12 @@ export interface components {
             group: string | null;
             /** Original */
             original: string | null;
+            symmetry: components["schemas"]["SymmetryState"] | null;
+            /**
+             * Follows
+             * @description the id of the piece that this one is the mirror image of
+             */
+            follows: string | null;
             /**
              * Face Sets
              * @description names of face sets to their counts
@@ -2151,6 +2236,37 @@ export interface components {
             selected: components["schemas"]["SelectedState"] | null;
         };
         /**
+         * ReachBy
+         * @description How far a change carries around the picked: ``radius`` mm along the cage, or through space.
+         *
+         *     ``profile`` "drawn" goes through the points of ``curve``, (distance, share), both from 0 to 1. With ``within`` only
+         *     what these elements hold takes part.
+         */
+        ReachBy: {
+            /** Radius */
+            radius: number;
+            /**
+             * In Space
+             * @default false
+             */
+            in_space?: boolean;
+            /**
+             * Profile
+             * @default smooth
+             * @enum {string}
+             */
+            profile?: "smooth" | "sharp" | "round" | "flat" | "linear" | "drawn";
+            /**
+             * Curve
+             * @default []
+             */
+            curve?: [
+                number,
+                number
+            ][];
+            within?: components["schemas"]["Picked"] | null;
+        };
+        /**
          * RenamePiece
          * @description Give a piece another name.
          */
@@ -2164,6 +2280,79 @@ export interface components {
             piece: string;
             /** Name */
             name: string;
+        };
+        /**
+         * RepeatAround
+         * @description Repeat a piece in ``sectors`` about the axis ``along`` through ``point``, with or without a mirror in each sector.
+         *
+         *     - "open": the piece is one sector (with ``mirrored`` half of one); borders that meet within ``tolerance`` are joined
+         *     - "follow": a whole that is laid out alike all round; all sectors follow the one ``towards`` a direction
+         */
+        RepeatAround: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "repeat-around";
+            /** Piece */
+            piece: string;
+            /**
+             * Way
+             * @default open
+             * @enum {string}
+             */
+            way?: "open" | "follow";
+            /**
+             * Point
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            point?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Along
+             * @default [
+             *       0,
+             *       0,
+             *       1
+             *     ]
+             */
+            along?: [
+                number,
+                number,
+                number
+            ];
+            /** Sectors */
+            sectors: number;
+            /**
+             * Mirrored
+             * @default false
+             */
+            mirrored?: boolean;
+            /**
+             * Towards
+             * @default [
+             *       1,
+             *       0,
+             *       0
+             *     ]
+             */
+            towards?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Tolerance
+             * @default 0.5
+             */
+            tolerance?: number;
         };
         /**
          * Ring
@@ -2305,6 +2494,7 @@ export interface components {
              * @default []
              */
             others?: string[];
+            reach?: components["schemas"]["ReachBy"] | null;
             /**
              * @description discriminator enum property added by openapi-typescript
              * @enum {string}
@@ -2390,6 +2580,45 @@ export interface components {
             face_of_quad: number[];
         };
         /**
+         * SymmetryState
+         * @description How a piece is symmetric: ``words`` such as "mirrored" or "8 sectors", and its mirror planes.
+         */
+        SymmetryState: {
+            /** Words */
+            words: string;
+            /** Sectors */
+            sectors: number;
+            /**
+             * Planes
+             * @description a point and a unit normal of each
+             */
+            planes: [
+                [
+                    number,
+                    number,
+                    number
+                ],
+                [
+                    number,
+                    number,
+                    number
+                ]
+            ][];
+            /** Axis */
+            axis: [
+                [
+                    number,
+                    number,
+                    number
+                ],
+                [
+                    number,
+                    number,
+                    number
+                ]
+            ] | null;
+        };
+        /**
          * Turn
          * @description Turn by ``degrees`` about ``axis`` through ``pivot`` (default the middle of the selection).
          */
@@ -2402,6 +2631,7 @@ export interface components {
              * @default []
              */
             others?: string[];
+            reach?: components["schemas"]["ReachBy"] | null;
             /**
              * @description discriminator enum property added by openapi-typescript
              * @enum {string}

@@ -8,7 +8,7 @@ from typing import Literal
 import numpy as np
 
 from zinc_otter.core.cage.cage import Cage
-from zinc_otter.core.cage.delete import delete_elements
+from zinc_otter.core.cage.edits.delete import delete_elements
 from zinc_otter.core.cage.selection import Selection
 from zinc_otter.core.errors import BadNumberError
 

@@ -3,7 +3,8 @@
 from __future__ import annotations
 
 from abc import ABC, abstractmethod
-from dataclasses import dataclass, replace
+from collections.abc import Callable
+from dataclasses import dataclass
 from typing import Annotated, Literal
 
 from pydantic import BaseModel, ConfigDict, Field
@@ -11,6 +12,7 @@ from pydantic import BaseModel, ConfigDict, Field
 from zinc_otter.core.cage import Edit, Kind, Selection
 from zinc_otter.core.cage.cage import LARGEST_LENGTH, Cage
 from zinc_otter.core.cage.picking import everything
+from zinc_otter.core.cage.topology import Floats, Ints
 from zinc_otter.core.errors import BadSelectionError
 from zinc_otter.studio.design import Design
 
@@ -45,6 +47,10 @@ class Outcome:
     selected: Selection | None = None
     whole: bool = False
     """Whether the whole piece is selected, rather than elements of it."""
+    weights: Floats | None = None
+    """(n,) how far each vertex of the piece took part, where the command has a reach."""
+    doubtful: Ints | None = None
+    """Faces of the piece where the command could not keep what it promises."""
 
 
 class Command(BaseModel, ABC):
@@ -93,13 +99,23 @@ class OnSelection(Command, ABC):
     def apply(self, design: Design) -> Outcome:
         if self.others and self.picked.kind != "piece":
             raise BadSelectionError("Several pieces can be edited at once only as wholes.")
-        selected = None
+        first = None
         for piece_id in (self.piece, *self.others):
-            piece = design.free_piece(piece_id)
-            done = self.edit(piece.cage, self.picked.on(piece.cage))
-            design = design.with_piece(replace(piece, cage=done.cage))
-            selected = selected or done.selected
-        return Outcome(design, self.piece, selected, self.picked.kind == "piece")
+            design, done = self.edited(design, piece_id)
+            first = first or done
+        assert first is not None
+        whole = self.picked.kind == "piece"
+        return Outcome(design, self.piece, first.selected, whole, first.weights, first.doubtful)
+
+    def edited(self, design: Design, piece_id: str) -> tuple[Design, Edit]:
+        """The design with one of the pieces edited."""
+        cage = design.piece(piece_id).cage
+        picked = self.picked.on(cage)
+        return design.edited(piece_id, picked, self.editing(cage, picked))
+
+    def editing(self, cage: Cage, picked: Selection) -> Callable[[Cage, Selection], Edit]:
+        """The edit to be done, with what it takes from the picked alone settled before their images join them."""
+        return self.edit
 
     def what(self, design: Design) -> str:
         """For example ``2 faces of Grip``, or ``Grip`` for the whole."""

@@ -7,7 +7,7 @@ from typing import Annotated, Literal
 from pydantic import Field
 
 from zinc_otter.core.cage import HARD, Cage, Edit, Selection
-from zinc_otter.core.cage.creasing import set_crease
+from zinc_otter.core.cage.edits.creasing import set_crease
 from zinc_otter.studio.commands.base import OnSelection
 from zinc_otter.studio.design import Design
 from zinc_otter.studio.words import number

@@ -5,7 +5,7 @@ from __future__ import annotations
 from typing import Literal
 
 from zinc_otter.core.cage import Cage, Edit, Selection
-from zinc_otter.core.cage.extrude import extrude_along, extrude_faces
+from zinc_otter.core.cage.edits.extrude import extrude_along, extrude_faces
 from zinc_otter.studio.commands.base import Length, OnSelection, Vector
 from zinc_otter.studio.design import Design
 from zinc_otter.studio.words import along_axes, millimetres

@@ -2,13 +2,12 @@
 
 from __future__ import annotations
 
-from dataclasses import replace
 from typing import Annotated, Literal
 
 from pydantic import Field
 
 from zinc_otter.core.cage import Selection
-from zinc_otter.core.cage.laying import first_face, lay_face
+from zinc_otter.core.cage.edits.laying import first_face, lay_face
 from zinc_otter.core.errors import BadSelectionError
 from zinc_otter.studio.commands.base import Command, Direction, Outcome, PieceId, Vector
 from zinc_otter.studio.design import Design
@@ -35,9 +34,10 @@ class LayFace(Command):
                 raise BadSelectionError("The first face of a new piece is laid of new points only.")
             changed, new = design.with_new_piece(self.name, first_face(points, self.towards))
             return Outcome(changed, new.id, Selection.of("face", [0]))
-        piece = design.free_piece(self.piece)
-        done = lay_face(piece.cage, self.corners, self.towards)
-        return Outcome(design.with_piece(replace(piece, cage=done.cage)), piece.id, done.selected)
+        # Faces are laid on one side only: what is picked plays no part.
+        anything = Selection.of("face", [0])
+        changed, done = design.edited(self.piece, anything, lambda cage, _: lay_face(cage, self.corners, self.towards))
+        return Outcome(changed, self.piece, done.selected)
 
     def title(self, design: Design) -> str:
         word = "quad" if len(self.corners) == 4 else "triangle"

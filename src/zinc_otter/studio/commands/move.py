@@ -4,21 +4,22 @@ from __future__ import annotations
 
 from typing import Literal
 
-from zinc_otter.core.cage import Cage, Edit, Selection
-from zinc_otter.core.cage.placing import move
-from zinc_otter.studio.commands.base import OnSelection, Vector
+from zinc_otter.core.cage import Cage, Selection
+from zinc_otter.core.cage.edits.placing import Motion, moving
+from zinc_otter.studio.commands.base import Vector
+from zinc_otter.studio.commands.placement import Placement
 from zinc_otter.studio.design import Design
 from zinc_otter.studio.words import along_axes
 
 
-class Move(OnSelection):
+class Move(Placement):
     """Move by ``vector`` in mm."""
 
     kind: Literal["move"] = "move"
     vector: Vector
 
-    def edit(self, cage: Cage, selection: Selection) -> Edit:
-        return move(cage, selection, self.vector)
+    def motion(self, cage: Cage, picked: Selection) -> Motion:
+        return moving(self.vector)
 
     def title(self, design: Design) -> str:
-        return f"Moved {self.what(design)} by {along_axes(self.vector)}"
+        return f"Moved {self.what(design)} by {along_axes(self.vector)}{self.reaching()}"

@@ -4,22 +4,24 @@ from __future__ import annotations
 
 from typing import Literal
 
-from zinc_otter.core.cage import Cage, Edit, Selection
-from zinc_otter.core.cage.placing import move_along_normal
-from zinc_otter.studio.commands.base import Length, OnSelection
+from zinc_otter.core.cage import Cage, Selection
+from zinc_otter.core.cage.edits.placing import Motion, moving
+from zinc_otter.core.cage.selection import mean_normal
+from zinc_otter.studio.commands.base import Length
+from zinc_otter.studio.commands.placement import Placement
 from zinc_otter.studio.design import Design
 from zinc_otter.studio.words import millimetres
 
 
-class MoveAlongNormal(OnSelection):
+class MoveAlongNormal(Placement):
     """Move by ``distance`` mm along the mean normal: out when positive, in when negative."""
 
     kind: Literal["move-along-normal"] = "move-along-normal"
     distance: Length
 
-    def edit(self, cage: Cage, selection: Selection) -> Edit:
-        return move_along_normal(cage, selection, self.distance)
+    def motion(self, cage: Cage, picked: Selection) -> Motion:
+        return moving(tuple(self.distance * mean_normal(cage, picked)))
 
     def title(self, design: Design) -> str:
         verb = "Pulled" if self.distance >= 0 else "Pushed"
-        return f"{verb} {self.what(design)} by {millimetres(abs(self.distance))}"
+        return f"{verb} {self.what(design)} by {millimetres(abs(self.distance))}{self.reaching()}"

@@ -5,8 +5,9 @@ from __future__ import annotations
 from typing import Literal
 
 from zinc_otter.core.cage import Cage, Edit, Selection
-from zinc_otter.core.cage.placing import move_each_along_normal
+from zinc_otter.core.cage.edits.placing import pushed
 from zinc_otter.studio.commands.base import Length, OnSelection
+from zinc_otter.studio.commands.placement import ReachBy, reach_on
 from zinc_otter.studio.design import Design
 from zinc_otter.studio.words import millimetres
 
@@ -17,8 +18,10 @@ class MoveEach(OnSelection):
     kind: Literal["move-each"] = "move-each"
     distance: Length
 
+    reach: ReachBy | None = None
+
     def edit(self, cage: Cage, selection: Selection) -> Edit:
-        return move_each_along_normal(cage, selection, self.distance)
+        return pushed(cage, selection, self.distance, reach_on(self.reach, cage))
 
     def title(self, design: Design) -> str:
         return f"Moved {self.what(design)} by {millimetres(self.distance)}, each along its own normal"

@@ -8,6 +8,8 @@ from typing import Annotated, Literal
 
 from pydantic import Field
 
+from zinc_otter.core.cage.edits.placing import moving
+from zinc_otter.core.cage.symmetry.whole import whole_moved
 from zinc_otter.core.errors import BadNumberError, BadSelectionError
 from zinc_otter.studio.commands.base import Command, Name, Outcome, PieceId, Vector
 from zinc_otter.studio.design import Design, Piece
@@ -137,6 +139,9 @@ class DuplicatePiece(Command):
         piece = design.piece(self.piece)
         cage = piece.cage.with_positions(piece.cage.positions + self.offset) if any(self.offset) else piece.cage
         changed, copy = design.with_new_piece(piece.name, cage, like=piece)
+        if copy.symmetry is not None and any(self.offset):
+            copy = replace(copy, symmetry=whole_moved(piece.cage, copy.symmetry, moving(self.offset))[1])
+            changed = changed.with_piece(copy)
         return Outcome(changed, copy.id)
 
     def title(self, design: Design) -> str:

@@ -6,16 +6,17 @@ from typing import Annotated, Literal
 
 from pydantic import Field
 
-from zinc_otter.core.cage import Cage, Edit, Selection
-from zinc_otter.core.cage.placing import size
-from zinc_otter.studio.commands.base import Direction, OnSelection, Vector
+from zinc_otter.core.cage import Cage, Selection
+from zinc_otter.core.cage.edits.placing import Motion, middle_of, sizing
+from zinc_otter.studio.commands.base import Direction, Vector
+from zinc_otter.studio.commands.placement import Placement
 from zinc_otter.studio.design import Design
 from zinc_otter.studio.words import number
 
 Factor = Annotated[float, Field(ge=0, le=1000, allow_inf_nan=False)]
 
 
-class SizeBy(OnSelection):
+class SizeBy(Placement):
     """Multiply the extent by ``factors`` about ``pivot`` (default the middle of the selection).
 
     The factors go along x, y and z, or along the three unit vectors of ``frame``.
@@ -26,8 +27,8 @@ class SizeBy(OnSelection):
     pivot: Vector | None = None
     frame: tuple[Direction, Direction, Direction] | None = None
 
-    def edit(self, cage: Cage, selection: Selection) -> Edit:
-        return size(cage, selection, self.factors, self.pivot, self.frame)
+    def motion(self, cage: Cage, picked: Selection) -> Motion:
+        return sizing(self.factors, self.pivot or tuple(middle_of(cage, picked)), self.frame)
 
     def title(self, design: Design) -> str:
         x, y, z = self.factors
@@ -36,4 +37,4 @@ class SizeBy(OnSelection):
         else:
             changed = [(axis, f) for axis, f in zip("xyz", self.factors, strict=True) if f != 1]
             by = "to " + ", ".join(f"{axis} {number(100 * f, 1)} %" for axis, f in changed)
-        return f"Sized {self.what(design)} {by}"
+        return f"Sized {self.what(design)} {by}{self.reaching()}"

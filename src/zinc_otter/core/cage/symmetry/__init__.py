@@ -1,0 +1,9 @@
+"""Symmetric cages: mirrors and repeats about an axis, kept exact through every edit."""
+
+from zinc_otter.core.cage.symmetry.group import Group, Plane, mirror, plane_at, radial
+from zinc_otter.core.cage.symmetry.image import mirrored_copy
+from zinc_otter.core.cage.symmetry.symmetric import Symmetry, SymmetryError, symmetric_edit
+
+__all__ = [
+    "Group", "Plane", "Symmetry", "SymmetryError", "mirror", "mirrored_copy", "plane_at", "radial", "symmetric_edit",
+]  # fmt: skip

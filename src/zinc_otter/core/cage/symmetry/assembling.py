@@ -1,0 +1,256 @@
+"""Make a symmetric cage: of one part, of a whole whose other side is to follow, or by cutting a whole."""
+
+from __future__ import annotations
+
+import numpy as np
+from scipy.sparse import coo_matrix
+from scipy.sparse.csgraph import connected_components
+from scipy.spatial import cKDTree
+
+from zinc_otter.core.cage.cage import Cage
+from zinc_otter.core.cage.edit import edges_between
+from zinc_otter.core.cage.edits.cut import cut
+from zinc_otter.core.cage.edits.delete import delete_elements
+from zinc_otter.core.cage.selection import Selection, middles_of
+from zinc_otter.core.cage.symmetry.group import Group, Plane, mirror
+from zinc_otter.core.cage.symmetry.image import turned_over
+from zinc_otter.core.cage.symmetry.symmetric import Symmetry, SymmetryError, carried_symmetry
+from zinc_otter.core.cage.symmetry.walking import contradictions, walked
+from zinc_otter.core.cage.topology import Floats, Ints, Topology
+from zinc_otter.core.errors import BadNumberError, BadSelectionError, UnsoundCageError
+
+_MOST_TRIES = 24
+
+
+def drawn_onto(cage: Cage, plane: Plane, tolerance: float) -> tuple[Cage, Ints]:
+    """The cage with its border vertices within ``tolerance`` mm of a plane drawn into it, and these vertices."""
+    heights = plane.heights(cage.positions)
+    near = np.flatnonzero(cage.topology.on_border & (np.abs(heights) <= tolerance)).astype(np.int32)
+    positions = cage.positions.copy()
+    positions[near] -= heights[near, None] * np.asarray(plane.normal)
+    return cage.with_positions(positions), near
+
+
+def assembled(part: Cage, group: Group, tolerance: float, own: Symmetry | None = None) -> tuple[Cage, Symmetry]:
+    """The whole made of ``part`` and its images, joined where border vertices come within ``tolerance`` mm.
+
+    Border vertices near a mirror are drawn into it; those that meet a neighbour's are joined in the middle between the
+    two. Where nothing meets, the copies stay apart and still follow one another. Creases and face sets come along.
+    A part that is mirrored already keeps its ``own`` symmetry, in a plane square to the new one.
+    Raises UnsoundCageError where the copies would meet in single points or run through each other, BadNumberError.
+    """
+    if not (np.isfinite(tolerance) and tolerance >= 0):
+        raise BadNumberError("The tolerance is a length of 0 or more.")
+    for plane in group.planes:
+        part, _ = drawn_onto(part, plane, tolerance)
+        _refuse_crossing(part, plane, tolerance)
+    t = part.topology
+    g, n, c = group.order, t.vertex_count, t.corner_count
+    reverses = group.elements[2]
+    points = np.concatenate([group.moved(k, part.positions) for k in range(g)])
+    label = _joined(points, np.tile(t.on_border, g), n, tolerance)
+
+    turned = turned_over(t)
+    face_verts = np.concatenate([k * n + (t.face_verts[turned] if reverses[k] else t.face_verts) for k in range(g)])
+    sizes = np.tile(t.face_sizes, g)
+    offsets = np.concatenate([[0], np.cumsum(sizes)]).astype(np.int32)
+    count = int(label.max()) + 1
+    try:
+        topology = Topology.checked(count, label[face_verts].astype(np.int32), offsets)
+    except UnsoundCageError as error:
+        raise UnsoundCageError(
+            f"The parts cannot be joined so: {str(error)[0].lower()}{str(error)[1:]} Try another tolerance.",
+            faces=[face % t.face_count for face in error.place.faces],
+        ) from error
+
+    # Corner c of copy k: a copy that is turned over lists its corners backwards.
+    place = np.argsort(turned)
+    at = [k * c + (place if reverses[k] else np.arange(c)) for k in range(g)]
+    corners = []
+    for generator in range(len(group.generators)):
+        images = np.empty(g * c, dtype=np.int32)
+        for k, target in enumerate(_products(group, generator)):
+            images[at[k]] = at[target]
+        corners.append(images)
+    if own is not None:
+        both = mirror(*own.group.planes, *group.planes)
+        before = np.empty(g * c, dtype=np.int32)
+        for k in range(g):
+            before[at[k]] = at[k][own.corners[0]]
+        symmetry = Symmetry(both, topology, (before, *corners))
+    else:
+        symmetry = Symmetry(group, topology, tuple(corners))
+
+    sums = np.zeros((count, 3))
+    np.add.at(sums, label, points)
+    positions = sums / np.bincount(label, minlength=count)[:, None]
+    masters = symmetry.masters(positions, part.positions.mean(axis=0))
+    positions = symmetry.spread(positions, masters)
+
+    edge_sharpness = np.zeros(topology.edge_count)
+    vertex_sharpness = np.zeros(count)
+    for k in range(g):
+        edges = edges_between(topology, label[k * n + t.edge_verts])
+        np.maximum.at(edge_sharpness, edges, part.edge_sharpness)
+        np.maximum.at(vertex_sharpness, label[k * n : (k + 1) * n], part.vertex_sharpness)
+    face_sets = {
+        name: np.concatenate([k * t.face_count + faces for k in range(g)]) for name, faces in part.face_sets.items()
+    }
+    return Cage(positions, topology, edge_sharpness, vertex_sharpness, face_sets), symmetry
+
+
+def cut_and_assembled(
+    cage: Cage, plane: Plane, keep_positive: bool, tolerance: float, own: Symmetry | None = None
+) -> tuple[Cage, Symmetry]:
+    """Cut a cage at a plane, keep one side, and mirror it. Raises BadSelectionError where nothing lies on that side.
+
+    A cage that is mirrored already keeps its ``own`` symmetry, in a plane square to the new one.
+    """
+    x, y, z = plane.normal
+    side = plane if keep_positive else Plane(plane.point, (-x, -y, -z))
+    done = cut(cage, plane, tolerance)
+    own = own and carried_symmetry(own, done)
+    part = done.cage
+    beyond = np.flatnonzero(side.heights(middles_of(part, "face")) < 0)
+    if len(beyond) == part.topology.face_count:
+        raise BadSelectionError("Nothing of the form lies on the side that is to be kept.")
+    if len(beyond):
+        kept = delete_elements(part, Selection.of("face", beyond))
+        own = own and carried_symmetry(own, kept)
+        part = kept.cage
+    return assembled(part, Group((plane,)), tolerance, own)
+
+
+def sides_of(cage: Cage, plane: Plane) -> tuple[int, int]:
+    """How many faces lie mostly on the negative and on the positive side of a plane."""
+    heights = plane.heights(middles_of(cage, "face"))
+    return int((heights < 0).sum()), int((heights > 0).sum())
+
+
+def following(cage: Cage, group: Group, hand: Floats) -> tuple[Cage, Symmetry]:
+    """A whole cage whose other parts follow the one at ``hand`` (3,), a point.
+
+    The faces must be laid out alike on all sides; where they lie may differ. Raises SymmetryError.
+    """
+    t = cage.topology
+    maps = []
+    for matrix, offset, reverses in group.generators:
+        found = _layout_images(cage, matrix, offset, reverses)
+        if found is None:
+            raise SymmetryError(
+                f"The faces are not laid out so that the form could be {group.described()}. Cut it at the plane and keep "
+                "one side instead."
+            )
+        maps.append(found)
+    symmetry = Symmetry(group, t, tuple(maps))
+    _check_group(symmetry)
+    masters = symmetry.masters(cage.positions, hand)
+    sharp = cage.edge_sharpness[_edge_masters(symmetry, cage, hand)]
+    placed = Cage(
+        symmetry.spread(cage.positions, masters), t, sharp, cage.vertex_sharpness[masters], cage.face_sets
+    )
+    return placed, symmetry
+
+
+def _edge_masters(symmetry: Symmetry, cage: Cage, hand: Floats) -> Ints:
+    distance = np.linalg.norm(middles_of(cage, "edge") - hand, axis=1)
+    best = distance[symmetry.edges].argmin(axis=0)
+    return np.asarray(symmetry.edges[best, np.arange(symmetry.topology.edge_count)])
+
+
+def _check_group(symmetry: Symmetry) -> None:
+    """The maps must make up the group: doing each generator as often as its order leads back."""
+    own = np.arange(symmetry.topology.corner_count)
+    for (_, _, reverses), images in zip(symmetry.group.generators, symmetry.corners, strict=True):
+        total = own
+        for _ in range(2 if reverses else symmetry.group.sectors):
+            total = images[total]
+        if not np.array_equal(total, own):
+            raise SymmetryError("The two sides do not answer each other: going over and back does not lead home.")
+
+
+def _layout_images(cage: Cage, matrix: Floats, offset: Floats, reverses: bool) -> Ints | None:
+    """Corner images of a motion that the layout of the faces has, the nearest to where things lie; None for none."""
+    t = cage.topology
+    images = np.full(t.corner_count, -1, dtype=np.int32)
+    places = 0.75 * cage.positions[t.face_verts] + 0.25 * middles_of(cage, "face")[t.corner_face]
+    tree = cKDTree(places)
+    for shell in range(int(t.face_shell.max()) + 1):
+        own = np.flatnonzero(t.face_shell[t.corner_face] == shell)
+        if images[own[0]] >= 0:
+            continue
+        # Begin where the form lies truest: at the corner whose image is nearest to a corner.
+        distance, _ = tree.query(places[own] @ matrix.T + offset)
+        for start in own[np.argsort(distance, kind="stable")[:3]]:
+            _, tries = tree.query(matrix @ places[start] + offset, k=min(_MOST_TRIES, t.corner_count))
+            grown = next((g for target in np.atleast_1d(tries) if (g := _tried(t, images, start, target, reverses)) is not None), None)  # noqa: E501
+            if grown is not None:
+                images = grown
+                break
+        else:
+            return None
+    return images if len(contradictions(t, images, reverses)) == 0 else None
+
+
+def _tried(t: Topology, images: Ints, start: int, target: int, reverses: bool) -> Ints | None:
+    seeds = images.copy()
+    seeds[start] = target
+    grown = walked(t, seeds, reverses)
+    shell = t.face_shell[t.corner_face] == t.face_shell[t.corner_face[start]]
+    wrong = contradictions(t, grown, reverses)
+    return None if np.isin(wrong, t.corner_face[shell]).any() else grown
+
+
+def _products(group: Group, generator: int) -> list[int]:
+    """For each element the number of the one that comes of doing the generator after it."""
+    matrices, offsets, _ = group.elements
+    matrix, offset, _ = group.generators[generator]
+    after = np.concatenate([(matrix @ matrices).reshape(-1, 9), offsets @ matrix.T + offset], axis=1)
+    all_of = np.concatenate([matrices.reshape(-1, 9), offsets], axis=1)
+    scale = np.concatenate([np.ones(9), np.full(3, 1 / max(1.0, float(np.abs(offsets).max())))])
+    return [int(k) for k in cKDTree(all_of * scale).query(after * scale)[1]]
+
+
+def _joined(points: Floats, border: np.ndarray, n: int, tolerance: float) -> Ints:
+    """(m,) labels of the vertices after those on the border that meet, of different copies, are made one."""
+    span = float(np.ptp(points, axis=0).max())
+    reach = max(tolerance, 1e-9 * span)
+    candidates = np.flatnonzero(border)
+    pairs = candidates[cKDTree(points[candidates]).query_pairs(reach, output_type="ndarray")]
+    pairs = pairs[pairs[:, 0] // n != pairs[:, 1] // n]
+    pairs = _mutual(points, pairs, n)
+    graph = coo_matrix((np.ones(len(pairs)), (pairs[:, 0], pairs[:, 1])), shape=(len(points),) * 2)
+    return np.asarray(connected_components(graph, directed=False)[1], dtype=np.int32)
+
+
+def _mutual(points: Floats, pairs: Ints, n: int) -> Ints:
+    """Of pairs (k, 2) those where each vertex is the nearest that the other finds in its copy."""
+    distance = np.linalg.norm(points[pairs[:, 0]] - points[pairs[:, 1]], axis=1)
+    kept = np.ones(len(pairs), dtype=bool)
+    for a, b in ((0, 1), (1, 0)):
+        key = pairs[:, a].astype(np.int64) * (len(points) // n) + pairs[:, b] // n
+        order = np.lexsort((distance, key))
+        _, first = np.unique(key[order], return_index=True)
+        best = np.zeros(len(pairs), dtype=bool)
+        best[order[first]] = True
+        # Equally near ones count as nearest too: the images of one vertex that all meet on the axis.
+        least = np.full(len(pairs), np.inf)
+        _, which = np.unique(key, return_inverse=True)
+        np.minimum.at(least, which.reshape(-1), distance)
+        kept &= best | (distance <= least[which.reshape(-1)] + 1e-12)
+    return pairs[kept]
+
+
+def _refuse_crossing(part: Cage, plane: Plane, tolerance: float) -> None:
+    """A part must lie on one side of its mirror, whichever it is."""
+    heights = plane.heights(part.positions)
+    slack = max(tolerance, 1e-9 * float(np.abs(heights).max()))
+    if (heights > slack).any() and (heights < -slack).any():
+        side = 1 if (heights > slack).sum() >= (heights < -slack).sum() else -1
+        beyond = np.flatnonzero(side * heights < -slack)
+        raise BadSelectionError(
+            f"{len(beyond)} of the part's vertices lie beyond the mirror plane, so that it would run through its image. "
+            "Cut it at the plane instead.",
+            vertices=beyond,
+        )
+

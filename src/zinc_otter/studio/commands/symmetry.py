@@ -1,0 +1,141 @@
+"""Mirror a piece, repeat it about an axis, and make it independent again."""
+
+from __future__ import annotations
+
+from dataclasses import replace
+from typing import Annotated, Literal
+
+import numpy as np
+from pydantic import Field
+
+from zinc_otter.core.cage import Cage, Selection
+from zinc_otter.core.cage.cage import unit
+from zinc_otter.core.cage.symmetry import Group, Plane, Symmetry, mirror, mirrored_copy, plane_at, radial
+from zinc_otter.core.cage.symmetry.assembling import assembled, cut_and_assembled, following, sides_of
+from zinc_otter.core.errors import BadSelectionError
+from zinc_otter.studio.commands.base import Command, Direction, Length, Outcome, PieceId, Vector
+from zinc_otter.studio.design import Design, Follows, Piece
+from zinc_otter.studio.words import along_axes, number
+
+Tolerance = Annotated[Length, Field(ge=0)]
+
+
+class Mirror(Command):
+    """Mirror a piece in the plane through ``point`` with a ``normal``; a second time, in a plane square to the first.
+
+    - "cut": cut a whole body at the plane, keep one side and mirror it
+    - "follow": leave the whole as it is laid out; the other side follows the kept one
+    - "open": an open half; its border within ``tolerance`` mm of the plane is drawn into it and joined
+    - "second": a second piece that follows this one
+
+    The side that the normal points to is kept, or with ``keep`` "negative" the other.
+    """
+
+    kind: Literal["mirror"] = "mirror"
+    piece: PieceId
+    way: Literal["cut", "follow", "open", "second"] = "cut"
+    point: Vector = (0.0, 0.0, 0.0)
+    normal: Direction = (1.0, 0.0, 0.0)
+    keep: Literal["positive", "negative"] = "positive"
+    tolerance: Tolerance = 0.5
+
+    def apply(self, design: Design) -> Outcome:
+        plane = plane_at(self.point, self.normal)
+        piece = design.shapeable_piece(self.piece)
+        if self.way == "second":
+            changed, copy = design.with_new_piece(f"{piece.name}, mirrored", mirrored_copy(piece.cage, plane), like=piece)
+            changed = changed.with_piece(replace(copy, symmetry=None, follows=Follows(piece.id, plane)))
+            return Outcome(changed, piece.id)
+        cage, symmetry = self._mirrored(piece, plane)
+        return Outcome(design.with_piece(replace(piece, cage=cage, symmetry=symmetry)), piece.id, Selection.of("face", []))
+
+    def _mirrored(self, piece: Piece, plane: Plane) -> tuple[Cage, Symmetry]:
+        own = piece.symmetry
+        if own is not None and (own.group.axis is not None or len(own.group.planes) == 2):
+            raise BadSelectionError(f"{piece.name} has {own.group.described()} already; make it independent first.")
+        both = mirror(*(own.group.planes if own else ()), plane)
+        if self.way == "cut":
+            return cut_and_assembled(piece.cage, plane, self.keep == "positive", self.tolerance, own)
+        if self.way == "open":
+            return assembled(piece.cage, Group((plane,)), self.tolerance, own)
+        reach = float(np.ptp(piece.cage.positions, axis=0).max())
+        towards = reach if self.keep == "positive" else -reach
+        hand = np.asarray(plane.point) + towards * np.asarray(plane.normal)
+        for first in both.planes[:-1]:
+            hand = hand + reach * np.asarray(first.normal)
+        return following(piece.cage, both, hand)
+
+    def title(self, design: Design) -> str:
+        return f"Mirrored {design.piece(self.piece).name} {_plane_words(self.point, self.normal)}"
+
+    def notes(self, outcome: Outcome) -> tuple[str, ...]:
+        if self.way == "second" or outcome.piece_id is None:
+            return ()
+        piece = outcome.design.piece(outcome.piece_id)
+        if piece.symmetry is None:
+            return ()
+        seam = len(piece.symmetry.seam)
+        negative, positive = sides_of(piece.cage, plane_at(self.point, self.normal))
+        meets = f"{seam} edges lie on the seam" if seam else "The two sides do not meet"
+        return (f"{meets}; {positive if self.keep == 'positive' else negative} faces on each side.",)
+
+
+class RepeatAround(Command):
+    """Repeat a piece in ``sectors`` about the axis ``along`` through ``point``, with or without a mirror in each sector.
+
+    - "open": the piece is one sector (with ``mirrored`` half of one); borders that meet within ``tolerance`` are joined
+    - "follow": a whole that is laid out alike all round; all sectors follow the one ``towards`` a direction
+    """
+
+    kind: Literal["repeat-around"] = "repeat-around"
+    piece: PieceId
+    way: Literal["open", "follow"] = "open"
+    point: Vector = (0.0, 0.0, 0.0)
+    along: Direction = (0.0, 0.0, 1.0)
+    sectors: Annotated[int, Field(ge=2, le=128)]
+    mirrored: bool = False
+    towards: Direction = (1.0, 0.0, 0.0)
+    tolerance: Tolerance = 0.5
+
+    def apply(self, design: Design) -> Outcome:
+        piece = design.shapeable_piece(self.piece)
+        if piece.symmetry is not None:
+            raise BadSelectionError(f"{piece.name} is {piece.symmetry.group.described()}; make it independent first.")
+        group = radial(self.point, self.along, self.sectors, self.towards if self.mirrored else None)
+        if self.way == "open":
+            cage, symmetry = assembled(piece.cage, group, self.tolerance)
+        else:
+            reach = float(np.ptp(piece.cage.positions, axis=0).max())
+            hand = np.asarray(self.point) + reach * unit(np.asarray(self.towards, dtype=np.float64))
+            if self.mirrored:
+                # A little off the mirror, towards the side that its normal points to.
+                hand = hand + 0.01 * reach * np.asarray(group.planes[0].normal)
+            cage, symmetry = following(piece.cage, group, hand)
+        return Outcome(design.with_piece(replace(piece, cage=cage, symmetry=symmetry)), piece.id, Selection.of("face", []))
+
+    def title(self, design: Design) -> str:
+        return f"Repeated {design.piece(self.piece).name} in {self.sectors} sectors"
+
+
+class MakeIndependent(Command):
+    """Keep the whole of a symmetric piece as it stands, each side on its own; or let a piece follow no longer."""
+
+    kind: Literal["make-independent"] = "make-independent"
+    piece: PieceId
+
+    def apply(self, design: Design) -> Outcome:
+        piece = design.free_piece(self.piece)
+        if piece.symmetry is None and piece.follows is None:
+            raise BadSelectionError(f"{piece.name} is independent already.")
+        return Outcome(design.with_piece(replace(piece, symmetry=None, follows=None)), piece.id)
+
+    def title(self, design: Design) -> str:
+        return f"Made {design.piece(self.piece).name} independent"
+
+
+def _plane_words(point: Vector, normal: Direction) -> str:
+    along = [(axis, k) for k, axis in enumerate("xyz") if abs(normal[k]) > 1e-9]
+    if len(along) == 1:
+        axis, k = along[0]
+        return f"at {axis} = {number(point[k])} mm"
+    return f"in a plane through {along_axes(point)}"
