@@ -10,6 +10,7 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from zinc_otter.core.cage import Cage
+from zinc_otter.core.cage.grid_fill import filled_ring, grid_counts, ring_of_grid
 from zinc_otter.core.errors import BadNumberError
 from zinc_otter.core.primitives import (
     capsule,
@@ -21,7 +22,6 @@ from zinc_otter.core.primitives import (
     truncated_cone,
     tube,
 )
-from zinc_otter.core.primitives.cap import filled_ring, grid_counts, ring_of_grid
 from zinc_otter.core.primitives.placed import half, placed
 
 around_even = st.integers(2, 10).map(lambda n: 2 * n)

@@ -30,6 +30,17 @@ class ElementMap:
             np.arange(topology.corner_count, dtype=np.int32),
         )
 
+    def then(self, later: ElementMap) -> ElementMap:
+        """This map and a later one as one."""
+
+        def both(first: Ints, second: Ints) -> Ints:
+            return np.where(first >= 0, second[np.maximum(first, 0)], -1).astype(np.int32)
+
+        return ElementMap(
+            both(self.vertices, later.vertices), both(self.edges, later.edges), both(self.faces, later.faces),
+            both(self.corners, later.corners),
+        )  # fmt: skip
+
     def follow(self, selection: Selection) -> Selection:
         """Where a selection of the old cage lies on the new one."""
         went = {"vertex": self.vertices, "edge": self.edges, "face": self.faces}[selection.kind][selection.ids]

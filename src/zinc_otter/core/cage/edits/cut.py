@@ -30,6 +30,7 @@ def cut(cage: Cage, plane: Plane, tolerance: float = 1e-6) -> Edit:
     crossed = np.flatnonzero(side[a] * side[b] < 0)
     share = heights[a[crossed]] / (heights[a[crossed]] - heights[b[crossed]])
     points = cage.positions[a[crossed]] * (1 - share[:, None]) + cage.positions[b[crossed]] * share[:, None]
+    points -= plane.heights(points)[:, None] * np.asarray(plane.normal)
     new_vertex = np.full(t.edge_count, -1, dtype=np.int32)
     new_vertex[crossed] = t.vertex_count + np.arange(len(crossed))
     positions = np.concatenate([positions, points])

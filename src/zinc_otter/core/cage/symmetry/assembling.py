@@ -111,7 +111,10 @@ def cut_and_assembled(
     done = cut(cage, plane, tolerance)
     own = own and carried_symmetry(own, done)
     part = done.cage
-    beyond = np.flatnonzero(side.heights(middles_of(part, "face")) < 0)
+    # A face that lies in the plane would lie within the whole: only what rises on the kept side stays.
+    rises = side.heights(part.positions) > 1e-9 * max(float(np.ptp(part.positions, axis=0).max()), 1.0)
+    t = part.topology
+    beyond = np.flatnonzero(~np.logical_or.reduceat(rises[t.face_verts], t.face_offsets[:-1]))
     if len(beyond) == part.topology.face_count:
         raise BadSelectionError("Nothing of the form lies on the side that is to be kept.")
     if len(beyond):

@@ -1,0 +1,133 @@
+"""Chains of edges end to end, open or closed, in the order of a walk."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+import numpy as np
+
+from zinc_otter.core.cage.cage import Cage
+from zinc_otter.core.cage.selection import Selection
+from zinc_otter.core.cage.topology import Floats, Ints, Topology
+from zinc_otter.core.errors import BadSelectionError
+
+
+@dataclass(frozen=True, eq=False)
+class Chain:
+    """Vertices in the order of a walk; a closed one leads from its last vertex to its first again."""
+
+    verts: Ints
+    closed: bool
+
+    @property
+    def edge_count(self) -> int:
+        return len(self.verts) - (0 if self.closed else 1)
+
+    @property
+    def pairs(self) -> Ints:
+        """(edges, 2) the vertices of each edge on the way."""
+        ahead = np.roll(self.verts, -1) if self.closed else self.verts[1:]
+        return np.column_stack([self.verts[: len(ahead)], ahead])
+
+    def reversed(self) -> Chain:
+        return Chain(self.verts[::-1], self.closed)
+
+    def rolled(self, steps: int) -> Chain:
+        """A closed chain that starts so many vertices later."""
+        return Chain(np.roll(self.verts, -steps), self.closed)
+
+    def lengths(self, positions: Floats) -> Floats:
+        """(edges,) mm."""
+        a, b = self.pairs.T
+        return np.asarray(np.linalg.norm(positions[b] - positions[a], axis=1))
+
+
+def chains_of(starts: Ints, ends: Ints) -> list[Chain]:
+    """The chains that directed edges from ``starts`` to ``ends`` make up, in the order of their first edge.
+
+    Open ones begin where no edge leads in. Each vertex may have one edge out and one in; where it has more, chains end.
+    """
+    ahead: dict[int, int] = {}
+    into: dict[int, int] = {}
+    crowded: set[int] = set()
+    for a, b in zip(starts.tolist(), ends.tolist(), strict=True):
+        if a in ahead or b in into:
+            crowded |= {a, b}
+        ahead[a] = b
+        into[b] = a
+    if crowded:
+        raise BadSelectionError("The edges branch here; they make up no single chain.", vertices=sorted(crowded))
+    chains = []
+    seen: set[int] = set()
+    for start in [*(v for v in ahead if v not in into), *ahead]:
+        if start in seen:
+            continue
+        walk = [start]
+        seen.add(start)
+        while (following := ahead.get(walk[-1])) is not None and following not in seen:
+            walk.append(following)
+            seen.add(following)
+        closed = ahead.get(walk[-1]) == start
+        chains.append(Chain(np.array(walk, dtype=np.int32), closed))
+    return chains
+
+
+def border_chains(t: Topology, edges: Ints) -> list[Chain]:
+    """The chains of open ``edges``, each in the direction in which its faces run along it.
+
+    Raises BadSelectionError for an edge that is not open.
+    """
+    inner = edges[t.edge_corners[edges, 1] >= 0]
+    if len(inner):
+        raise BadSelectionError(
+            f"{len(inner)} of these edges have faces on both sides; this takes edges of an open border.", edges=inner
+        )
+    corners = t.edge_corners[edges, 0]
+    return chains_of(t.face_verts[corners], t.face_verts[t.corner_next[corners]])
+
+
+def picked_chains(cage: Cage, selection: Selection) -> list[Chain]:
+    """The chains along picked edges, around picked faces, or along the edges between picked vertices.
+
+    Edges within a form have no direction of their own: each chain takes that of its first edge. Raises
+    BadSelectionError where they branch, or where there is no edge.
+    """
+    t = cage.topology
+    selection.check(t)
+    if selection.kind == "face":
+        chosen = np.zeros(t.face_count, dtype=bool)
+        chosen[selection.ids] = True
+        first, second = t.edge_faces.T
+        edges = np.flatnonzero(chosen[first] != ((second >= 0) & chosen[np.maximum(second, 0)]))
+    elif selection.kind == "vertex":
+        mask = np.zeros(t.vertex_count, dtype=bool)
+        mask[selection.ids] = True
+        edges = np.flatnonzero(mask[t.edge_verts].all(axis=1))
+    else:
+        edges = selection.ids
+    if not len(edges):
+        raise BadSelectionError("There is no chain of edges here; pick a loop.")
+    return _undirected(t, edges)
+
+
+def _undirected(t: Topology, edges: Ints) -> list[Chain]:
+    neighbours: dict[int, list[int]] = {}
+    for a, b in t.edge_verts[edges].tolist():
+        neighbours.setdefault(a, []).append(b)
+        neighbours.setdefault(b, []).append(a)
+    branching = [v for v, near in neighbours.items() if len(near) > 2]
+    if branching:
+        raise BadSelectionError("The edges branch here; they make up no single chain.", vertices=branching)
+    chains = []
+    seen: set[int] = set()
+    for start in [*(v for v, near in neighbours.items() if len(near) == 1), *neighbours]:
+        if start in seen:
+            continue
+        walk = [start]
+        seen.add(start)
+        while ahead := [v for v in neighbours[walk[-1]] if v not in seen]:
+            walk.append(ahead[0])
+            seen.add(ahead[0])
+        closed = len(walk) > 2 and start in neighbours[walk[-1]]
+        chains.append(Chain(np.array(walk, dtype=np.int32), closed))
+    return chains

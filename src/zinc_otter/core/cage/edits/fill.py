@@ -1,0 +1,142 @@
+"""Fill holes: with one face, with quads, or with rings that lead on what is around the hole."""
+
+from __future__ import annotations
+
+from typing import Literal
+
+import numpy as np
+
+from zinc_otter.core.cage.cage import Cage, unit
+from zinc_otter.core.cage.edit import Edit, ElementMap, edges_between, rebuilt
+from zinc_otter.core.cage.edits.chains import Chain, chains_of
+from zinc_otter.core.cage.grid_fill import filled_rows, grid_counts
+from zinc_otter.core.cage.picking.loops import edge_loop
+from zinc_otter.core.cage.selection import Selection, touching_faces, vertices_of
+from zinc_otter.core.cage.topology import Floats, Ints
+from zinc_otter.core.errors import BadNumberError, BadSelectionError
+
+Way = Literal["quads", "face", "rings"]
+
+MOST_RINGS = 32
+
+
+def fill(cage: Cage, selection: Selection, way: Way = "quads", rings: int = 1, turned: int = 0) -> Edit:
+    """Fill the holes at what is picked: whole borders are meant, one open edge or vertex of each is enough.
+
+    - "quads": a grid, where the border has an even number of edges from 4; otherwise refused, with what would do
+    - "rings": so many rings of quads that go on from the faces around, drawing in, and a grid in the last one
+    - "face": a single face of many sides
+
+    ``turned`` rolls the grid on by so many edges. The new faces are selected. Raises BadSelectionError, BadNumberError.
+    """
+    if not 1 <= rings <= MOST_RINGS:
+        raise BadNumberError(f"A hole is filled with 1 to {MOST_RINGS} rings; {rings} were asked for.")
+    holes = _holes(cage, selection)
+    positions = cage.positions
+    blocks: list[Ints] = []
+    points: list[Floats] = []
+    count = cage.topology.vertex_count
+    for hole in holes:
+        # Faces that fill run against those around the hole.
+        loop = hole.reversed().verts
+        if way == "face":
+            blocks.append(loop[None])
+            continue
+        if len(loop) < 4 or len(loop) % 2:
+            raise BadSelectionError(
+                f"This hole has {len(loop)} edges; quads fill an even number, from 4. Add a loop that ends at it, or fill it "
+                "with a single face.",
+                edges=edges_between(cage.topology, hole.pairs),
+            )
+        inner, quads = _quads(cage, hole, loop, positions, way, rings, turned)
+        number = np.concatenate([loop, count + np.arange(len(inner))])
+        blocks.append(number[quads])
+        points.append(inner)
+        count += len(inner)
+    done = rebuilt(cage, np.concatenate([positions, *points]), blocks)
+    return Edit(done.cage, Selection.of("face", done.added), done.old_to_new)
+
+
+def _holes(cage: Cage, selection: Selection) -> list[Chain]:
+    t = cage.topology
+    selection.check(t)
+    if selection.kind == "edge":
+        at = selection.ids[t.edge_corners[selection.ids, 1] < 0]
+    else:
+        mask = np.zeros(t.vertex_count, dtype=bool)
+        verts = vertices_of(t, selection)
+        mask[verts] = True
+        at = t.open_edges[mask[t.edge_verts[t.open_edges]].any(axis=1)]
+    if not len(at):
+        raise BadSelectionError("There is no open edge here; pick an edge of the hole.")
+    corners = t.edge_corners[np.unique(np.concatenate([edge_loop(t, int(edge)) for edge in at])), 0]
+    holes = chains_of(t.face_verts[corners], t.face_verts[t.corner_next[corners]])
+    if not all(hole.closed for hole in holes):
+        raise BadSelectionError("The border does not go round; it cannot be filled.")
+    if any(len(hole.verts) == t.vertex_count for hole in holes) and t.face_count == 1:
+        raise BadSelectionError("A single face has no hole to fill.")
+    return holes
+
+
+def _quads(
+    cage: Cage, hole: Chain, loop: Ints, positions: Floats, way: Way, rings: int, turned: int
+) -> tuple[Floats, Ints]:
+    """Inner points and quads over the loop (0 to n - 1) and them; the grid so turned that it lies straightest."""
+    n = len(loop)
+    a, b = grid_counts(n)
+    ring = positions[loop]
+    rows = _leading_rows(cage, hole, ring, rings) if way == "rings" else [_grid_row(ring)]
+    ways = [(k, filled_rows(np.roll(ring, -k, 0), [np.roll(r, -k, 0) for r in rows], (a, b))) for k in range(n)]
+    if way == "quads":
+        ways = [(k, _without_row(n, points, quads)) for k, (points, quads) in ways]
+    scores = np.array([_unevenness(np.roll(ring, -k, 0), points, quads) for k, (points, quads) in ways])
+    # Of equally good ones the first, so that the same hole is filled the same way.
+    best = int(np.flatnonzero(scores <= scores.min() * (1 + 1e-6) + 1e-12)[0])
+    k, (points, quads) = ways[(best + turned) % n]
+    order = np.concatenate([np.roll(np.arange(n), -k), np.arange(n, n + len(points))])
+    return points, order[quads]
+
+
+def _grid_row(ring: Floats) -> Floats:
+    """The ring itself: the grid is laid straight into it."""
+    return ring
+
+
+def _without_row(n: int, points: Floats, quads: Ints) -> tuple[Floats, Ints]:
+    """A filling whose only row lies on the ring, less that row: its first n quads and points."""
+    return points[n:], np.where(quads[n:] >= n, quads[n:] - n, quads[n:])
+
+
+def _leading_rows(cage: Cage, hole: Chain, ring: Floats, rings: int) -> list[Floats]:
+    """Rows (n, 3) that leave the border as the faces there end, and draw in to its middle."""
+    t = cage.topology
+    verts = hole.reversed().verts
+    edges = edges_between(t, np.column_stack([verts, np.roll(verts, -1)]))
+    corners = t.edge_corners[edges, 0]
+    along = cage.positions[t.face_verts[t.corner_next[corners]]] - cage.positions[t.face_verts[corners]]
+    out = unit(np.cross(along, cage.face_normals[t.corner_face[corners]]))
+    leaving = unit(out + np.roll(out, 1, axis=0))
+    middle = ring.mean(axis=0)
+    to_middle = middle - ring
+    reach = np.linalg.norm(to_middle, axis=1, keepdims=True)
+    # The middle rises by where the faces around point to; a row's share of the way in leaves room for the grid.
+    dome = middle + np.mean((leaving * reach).sum(axis=0) / len(ring)) * 0
+    lift = (leaving * reach).mean(axis=0)
+    lift -= unit(to_middle.mean(axis=0)) * 0
+    rows = []
+    for k in range(1, rings + 1):
+        s = 0.75 * k / rings
+        # A quadratic arc: leaves the border along the faces, arrives level in the middle.
+        rows.append((1 - s) ** 2 * ring + 2 * s * (1 - s) * (ring + 0.5 * reach * leaving) + s**2 * (dome + 0.5 * lift))
+    return rows
+
+
+def _unevenness(ring: Floats, points: Floats, quads: Ints) -> float:
+    """How far the quads are from squares: the sum of the differences of their diagonals and of opposite sides."""
+    p = np.concatenate([ring, points])[quads]
+    diagonals = np.abs(np.linalg.norm(p[:, 0] - p[:, 2], axis=1) - np.linalg.norm(p[:, 1] - p[:, 3], axis=1))
+    sides = np.linalg.norm(p - np.roll(p, -1, axis=1), axis=2)
+    return float(diagonals.sum() + np.abs(sides[:, 0] - sides[:, 2]).sum() + np.abs(sides[:, 1] - sides[:, 3]).sum())
+
+
+__all__ = ["ElementMap", "Way", "fill", "touching_faces"]

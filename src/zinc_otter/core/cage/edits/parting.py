@@ -1,0 +1,175 @@
+"""Detach faces, join cages, turn faces over, and make normals agree."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+
+import numpy as np
+
+from zinc_otter.core.cage.cage import Cage
+from zinc_otter.core.cage.edit import Edit, ElementMap, edges_between
+from zinc_otter.core.cage.edits.delete import delete_elements
+from zinc_otter.core.cage.edits.lift import lifted
+from zinc_otter.core.cage.picking.growth import invert
+from zinc_otter.core.cage.selection import Selection, middles_of, touching_faces
+from zinc_otter.core.cage.symmetry.image import turned_over
+from zinc_otter.core.cage.topology import Floats, Ints, Topology
+from zinc_otter.core.errors import BadSelectionError
+
+
+def detach(cage: Cage, selection: Selection) -> Edit:
+    """Part the selected faces from the rest, in the same place: both sides get a border of their own.
+
+    A crease along the cut stays on the faces that were picked and on those that were not. Raises BadSelectionError.
+    """
+    lift = lifted(cage, selection)
+    t = cage.topology
+    if len(selection) == t.face_count:
+        raise BadSelectionError("All faces are picked; there is nothing to part them from.")
+    verts = t.face_verts.copy()
+    rim = np.flatnonzero(lift.on_rim)
+    fresh = np.full(len(lift.origin), -1, dtype=np.int32)
+    fresh[rim] = t.vertex_count + np.arange(len(rim))
+    slots = lift.slot_of_corner
+    moved = (slots >= 0) & (fresh[np.maximum(slots, 0)] >= 0)
+    verts[moved] = fresh[slots[moved]]
+    positions = np.concatenate([cage.positions, lift.base[rim]])
+    # Vertices that only picked faces had are free now; the numbering closes up.
+    used = np.zeros(len(positions), dtype=bool)
+    used[verts] = True
+    number = np.where(used, np.cumsum(used) - 1, -1).astype(np.int32)
+    topology = Topology.checked(int(used.sum()), number[verts], t.face_offsets)
+    corners = np.arange(t.corner_count, dtype=np.int32)
+    edge_sharpness = np.zeros(topology.edge_count)
+    edge_sharpness[topology.corner_edge] = cage.edge_sharpness[t.corner_edge]
+    vertex_sharpness = np.zeros(topology.vertex_count)
+    vertex_sharpness[topology.face_verts] = cage.vertex_sharpness[t.face_verts]
+    after = Cage(positions[used], topology, edge_sharpness, vertex_sharpness, cage.face_sets)
+    edge_map = np.full(t.edge_count, -1, dtype=np.int32)
+    edge_map[t.corner_edge[corners]] = topology.corner_edge
+    vertex_map = number[: t.vertex_count].copy()
+    gone = vertex_map < 0
+    if gone.any():
+        by_corner = np.full(t.vertex_count, -1, dtype=np.int32)
+        by_corner[t.face_verts] = topology.face_verts
+        vertex_map[gone] = by_corner[gone]
+    faces = np.arange(t.face_count, dtype=np.int32)
+    middles = middles_of(cage, "face")[t.corner_face]
+    rest = np.zeros_like(after.positions)
+    rest[topology.face_verts] = 0.999 * cage.positions[t.face_verts] + 0.001 * middles
+    return Edit(after, selection, ElementMap(vertex_map, edge_map, faces, corners), rest)
+
+
+def taken_out(cage: Cage, selection: Selection) -> tuple[Edit, Edit]:
+    """The selected faces as a cage of their own, and what is left of this one. Raises BadSelectionError."""
+    faces = Selection.of("face", touching_faces(cage.topology, selection))
+    selection.check(cage.topology)
+    if len(faces) == cage.topology.face_count:
+        raise BadSelectionError("All faces are picked; there is nothing to part them from.")
+    return delete_elements(cage, invert(cage.topology, faces)), delete_elements(cage, faces)
+
+
+def joined(cages: Sequence[Cage]) -> tuple[Cage, list[ElementMap]]:
+    """Several cages as one, each as it stands; face sets of one name become one."""
+    verts = np.cumsum([0, *(c.topology.vertex_count for c in cages)])
+    corners = np.cumsum([0, *(c.topology.corner_count for c in cages)])
+    faces = np.cumsum([0, *(c.topology.face_count for c in cages)])
+    flat = np.concatenate([c.topology.face_verts + v for c, v in zip(cages, verts, strict=False)])
+    offsets = np.concatenate([[0], *(c.topology.face_offsets[1:] + k for c, k in zip(cages, corners, strict=False))])
+    topology = Topology.checked(int(verts[-1]), flat.astype(np.int32), offsets.astype(np.int32))
+    edge_sharpness = np.zeros(topology.edge_count)
+    maps = []
+    sets: dict[str, list[Ints]] = {}
+    for k, cage in enumerate(cages):
+        t = cage.topology
+        edges = edges_between(topology, t.edge_verts + verts[k])
+        edge_sharpness[edges] = cage.edge_sharpness
+        maps.append(
+            ElementMap(
+                (np.arange(t.vertex_count) + verts[k]).astype(np.int32), edges,
+                (np.arange(t.face_count) + faces[k]).astype(np.int32),
+                (np.arange(t.corner_count) + corners[k]).astype(np.int32),
+            )  # fmt: skip
+        )
+        for name, ids in cage.face_sets.items():
+            sets.setdefault(name, []).append(ids + faces[k])
+    whole = Cage(
+        np.concatenate([c.positions for c in cages]), topology, edge_sharpness,
+        np.concatenate([c.vertex_sharpness for c in cages]),
+        {name: np.concatenate(parts) for name, parts in sets.items()},
+    )  # fmt: skip
+    return whole, maps
+
+
+def flip(cage: Cage, selection: Selection) -> Edit:
+    """Turn whole shells over, outside in: every shell of which something is picked."""
+    t = cage.topology
+    selection.check(t)
+    return _flipped(cage, selection, np.unique(t.face_shell[touching_faces(t, selection)]))
+
+
+def agree(cage: Cage, selection: Selection) -> Edit:
+    """Make all shells look outwards: closed ones hold a positive volume, those within another one a negative; open
+    ones look away from their own middle. Raises BadSelectionError where they all do already.
+    """
+    t = cage.topology
+    volumes = shell_volumes(cage)
+    depth = _nesting(cage)
+    wrong = np.flatnonzero(np.where(depth % 2 == 0, volumes < 0, volumes > 0))
+    if not len(wrong):
+        raise BadSelectionError("All faces look outwards already.")
+    selection.check(t)
+    return _flipped(cage, selection, wrong)
+
+
+def shell_volumes(cage: Cage) -> Floats:
+    """(shells,) signed volume in mm³ of each shell, by the divergence theorem; of open ones about their middle."""
+    t = cage.topology
+    middles = middles_of(cage, "face")
+    count = int(t.face_shell.max()) + 1
+    centre = np.zeros((count, 3))
+    np.add.at(centre, t.face_shell, middles)
+    centre /= np.bincount(t.face_shell, minlength=count)[:, None]
+    parts = (cage.face_area_vectors * (middles - centre[t.face_shell])).sum(axis=1) / 3
+    return np.bincount(t.face_shell, parts, minlength=count)
+
+
+def _nesting(cage: Cage) -> Ints:
+    """(shells,) within how many closed shells each one lies, by the winding number of one of its vertices."""
+    t = cage.topology
+    count = int(t.face_shell.max()) + 1
+    open_shells = np.zeros(count, dtype=bool)
+    open_shells[t.face_shell[t.edge_faces[t.open_edges, 0]]] = True
+    depth = np.zeros(count, dtype=np.int32)
+    for inner in range(count):
+        first = int(np.flatnonzero(t.face_shell == inner)[0])
+        point = cage.positions[t.face_verts[t.face_offsets[first]]]
+        for outer in range(count):
+            if outer != inner and not open_shells[outer]:
+                depth[inner] += abs(_winding(cage, np.flatnonzero(t.face_shell == outer), point)) > 0.5
+    return depth
+
+
+def _winding(cage: Cage, faces: Ints, point: Floats) -> float:
+    """How often faces wind around a point (A. Van Oosterom, J. Strackee, "The Solid Angle of a Plane Triangle", 1983)."""
+    t = cage.topology
+    chosen = np.isin(t.corner_face, faces)
+    a = cage.positions[t.face_verts[chosen]] - point
+    b = cage.positions[t.face_verts[t.corner_next[chosen]]] - point
+    c = middles_of(cage, "face")[t.corner_face[chosen]] - point
+    la, lb, lc = (np.linalg.norm(v, axis=1) for v in (a, b, c))
+    up = (a * np.cross(b, c)).sum(axis=1)
+    down = la * lb * lc + (a * b).sum(axis=1) * lc + (b * c).sum(axis=1) * la + (c * a).sum(axis=1) * lb
+    return float(2 * np.arctan2(up, down).sum() / (4 * np.pi))
+
+
+def _flipped(cage: Cage, selection: Selection, shells: Ints) -> Edit:
+    t = cage.topology
+    turns = np.isin(t.face_shell, shells)[t.corner_face]
+    back = turned_over(t)
+    source = np.where(turns, back, np.arange(t.corner_count))
+    topology = Topology.checked(t.vertex_count, t.face_verts[source], t.face_offsets)
+    # Turning over twice is standing still, so that the same array leads there and back.
+    after = Cage(cage.positions, topology, cage.edge_sharpness, cage.vertex_sharpness, cage.face_sets)
+    same = ElementMap.identity(t)
+    return Edit(after, selection, ElementMap(same.vertices, same.edges, same.faces, source.astype(np.int32)))
