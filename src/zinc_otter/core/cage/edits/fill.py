@@ -7,11 +7,11 @@ from typing import Literal
 import numpy as np
 
 from zinc_otter.core.cage.cage import Cage, unit
-from zinc_otter.core.cage.edit import Edit, ElementMap, edges_between, rebuilt
+from zinc_otter.core.cage.edit import Edit, edges_between, rebuilt
 from zinc_otter.core.cage.edits.chains import Chain, chains_of
 from zinc_otter.core.cage.grid_fill import filled_rows, grid_counts
 from zinc_otter.core.cage.picking.loops import edge_loop
-from zinc_otter.core.cage.selection import Selection, touching_faces, vertices_of
+from zinc_otter.core.cage.selection import Selection, vertices_of
 from zinc_otter.core.cage.topology import Floats, Ints
 from zinc_otter.core.errors import BadNumberError, BadSelectionError
 
@@ -44,8 +44,8 @@ def fill(cage: Cage, selection: Selection, way: Way = "quads", rings: int = 1, t
             continue
         if len(loop) < 4 or len(loop) % 2:
             raise BadSelectionError(
-                f"This hole has {len(loop)} edges; quads fill an even number, from 4. Add a loop that ends at it, or fill it "
-                "with a single face.",
+                f"This hole has {len(loop)} edges; quads fill an even number, from 4. Add a loop that ends at it, or fill "
+                "it with a single face.",
                 edges=edges_between(cage.topology, hole.pairs),
             )
         inner, quads = _quads(cage, hole, loop, positions, way, rings, turned)
@@ -85,7 +85,7 @@ def _quads(
     n = len(loop)
     a, b = grid_counts(n)
     ring = positions[loop]
-    rows = _leading_rows(cage, hole, ring, rings) if way == "rings" else [_grid_row(ring)]
+    rows = _leading_rows(cage, hole, ring, rings) if way == "rings" else [ring]
     ways = [(k, filled_rows(np.roll(ring, -k, 0), [np.roll(r, -k, 0) for r in rows], (a, b))) for k in range(n)]
     if way == "quads":
         ways = [(k, _without_row(n, points, quads)) for k, (points, quads) in ways]
@@ -95,11 +95,6 @@ def _quads(
     k, (points, quads) = ways[(best + turned) % n]
     order = np.concatenate([np.roll(np.arange(n), -k), np.arange(n, n + len(points))])
     return points, order[quads]
-
-
-def _grid_row(ring: Floats) -> Floats:
-    """The ring itself: the grid is laid straight into it."""
-    return ring
 
 
 def _without_row(n: int, points: Floats, quads: Ints) -> tuple[Floats, Ints]:
@@ -119,15 +114,14 @@ def _leading_rows(cage: Cage, hole: Chain, ring: Floats, rings: int) -> list[Flo
     middle = ring.mean(axis=0)
     to_middle = middle - ring
     reach = np.linalg.norm(to_middle, axis=1, keepdims=True)
-    # The middle rises by where the faces around point to; a row's share of the way in leaves room for the grid.
-    dome = middle + np.mean((leaving * reach).sum(axis=0) / len(ring)) * 0
-    lift = (leaving * reach).mean(axis=0)
-    lift -= unit(to_middle.mean(axis=0)) * 0
+    # The middle rises by where the faces around point to on the whole: not at all on a sheet, like a dome on a tube.
+    dome = middle + 0.5 * (leaving * reach).mean(axis=0)
     rows = []
     for k in range(1, rings + 1):
+        # The last row leaves a quarter of the way for the grid.
         s = 0.75 * k / rings
         # A quadratic arc: leaves the border along the faces, arrives level in the middle.
-        rows.append((1 - s) ** 2 * ring + 2 * s * (1 - s) * (ring + 0.5 * reach * leaving) + s**2 * (dome + 0.5 * lift))
+        rows.append((1 - s) ** 2 * ring + 2 * s * (1 - s) * (ring + 0.5 * reach * leaving) + s**2 * dome)
     return rows
 
 
@@ -138,5 +132,3 @@ def _unevenness(ring: Floats, points: Floats, quads: Ints) -> float:
     sides = np.linalg.norm(p - np.roll(p, -1, axis=1), axis=2)
     return float(diagonals.sum() + np.abs(sides[:, 0] - sides[:, 2]).sum() + np.abs(sides[:, 1] - sides[:, 3]).sum())
 
-
-__all__ = ["ElementMap", "Way", "fill", "touching_faces"]

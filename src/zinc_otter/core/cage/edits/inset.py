@@ -57,7 +57,7 @@ def _inwards(lift: Lift) -> Floats:
         np.add.at(number, at, 1)
     # Two unit vectors m1, m2: their sum s times 2 / |s|^2 is 1 along both.
     size = (total * total).sum(axis=1)
-    return np.asarray(total * (number / np.maximum(size, _NARROWEST * number))[:, None])
+    return np.asarray(total * (number / np.maximum(size, _NARROWEST * np.maximum(number, 1)))[:, None])
 
 
 def _widest(lift: Lift, inwards: Floats, width: float) -> float:

@@ -86,10 +86,11 @@ def joined(cages: Sequence[Cage]) -> tuple[Cage, list[ElementMap]]:
         edge_sharpness[edges] = cage.edge_sharpness
         maps.append(
             ElementMap(
-                (np.arange(t.vertex_count) + verts[k]).astype(np.int32), edges,
+                (np.arange(t.vertex_count) + verts[k]).astype(np.int32),
+                edges,
                 (np.arange(t.face_count) + faces[k]).astype(np.int32),
                 (np.arange(t.corner_count) + corners[k]).astype(np.int32),
-            )  # fmt: skip
+            )
         )
         for name, ids in cage.face_sets.items():
             sets.setdefault(name, []).append(ids + faces[k])
@@ -131,7 +132,7 @@ def shell_volumes(cage: Cage) -> Floats:
     np.add.at(centre, t.face_shell, middles)
     centre /= np.bincount(t.face_shell, minlength=count)[:, None]
     parts = (cage.face_area_vectors * (middles - centre[t.face_shell])).sum(axis=1) / 3
-    return np.bincount(t.face_shell, parts, minlength=count)
+    return np.asarray(np.bincount(t.face_shell, parts, minlength=count), dtype=np.float64)
 
 
 def _nesting(cage: Cage) -> Ints:

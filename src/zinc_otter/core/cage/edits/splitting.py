@@ -82,8 +82,8 @@ def put_on_edges(cage: Cage, edges: Ints, counts: Ints, points: Floats) -> tuple
         done.cage.positions, done.cage.topology, done.cage.edge_sharpness, done.cage.vertex_sharpness, sets
     )
     went = ElementMap(done.old_to_new.vertices, done.old_to_new.edges, faces, corners)
-    new = done.verts[t.vertex_count :]
-    return Edit(after, Selection.of("vertex", new), went), new
+    fresh = done.verts[t.vertex_count :]
+    return Edit(after, Selection.of("vertex", fresh), went), fresh
 
 
 def same_corners(t: Topology, after: Topology, faces: Ints, verts: Ints) -> Ints:

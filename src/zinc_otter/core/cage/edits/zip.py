@@ -66,7 +66,8 @@ def _slit(chain: Chain, positions: Floats) -> list[Chain]:
         # A V: from its bend the two legs lie together.
         bend = 1 + int(np.argmin(_straightness(positions[verts])[1:-1]))
         return [Chain(verts[: bend + 1], False), Chain(verts[bend:], False)]
-    start = int(np.argmin(_straightness(np.concatenate([positions[verts[-1:]], positions[verts], positions[verts[:1]]]))[1:-1]))
+    around = np.concatenate([verts[-1:], verts, verts[:1]])
+    start = int(np.argmin(_straightness(positions[around])[1:-1]))
     verts = np.roll(verts, -start)
     steps = np.cumsum(Chain(verts, True).lengths(positions))
     half = 1 + int(np.argmin(np.abs(steps[:-1] - steps[-1] / 2)))
