@@ -111,6 +111,7 @@ def preview_state(before: Saved, command: Command, outcome: Outcome) -> PreviewS
     return PreviewState(
         title=command.title(before.design),
         notes=list(command.notes(outcome)),
+        doubtful=[] if outcome.doubtful is None else [int(face) for face in outcome.doubtful],
         pieces=[PieceState.of(piece) for piece in outcome.design.pieces],
         references=[reference_state(reference) for reference in outcome.design.references],
         selected=selected_state(outcome),

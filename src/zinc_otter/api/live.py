@@ -103,6 +103,8 @@ class _Channel:
             outcome = self._room.studio.preview(self._design_id, message.get("revision", -1), command)
             preview = preview_state(before, command, outcome).model_dump(mode="json")
             frame = self._view.frame(outcome.design)
+            if outcome.weights is not None and outcome.piece_id is not None:
+                frame["weights"] = self._view.weights(outcome.piece_id, outcome.weights)
             return {"type": "frame", "seq": seq, "preview": preview, **frame, **self._near(outcome.design, False)}
 
         await self._send(await asyncio.to_thread(work))

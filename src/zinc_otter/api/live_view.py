@@ -71,6 +71,15 @@ class LiveView:
         pieces = [self._piece(piece) for piece in design.pieces]
         return {"pieces": [piece for piece in pieces if piece is not None], "gone": gone}
 
+    def weights(self, piece_id: str, weights: Floats) -> dict[str, Any] | None:
+        """How far each row of a piece's surface takes part, from the shares (n,) of its control points."""
+        view = self._pieces.get(piece_id)
+        if view is None or len(weights) != view.sent.topology.vertex_count:
+            return None
+        stencils = view.base.stencils
+        rows = stencils.limit.position @ stencils.refined(weights)
+        return {"piece": piece_id, "rows": np.clip(rows, 0, 1).astype(np.float32)}
+
     def settle(self) -> None:
         """Make what was last sent the base of the next drag. Called when a change was kept or dropped."""
         for view in self._pieces.values():

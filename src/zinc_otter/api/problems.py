@@ -34,6 +34,7 @@ _TITLES = {
     "locked": "It is locked",
     "symmetry": "The form would lose its symmetry",
     "follows": "It follows another piece",
+    "bridge-counts": "The two ends do not answer each other",
     "bad-file": "This file cannot be used",
     "refused": "This cannot be done",
 }

@@ -98,10 +98,10 @@ class Room:
     def __init__(self, folder: Path) -> None:
         self.folder = folder
         self.store = Store(folder / "zinc-otter.sqlite")
-        self.studio = Studio(self.store)
+        self.meshes = MeshShelf(self.store)
+        self.studio = Studio(self.store, self.meshes.get)
         self.jobs = JobRunner()
         self.intake = JobRunner(time_limit=90)
-        self.meshes = MeshShelf(self.store)
         self.stencils = StencilShelf()
         self.listeners = Listeners()
 

@@ -207,10 +207,11 @@ class DesignState(BaseModel):
 
 
 class PreviewState(BaseModel):
-    """What a command would lead to; ``notes`` say how true it came out."""
+    """What a command would lead to; ``notes`` say how true it came out, ``doubtful`` are faces where it did not."""
 
     title: str
     notes: list[str]
+    doubtful: list[int]
     pieces: list[PieceState]
     references: list[ReferenceState]
     selected: SelectedState | None

@@ -8,6 +8,7 @@ from typing import Any
 
 from zinc_otter.core.cage import Selection
 from zinc_otter.studio.commands import Command, Outcome, Picked
+from zinc_otter.studio.commands.base import Meshes, no_meshes
 from zinc_otter.studio.shelf import Saved, Shelf, StaleRevisionError, Unit
 
 
@@ -22,8 +23,9 @@ class _Preview:
 class Studio:
     """One place through which every change of a design goes. Safe to call from several threads."""
 
-    def __init__(self, shelf: Shelf) -> None:
+    def __init__(self, shelf: Shelf, meshes: Meshes = no_meshes) -> None:
         self._shelf = shelf
+        self._meshes = meshes
         self._lock = RLock()
         self._open: dict[str, Saved] = {}
         self._previews: dict[str, _Preview] = {}
@@ -40,7 +42,7 @@ class Studio:
     def preview(self, design_id: str, revision: int, command: Command) -> Outcome:
         """What a command would lead to; nothing is kept. Raises StaleRevisionError and what the command raises."""
         saved = self._at(design_id, revision)
-        outcome = command.apply(saved.design)
+        outcome = command.apply_among(saved.design, self._meshes)
         with self._lock:
             self._previews[design_id] = _Preview(design_id, revision, command, outcome)
         return outcome
@@ -53,7 +55,7 @@ class Studio:
             if last is not None and last.revision == revision and last.command == command:
                 outcome = last.outcome
             else:
-                outcome = command.apply(saved.design)
+                outcome = command.apply_among(saved.design, self._meshes)
             return self._keep(
                 self._shelf.add_step(
                     design_id,

@@ -1111,10 +1111,62 @@ export interface components {
              */
             rim?: number;
         };
+        /**
+         * AgreeNormals
+         * @description Make all shells of a piece look outwards, and those within another one inwards.
+         */
+        AgreeNormals: {
+            /** Piece */
+            piece: string;
+            picked: components["schemas"]["Picked"];
+            /**
+             * Others
+             * @default []
+             */
+            others?: string[];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "agree-normals";
+        };
         /** AtRevision */
         AtRevision: {
             /** Revision */
             revision: number;
+        };
+        /**
+         * Attract
+         * @description Move what is picked by a ``share`` of the way to the nearest point of a surface, to end ``distance`` mm before it.
+         *
+         *     ``onto`` is the id of a component, or of another piece, whose smooth surface is meant.
+         */
+        Attract: {
+            /** Piece */
+            piece: string;
+            picked: components["schemas"]["Picked"];
+            /**
+             * Others
+             * @default []
+             */
+            others?: string[];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "attract";
+            /** Onto */
+            onto: string;
+            /**
+             * Distance
+             * @default 0
+             */
+            distance?: number;
+            /**
+             * Share
+             * @default 1
+             */
+            share?: number;
         };
         /**
          * Band
@@ -1126,6 +1178,49 @@ export interface components {
              * @enum {string}
              */
             rule: "band";
+        };
+        /**
+         * Bridge
+         * @description Join two groups of faces, or two chains of open edges, by ``segments`` rows of quads.
+         *
+         *     ``shift`` rolls the pairing on; with a ``strength`` the middle follows the tangents of both ends; ``add_loops`` adds
+         *     the loops that are missing where the counts do not answer each other.
+         */
+        Bridge: {
+            /** Piece */
+            piece: string;
+            picked: components["schemas"]["Picked"];
+            /**
+             * Others
+             * @default []
+             */
+            others?: string[];
+            far?: components["schemas"]["FarEnd"] | null;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "bridge";
+            /**
+             * Segments
+             * @default 1
+             */
+            segments?: number;
+            /**
+             * Shift
+             * @default 0
+             */
+            shift?: number;
+            /**
+             * Strength
+             * @default 0
+             */
+            strength?: number;
+            /**
+             * Add Loops
+             * @default false
+             */
+            add_loops?: boolean;
         };
         /**
          * CageArrays
@@ -1217,6 +1312,37 @@ export interface components {
             /** Clearance */
             clearance?: number | null;
         };
+        /**
+         * Circle
+         * @description Make picked loops round: of ``radius`` mm, or as large as they are; with ``even`` at even angles.
+         */
+        Circle: {
+            /** Piece */
+            piece: string;
+            picked: components["schemas"]["Picked"];
+            /**
+             * Others
+             * @default []
+             */
+            others?: string[];
+            /**
+             * Share
+             * @default 1
+             */
+            share?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "circle";
+            /** Radius */
+            radius?: number | null;
+            /**
+             * Even
+             * @default true
+             */
+            even?: boolean;
+        };
         /** CircleOutline */
         CircleOutline: {
             /**
@@ -1250,7 +1376,7 @@ export interface components {
             /** Revision */
             revision: number;
             /** Command */
-            command: components["schemas"]["AddBox"] | components["schemas"]["AddCapsule"] | components["schemas"]["AddComponent"] | components["schemas"]["AddCone"] | components["schemas"]["AddCylinder"] | components["schemas"]["AddPicture"] | components["schemas"]["AddPlane"] | components["schemas"]["AddPoledSphere"] | components["schemas"]["AddSphere"] | components["schemas"]["AddTorus"] | components["schemas"]["AddTube"] | components["schemas"]["ChangeReference"] | components["schemas"]["ColourPiece"] | components["schemas"]["Delete"] | components["schemas"]["DeletePiece"] | components["schemas"]["DeleteReference"] | components["schemas"]["DuplicatePiece"] | components["schemas"]["Extrude"] | components["schemas"]["ExtrudeAlong"] | components["schemas"]["FillDrawn"] | components["schemas"]["FillOutline"] | components["schemas"]["ForgetFaces"] | components["schemas"]["GroupPieces"] | components["schemas"]["KeepVariant"] | components["schemas"]["LayFace"] | components["schemas"]["LockPiece"] | components["schemas"]["MakeIndependent"] | components["schemas"]["MakeVariant"] | components["schemas"]["MeasurePicture"] | components["schemas"]["Mirror"] | components["schemas"]["Move"] | components["schemas"]["MoveAlongNormal"] | components["schemas"]["MoveEach"] | components["schemas"]["NameFaces"] | components["schemas"]["OrderPiece"] | components["schemas"]["PlaceComponent"] | components["schemas"]["PlacePicture"] | components["schemas"]["RenamePiece"] | components["schemas"]["RepeatAround"] | components["schemas"]["SetCorner"] | components["schemas"]["SetCrease"] | components["schemas"]["ShowPiece"] | components["schemas"]["SizeBy"] | components["schemas"]["Turn"];
+            command: components["schemas"]["AddBox"] | components["schemas"]["AddCapsule"] | components["schemas"]["AddComponent"] | components["schemas"]["AddCone"] | components["schemas"]["AddCylinder"] | components["schemas"]["AddPicture"] | components["schemas"]["AddPlane"] | components["schemas"]["AddPoledSphere"] | components["schemas"]["AddSphere"] | components["schemas"]["AddTorus"] | components["schemas"]["AddTube"] | components["schemas"]["AgreeNormals"] | components["schemas"]["Attract"] | components["schemas"]["Bridge"] | components["schemas"]["ChangeReference"] | components["schemas"]["Circle"] | components["schemas"]["ColourPiece"] | components["schemas"]["Delete"] | components["schemas"]["DeletePiece"] | components["schemas"]["DeleteReference"] | components["schemas"]["Detach"] | components["schemas"]["DuplicatePiece"] | components["schemas"]["Extrude"] | components["schemas"]["ExtrudeAlong"] | components["schemas"]["Fill"] | components["schemas"]["FillDrawn"] | components["schemas"]["FillOutline"] | components["schemas"]["Flatten"] | components["schemas"]["Flip"] | components["schemas"]["ForgetFaces"] | components["schemas"]["GroupPieces"] | components["schemas"]["Heal"] | components["schemas"]["Inset"] | components["schemas"]["JoinPieces"] | components["schemas"]["KeepVariant"] | components["schemas"]["LayFace"] | components["schemas"]["LineUp"] | components["schemas"]["LockPiece"] | components["schemas"]["MakeIndependent"] | components["schemas"]["MakeVariant"] | components["schemas"]["MeasurePicture"] | components["schemas"]["Mirror"] | components["schemas"]["Move"] | components["schemas"]["MoveAlongNormal"] | components["schemas"]["MoveEach"] | components["schemas"]["NameFaces"] | components["schemas"]["OrderPiece"] | components["schemas"]["PlaceComponent"] | components["schemas"]["PlacePicture"] | components["schemas"]["RenamePiece"] | components["schemas"]["RepeatAround"] | components["schemas"]["SetCorner"] | components["schemas"]["SetCrease"] | components["schemas"]["ShowPiece"] | components["schemas"]["SizeBy"] | components["schemas"]["Thicken"] | components["schemas"]["Turn"] | components["schemas"]["Weld"] | components["schemas"]["Zip"];
         };
         /**
          * ComponentState
@@ -1447,6 +1573,30 @@ export interface components {
             selected: components["schemas"]["SelectedState"] | null;
         };
         /**
+         * Detach
+         * @description Part the picked faces from the rest: within the piece, or ``as_piece`` into one of their own.
+         */
+        Detach: {
+            /** Piece */
+            piece: string;
+            picked: components["schemas"]["Picked"];
+            /**
+             * Others
+             * @default []
+             */
+            others?: string[];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "detach";
+            /**
+             * As Piece
+             * @default false
+             */
+            as_piece?: boolean;
+        };
+        /**
          * DuplicatePiece
          * @description Put down a copy of a piece, ``offset`` mm away, under a name of its own.
          */
@@ -1486,7 +1636,12 @@ export interface components {
         };
         /**
          * Extrude
-         * @description Extrude the picked faces by ``distance`` mm, each connected group along its own mean normal.
+         * @description Extrude the picked faces by ``distance`` mm, or grow strips from picked edges of an open border.
+         *
+         *     - way "even": an even wall, every face moves by the distance along its own normal
+         *     - "mean": each connected region along its own mean normal
+         *     - "each": each face by itself
+         *     - "point": away from a ``point``
          */
         Extrude: {
             /** Piece */
@@ -1498,16 +1653,43 @@ export interface components {
              */
             others?: string[];
             /**
+             * Segments
+             * @default 1
+             */
+            segments?: number;
+            /**
+             * Taper
+             * @default 1
+             */
+            taper?: number;
+            /**
+             * Degrees
+             * @default 0
+             */
+            degrees?: number;
+            /**
              * @description discriminator enum property added by openapi-typescript
              * @enum {string}
              */
             kind: "extrude";
             /** Distance */
             distance: number;
+            /**
+             * Way
+             * @default mean
+             * @enum {string}
+             */
+            way?: "even" | "mean" | "each" | "point";
+            /** Point */
+            point?: [
+                number,
+                number,
+                number
+            ] | null;
         };
         /**
          * ExtrudeAlong
-         * @description Extrude faces by a ``vector`` in mm.
+         * @description Extrude faces, or edges of an open border, by a ``vector`` in mm.
          */
         ExtrudeAlong: {
             /** Piece */
@@ -1518,6 +1700,21 @@ export interface components {
              * @default []
              */
             others?: string[];
+            /**
+             * Segments
+             * @default 1
+             */
+            segments?: number;
+            /**
+             * Taper
+             * @default 1
+             */
+            taper?: number;
+            /**
+             * Degrees
+             * @default 0
+             */
+            degrees?: number;
             /**
              * @description discriminator enum property added by openapi-typescript
              * @enum {string}
@@ -1542,6 +1739,52 @@ export interface components {
             rule: "face-set";
             /** Name */
             name: string;
+        };
+        /**
+         * FarEnd
+         * @description An end that was picked earlier, on this piece or on another.
+         */
+        FarEnd: {
+            /** Piece */
+            piece: string;
+            picked: components["schemas"]["Picked"];
+        };
+        /**
+         * Fill
+         * @description Fill the holes at what is picked: with "quads", with "rings" that lead on what is around, or with a single "face".
+         *
+         *     ``turned`` rolls the grid of quads on. On a symmetric piece the grid is turned so that it is symmetric too.
+         */
+        Fill: {
+            /** Piece */
+            piece: string;
+            picked: components["schemas"]["Picked"];
+            /**
+             * Others
+             * @default []
+             */
+            others?: string[];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "fill";
+            /**
+             * Way
+             * @default quads
+             * @enum {string}
+             */
+            way?: "quads" | "rings" | "face";
+            /**
+             * Rings
+             * @default 1
+             */
+            rings?: number;
+            /**
+             * Turned
+             * @default 0
+             */
+            turned?: number;
         };
         /**
          * FillDrawn
@@ -1640,6 +1883,63 @@ export interface components {
             rings?: number;
         };
         /**
+         * Flatten
+         * @description Move what is picked straight into a plane, by a ``share`` of the way: the plane that fits best, or of a ``normal``.
+         *
+         *     It goes through ``point``, or through the middle of the picked.
+         */
+        Flatten: {
+            /** Piece */
+            piece: string;
+            picked: components["schemas"]["Picked"];
+            /**
+             * Others
+             * @default []
+             */
+            others?: string[];
+            /**
+             * Share
+             * @default 1
+             */
+            share?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "flatten";
+            /** Normal */
+            normal?: [
+                number,
+                number,
+                number
+            ] | null;
+            /** Point */
+            point?: [
+                number,
+                number,
+                number
+            ] | null;
+        };
+        /**
+         * Flip
+         * @description Turn whole shells over, outside in: every shell of which something is picked.
+         */
+        Flip: {
+            /** Piece */
+            piece: string;
+            picked: components["schemas"]["Picked"];
+            /**
+             * Others
+             * @default []
+             */
+            others?: string[];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "flip";
+        };
+        /**
          * ForgetFaces
          * @description Take the name from a set of faces.
          */
@@ -1675,6 +1975,58 @@ export interface components {
             detail?: components["schemas"]["ValidationError"][];
         };
         /**
+         * Heal
+         * @description Take edges away: the picked, those at picked vertices, or those within picked faces. Faces grow together.
+         */
+        Heal: {
+            /** Piece */
+            piece: string;
+            picked: components["schemas"]["Picked"];
+            /**
+             * Others
+             * @default []
+             */
+            others?: string[];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "heal";
+        };
+        /**
+         * Inset
+         * @description A ring of faces ``width`` mm wide within the rim of the picked, the inner faces ``depth`` mm along their normals.
+         *
+         *     With ``apart`` each face by itself.
+         */
+        Inset: {
+            /** Piece */
+            piece: string;
+            picked: components["schemas"]["Picked"];
+            /**
+             * Others
+             * @default []
+             */
+            others?: string[];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "inset";
+            /** Width */
+            width: number;
+            /**
+             * Depth
+             * @default 0
+             */
+            depth?: number;
+            /**
+             * Apart
+             * @default false
+             */
+            apart?: boolean;
+        };
+        /**
          * JobReport
          * @description How a job stands; ``progress`` runs from 0 to 1.
          */
@@ -1687,6 +2039,19 @@ export interface components {
             progress: number;
             /** Words */
             words: string;
+        };
+        /**
+         * JoinPieces
+         * @description Make several pieces one, the first of them; each stays as it stands, and nothing is welded.
+         */
+        JoinPieces: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "join-pieces";
+            /** Pieces */
+            pieces: string[];
         };
         /**
          * KeepVariant
@@ -1732,6 +2097,48 @@ export interface components {
                 number,
                 number
             ];
+        };
+        /**
+         * LineUp
+         * @description Move what is picked straight onto a line: the one that fits best, or ``along`` a direction, through ``point`` or
+         *     the middle; with ``even`` a chain's vertices at even distances.
+         */
+        LineUp: {
+            /** Piece */
+            piece: string;
+            picked: components["schemas"]["Picked"];
+            /**
+             * Others
+             * @default []
+             */
+            others?: string[];
+            /**
+             * Share
+             * @default 1
+             */
+            share?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "line-up";
+            /** Along */
+            along?: [
+                number,
+                number,
+                number
+            ] | null;
+            /** Point */
+            point?: [
+                number,
+                number,
+                number
+            ] | null;
+            /**
+             * Even
+             * @default false
+             */
+            even?: boolean;
         };
         /**
          * LockPiece
@@ -2222,13 +2629,15 @@ export interface components {
         };
         /**
          * PreviewState
-         * @description What a command would lead to; ``notes`` say how true it came out.
+         * @description What a command would lead to; ``notes`` say how true it came out, ``doubtful`` are faces where it did not.
          */
         PreviewState: {
             /** Title */
             title: string;
             /** Notes */
             notes: string[];
+            /** Doubtful */
+            doubtful: number[];
             /** Pieces */
             pieces: components["schemas"]["PieceState"][];
             /** References */
@@ -2619,6 +3028,40 @@ export interface components {
             ] | null;
         };
         /**
+         * Thicken
+         * @description Two walls ``distance`` mm apart, joined at the rims, which are creased if wished. The whole piece is meant.
+         *
+         *     The second wall goes "in", "out", or "both" half the way.
+         */
+        Thicken: {
+            /** Piece */
+            piece: string;
+            picked: components["schemas"]["Picked"];
+            /**
+             * Others
+             * @default []
+             */
+            others?: string[];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "thicken";
+            /** Distance */
+            distance: number;
+            /**
+             * Side
+             * @default in
+             * @enum {string}
+             */
+            side?: "in" | "out" | "both";
+            /**
+             * Crease Rims
+             * @default true
+             */
+            crease_rims?: boolean;
+        };
+        /**
          * Turn
          * @description Turn by ``degrees`` about ``axis`` through ``pivot`` (default the middle of the selection).
          */
@@ -2664,6 +3107,71 @@ export interface components {
             input?: unknown;
             /** Context */
             ctx?: Record<string, never>;
+        };
+        /**
+         * Weld
+         * @description Make vertices one: all picked ones at their "middle", at the "vertex" ``onto`` or at a "point"; or those that lie
+         *     "close", within ``tolerance`` mm of one another.
+         */
+        Weld: {
+            /** Piece */
+            piece: string;
+            picked: components["schemas"]["Picked"];
+            /**
+             * Others
+             * @default []
+             */
+            others?: string[];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "weld";
+            /**
+             * To
+             * @default middle
+             * @enum {string}
+             */
+            to?: "middle" | "vertex" | "point" | "close";
+            /** Onto */
+            onto?: number | null;
+            /** Point */
+            point?: [
+                number,
+                number,
+                number
+            ] | null;
+            /**
+             * Tolerance
+             * @default 0.1
+             */
+            tolerance?: number;
+        };
+        /**
+         * Zip
+         * @description Join two chains of open edges into one, whatever their counts: in the middle, on the first, or on the second.
+         */
+        Zip: {
+            /** Piece */
+            piece: string;
+            picked: components["schemas"]["Picked"];
+            /**
+             * Others
+             * @default []
+             */
+            others?: string[];
+            far?: components["schemas"]["FarEnd"] | null;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "zip";
+            /**
+             * Where
+             * @default middle
+             * @enum {string}
+             */
+            where?: "middle" | "first" | "second";
         };
     };
     responses: never;

@@ -12,8 +12,10 @@ from pydantic import BaseModel, ConfigDict, Field
 from zinc_otter.core.cage import Edit, Kind, Selection
 from zinc_otter.core.cage.cage import LARGEST_LENGTH, Cage
 from zinc_otter.core.cage.picking import everything
+from zinc_otter.core.cage.symmetry import image_by_image
 from zinc_otter.core.cage.topology import Floats, Ints
 from zinc_otter.core.errors import BadSelectionError
+from zinc_otter.core.proof.distance import MeshDistance
 from zinc_otter.studio.design import Design
 
 Length = Annotated[float, Field(ge=-LARGEST_LENGTH, le=LARGEST_LENGTH, allow_inf_nan=False)]
@@ -22,6 +24,14 @@ Vector = tuple[Length, Length, Length]
 Direction = tuple[Number, Number, Number]
 Name = Annotated[str, Field(min_length=1, max_length=80)]
 PieceId = Annotated[str, Field(min_length=1, max_length=20)]
+
+
+Meshes = Callable[[str], MeshDistance]
+"""From the asset of a component to its mesh. Raises UnknownAssetError."""
+
+
+def no_meshes(asset: str) -> MeshDistance:
+    raise BadSelectionError("The meshes of components are not at hand here.")
 
 
 class Picked(BaseModel):
@@ -61,6 +71,10 @@ class Command(BaseModel, ABC):
     @abstractmethod
     def apply(self, design: Design) -> Outcome:
         """The outcome; raises CoreError, with nothing changed, when the edit is refused."""
+
+    def apply_among(self, design: Design, meshes: Meshes) -> Outcome:
+        """As :meth:`apply`, for commands that look at the meshes of components too."""
+        return self.apply(design)
 
     @abstractmethod
     def title(self, design: Design) -> str:
@@ -112,6 +126,16 @@ class OnSelection(Command, ABC):
         cage = design.piece(piece_id).cage
         picked = self.picked.on(cage)
         return design.edited(piece_id, picked, self.editing(cage, picked))
+
+    def edited_image_by_image(self, design: Design, piece_id: str) -> tuple[Design, Edit]:
+        """As :meth:`edited`, for a verb that takes all that is picked as one thing."""
+        piece = design.piece(piece_id)
+        picked = self.picked.on(piece.cage)
+        edit = self.editing(piece.cage, picked)
+        if piece.symmetry is not None:
+            picked.check(piece.cage.topology)
+            edit = image_by_image(piece.symmetry, picked, edit)
+        return design.edited(piece_id, picked, edit)
 
     def editing(self, cage: Cage, picked: Selection) -> Callable[[Cage, Selection], Edit]:
         """The edit to be done, with what it takes from the picked alone settled before their images join them."""

@@ -1,37 +1,70 @@
-"""Extrude faces along their mean normal."""
+"""Extrude faces, as regions or one by one, and the edges of an open border."""
 
 from __future__ import annotations
 
-from typing import Literal
+from typing import Annotated, Literal
+
+from pydantic import Field
 
 from zinc_otter.core.cage import Cage, Edit, Selection
-from zinc_otter.core.cage.edits.extrude import extrude_along, extrude_faces
-from zinc_otter.studio.commands.base import Length, OnSelection, Vector
+from zinc_otter.core.cage.edits.extrude import Rise, extrude_along, extrude_edges, extrude_faces
+from zinc_otter.core.errors import BadSelectionError
+from zinc_otter.studio.commands.base import Length, Number, OnSelection, Outcome, Vector
 from zinc_otter.studio.design import Design
 from zinc_otter.studio.words import along_axes, millimetres
 
 
-class Extrude(OnSelection):
-    """Extrude the picked faces by ``distance`` mm, each connected group along its own mean normal."""
+class Rising(OnSelection):
+    """Walls rise in ``segments``; the top is sized by the factor ``taper`` and turned by ``degrees``."""
+
+    segments: Annotated[int, Field(ge=1, le=64)] = 1
+    taper: Annotated[float, Field(ge=0, le=100, allow_inf_nan=False)] = 1.0
+    degrees: Number = 0.0
+
+    @property
+    def rise(self) -> Rise:
+        return Rise(self.segments, self.taper, self.degrees)
+
+
+class Extrude(Rising):
+    """Extrude the picked faces by ``distance`` mm, or grow strips from picked edges of an open border.
+
+    - way "even": an even wall, every face moves by the distance along its own normal
+    - "mean": each connected region along its own mean normal
+    - "each": each face by itself
+    - "point": away from a ``point``
+    """
 
     kind: Literal["extrude"] = "extrude"
     distance: Length
+    way: Literal["even", "mean", "each", "point"] = "mean"
+    point: Vector | None = None
 
     def edit(self, cage: Cage, selection: Selection) -> Edit:
-        return extrude_faces(cage, selection, self.distance)
+        if selection.kind == "edge":
+            return extrude_edges(cage, selection, self.distance, self.rise)
+        if selection.kind == "vertex":
+            raise BadSelectionError("Extruding takes faces, or edges of an open border; pick those.")
+        return extrude_faces(cage, selection, self.distance, self.way, self.point, self.rise)
 
     def title(self, design: Design) -> str:
         return f"Extruded {self.what(design)} by {millimetres(self.distance)}"
 
+    def notes(self, outcome: Outcome) -> tuple[str, ...]:
+        count = 0 if outcome.doubtful is None else len(outcome.doubtful)
+        if not count:
+            return ()
+        return (f"The wall cannot be kept even at {count} marked {'face' if count == 1 else 'faces'}.",)
 
-class ExtrudeAlong(OnSelection):
-    """Extrude faces by a ``vector`` in mm."""
+
+class ExtrudeAlong(Rising):
+    """Extrude faces, or edges of an open border, by a ``vector`` in mm."""
 
     kind: Literal["extrude-along"] = "extrude-along"
     vector: Vector
 
     def edit(self, cage: Cage, selection: Selection) -> Edit:
-        return extrude_along(cage, selection, self.vector)
+        return extrude_along(cage, selection, self.vector, self.rise)
 
     def title(self, design: Design) -> str:
         return f"Extruded {self.what(design)} by {along_axes(self.vector)}"

@@ -103,12 +103,19 @@ class Lift:
         return np.asarray(total / np.bincount(self.slot, minlength=len(self.origin))[:, None])
 
     def turned_over(self, top: Floats, least: float = 0.0) -> Ints:
-        """The chosen faces that, with slots at ``top`` (k, 3), would fold over or keep less than this share of an area."""
+        """The chosen faces that, with slots at ``top`` (k, 3), would fold over or keep less than this share of an area.
+
+        A face that is turned right round keeps its area; but its edges run backwards.
+        """
+        t = self.cage.topology
+        ahead = self.slot_of_corner[t.corner_next[self.corners]]
+        sides = self.base[ahead] - self.base[self.slot]
+        backwards = ((top[ahead] - top[self.slot]) * sides).sum(axis=1) <= 0
         before = self.cage.face_area_vectors[self.faces]
         after = self.areas(top)
         along = (after * before).sum(axis=1)
         size = (before * before).sum(axis=1)
-        return self.faces[along <= least * size]
+        return np.union1d(self.faces[along <= least * size], t.corner_face[self.corners[backwards]]).astype(np.int32)
 
     def areas(self, places: Floats) -> Floats:
         """(f, 3) area vectors of the chosen faces with slots at ``places`` (k, 3)."""
@@ -163,6 +170,15 @@ def groups_of(t: Topology, faces: Ints) -> Ints:
     joined = (b >= 0) & chosen[a] & chosen[np.maximum(b, 0)]
     graph = coo_matrix((np.ones(joined.sum()), (local[a[joined]], local[b[joined]])), shape=(len(faces),) * 2)
     return np.asarray(connected_components(graph, directed=False)[1], dtype=np.int32)
+
+
+def ends_of(t: Topology, selection: Selection) -> Ints:
+    """(k,) label of the connected group of each selected face, or of each selected edge."""
+    if selection.kind == "face":
+        return groups_of(t, selection.ids)
+    pairs = t.edge_verts[selection.ids] if selection.kind == "edge" else np.zeros((0, 2), dtype=np.int32)
+    graph = coo_matrix((np.ones(len(pairs)), (pairs[:, 0], pairs[:, 1])), shape=(t.vertex_count,) * 2)
+    return np.asarray(connected_components(graph, directed=False)[1][pairs[:, 0]], dtype=np.int32)
 
 
 def _refuse_rimless(t: Topology, faces: Ints, groups: Ints, rim: Ints) -> None:

@@ -9,7 +9,6 @@ import numpy as np
 from zinc_otter.core.cage.cage import Cage
 from zinc_otter.core.cage.edit import Edit, ElementMap, edges_between
 from zinc_otter.core.cage.edits.delete import delete_elements
-from zinc_otter.core.cage.edits.lift import lifted
 from zinc_otter.core.cage.picking.growth import invert
 from zinc_otter.core.cage.selection import Selection, middles_of, touching_faces
 from zinc_otter.core.cage.symmetry.image import turned_over
@@ -22,42 +21,36 @@ def detach(cage: Cage, selection: Selection) -> Edit:
 
     A crease along the cut stays on the faces that were picked and on those that were not. Raises BadSelectionError.
     """
-    lift = lifted(cage, selection)
     t = cage.topology
+    selection.check(t)
+    if selection.kind != "face":
+        raise BadSelectionError("Detaching takes faces; pick faces first.")
     if len(selection) == t.face_count:
         raise BadSelectionError("All faces are picked; there is nothing to part them from.")
-    verts = t.face_verts.copy()
-    rim = np.flatnonzero(lift.on_rim)
-    fresh = np.full(len(lift.origin), -1, dtype=np.int32)
-    fresh[rim] = t.vertex_count + np.arange(len(rim))
-    slots = lift.slot_of_corner
-    moved = (slots >= 0) & (fresh[np.maximum(slots, 0)] >= 0)
-    verts[moved] = fresh[slots[moved]]
-    positions = np.concatenate([cage.positions, lift.base[rim]])
-    # Vertices that only picked faces had are free now; the numbering closes up.
-    used = np.zeros(len(positions), dtype=bool)
-    used[verts] = True
-    number = np.where(used, np.cumsum(used) - 1, -1).astype(np.int32)
-    topology = Topology.checked(int(used.sum()), number[verts], t.face_offsets)
-    corners = np.arange(t.corner_count, dtype=np.int32)
+    mask = np.zeros(t.face_count, dtype=bool)
+    mask[selection.ids] = True
+    inside = mask[t.corner_face]
+    # Every fan of faces on one side of the cut has a vertex of its own; those of the rest come first.
+    fan = np.empty(t.corner_count, dtype=np.int64)
+    fan[~inside] = t.vertex_fans(np.flatnonzero(~inside).astype(np.int32))
+    fan[inside] = t.vertex_fans(np.flatnonzero(inside).astype(np.int32)) + t.corner_count
+    origin_fan, verts = np.unique(np.column_stack([t.face_verts, fan]), axis=0, return_inverse=True)
+    verts = verts.reshape(-1).astype(np.int32)
+    origin = origin_fan[:, 0]
+    topology = Topology.checked(len(origin), verts, t.face_offsets)
     edge_sharpness = np.zeros(topology.edge_count)
     edge_sharpness[topology.corner_edge] = cage.edge_sharpness[t.corner_edge]
-    vertex_sharpness = np.zeros(topology.vertex_count)
-    vertex_sharpness[topology.face_verts] = cage.vertex_sharpness[t.face_verts]
-    after = Cage(positions[used], topology, edge_sharpness, vertex_sharpness, cage.face_sets)
-    edge_map = np.full(t.edge_count, -1, dtype=np.int32)
-    edge_map[t.corner_edge[corners]] = topology.corner_edge
-    vertex_map = number[: t.vertex_count].copy()
-    gone = vertex_map < 0
-    if gone.any():
-        by_corner = np.full(t.vertex_count, -1, dtype=np.int32)
-        by_corner[t.face_verts] = topology.face_verts
-        vertex_map[gone] = by_corner[gone]
-    faces = np.arange(t.face_count, dtype=np.int32)
-    middles = middles_of(cage, "face")[t.corner_face]
-    rest = np.zeros_like(after.positions)
-    rest[topology.face_verts] = 0.999 * cage.positions[t.face_verts] + 0.001 * middles
-    return Edit(after, selection, ElementMap(vertex_map, edge_map, faces, corners), rest)
+    after = Cage(
+        cage.positions[origin], topology, edge_sharpness, cage.vertex_sharpness[origin], cage.face_sets
+    )
+    edge_map = np.empty(t.edge_count, dtype=np.int32)
+    edge_map[t.corner_edge[inside]] = topology.corner_edge[inside]
+    edge_map[t.corner_edge[~inside]] = topology.corner_edge[~inside]
+    vertex_map = np.searchsorted(origin, np.arange(t.vertex_count)).astype(np.int32)
+    same = ElementMap.identity(t)
+    rest = np.empty_like(after.positions)
+    rest[verts] = 0.999 * cage.positions[t.face_verts] + 0.001 * middles_of(cage, "face")[t.corner_face]
+    return Edit(after, selection, ElementMap(vertex_map, edge_map, same.faces, same.corners), rest)
 
 
 def taken_out(cage: Cage, selection: Selection) -> tuple[Edit, Edit]:

@@ -2,8 +2,10 @@
 
 from zinc_otter.core.cage.symmetry.group import Group, Plane, mirror, plane_at, radial
 from zinc_otter.core.cage.symmetry.image import mirrored_copy
+from zinc_otter.core.cage.symmetry.image_by_image import image_by_image
 from zinc_otter.core.cage.symmetry.symmetric import Symmetry, SymmetryError, symmetric_edit
 
 __all__ = [
-    "Group", "Plane", "Symmetry", "SymmetryError", "mirror", "mirrored_copy", "plane_at", "radial", "symmetric_edit",
+    "Group", "Plane", "Symmetry", "SymmetryError", "image_by_image", "mirror", "mirrored_copy", "plane_at", "radial",
+    "symmetric_edit",
 ]  # fmt: skip

@@ -1,0 +1,71 @@
+"""Flatten, line up, make round."""
+
+from __future__ import annotations
+
+from collections.abc import Callable
+from typing import Annotated, Literal
+
+from pydantic import Field
+
+from zinc_otter.core.cage import Cage, Edit, Selection
+from zinc_otter.core.cage.edits.aligning import circle, flatten, line_up
+from zinc_otter.studio.commands.base import Direction, Length, OnSelection, Vector
+from zinc_otter.studio.design import Design
+
+Share = Annotated[float, Field(ge=0, le=1, allow_inf_nan=False)]
+
+
+class Aligning(OnSelection):
+    """A verb whose plane, line or circle is that of what was picked, not of it together with its images."""
+
+    share: Share = 1.0
+
+    def editing(self, cage: Cage, picked: Selection) -> Callable[[Cage, Selection], Edit]:
+        return lambda whole, _: self.edit(whole, picked)
+
+
+class Flatten(Aligning):
+    """Move what is picked straight into a plane, by a ``share`` of the way: the plane that fits best, or of a ``normal``.
+
+    It goes through ``point``, or through the middle of the picked.
+    """
+
+    kind: Literal["flatten"] = "flatten"
+    normal: Direction | None = None
+    point: Vector | None = None
+
+    def edit(self, cage: Cage, selection: Selection) -> Edit:
+        return flatten(cage, selection, self.normal, self.point, self.share)
+
+    def title(self, design: Design) -> str:
+        return f"Flattened {self.what(design)}"
+
+
+class LineUp(Aligning):
+    """Move what is picked straight onto a line: the one that fits best, or ``along`` a direction, through ``point`` or
+    the middle; with ``even`` a chain's vertices at even distances."""
+
+    kind: Literal["line-up"] = "line-up"
+    along: Direction | None = None
+    point: Vector | None = None
+    even: bool = False
+
+    def edit(self, cage: Cage, selection: Selection) -> Edit:
+        return line_up(cage, selection, self.along, self.point, self.even, self.share)
+
+    def title(self, design: Design) -> str:
+        return f"Lined up {self.what(design)}"
+
+
+class Circle(Aligning):
+    """Make picked loops round: of ``radius`` mm, or as large as they are; with ``even`` at even angles."""
+
+    kind: Literal["circle"] = "circle"
+    radius: Annotated[Length, Field(gt=0)] | None = None
+    even: bool = True
+
+    def edit(self, cage: Cage, selection: Selection) -> Edit:
+        return circle(cage, selection, self.radius, self.even, self.share)
+
+    def title(self, design: Design) -> str:
+        return f"Made {self.what(design)} round"

@@ -1,0 +1,31 @@
+"""Inset faces."""
+
+from __future__ import annotations
+
+from typing import Annotated, Literal
+
+from pydantic import Field
+
+from zinc_otter.core.cage import Cage, Edit, Selection
+from zinc_otter.core.cage.edits.inset import inset
+from zinc_otter.studio.commands.base import Length, OnSelection
+from zinc_otter.studio.design import Design
+from zinc_otter.studio.words import millimetres
+
+
+class Inset(OnSelection):
+    """A ring of faces ``width`` mm wide within the rim of the picked, the inner faces ``depth`` mm along their normals.
+
+    With ``apart`` each face by itself.
+    """
+
+    kind: Literal["inset"] = "inset"
+    width: Annotated[Length, Field(ge=0)]
+    depth: Length = 0.0
+    apart: bool = False
+
+    def edit(self, cage: Cage, selection: Selection) -> Edit:
+        return inset(cage, selection, self.width, self.depth, self.apart)
+
+    def title(self, design: Design) -> str:
+        return f"Inset {self.what(design)} by {millimetres(self.width)}"

@@ -1,0 +1,73 @@
+"""Join pieces into one, and detach faces from the rest."""
+
+from __future__ import annotations
+
+from dataclasses import replace
+from typing import Annotated, Literal
+
+from pydantic import Field
+
+from zinc_otter.core.cage import Cage, Edit, Selection
+from zinc_otter.core.cage.edits.parting import detach, joined, taken_out
+from zinc_otter.core.cage.symmetry import Symmetry, SymmetryError, symmetric_edit
+from zinc_otter.studio.commands.base import Command, OnSelection, Outcome, PieceId
+from zinc_otter.studio.design import Design, Piece
+
+
+class JoinPieces(Command):
+    """Make several pieces one, the first of them; each stays as it stands, and nothing is welded."""
+
+    kind: Literal["join-pieces"] = "join-pieces"
+    pieces: Annotated[tuple[PieceId, ...], Field(min_length=2, max_length=200)]
+
+    def apply(self, design: Design) -> Outcome:
+        found = [design.shapeable_piece(piece_id) for piece_id in dict.fromkeys(self.pieces)]
+        for piece in found:
+            refuse_symmetric(piece)
+        whole, _ = joined([piece.cage for piece in found])
+        design = design.with_piece(replace(found[0], cage=whole))
+        for piece in found[1:]:
+            design = design.without_piece(piece.id)
+        return Outcome(design, found[0].id, Selection.of("face", [0]), whole=True)
+
+    def title(self, design: Design) -> str:
+        return f"Joined {', '.join(design.piece(piece_id).name for piece_id in self.pieces)}"
+
+
+class Detach(OnSelection):
+    """Part the picked faces from the rest: within the piece, or ``as_piece`` into one of their own."""
+
+    kind: Literal["detach"] = "detach"
+    as_piece: bool = False
+
+    def edit(self, cage: Cage, selection: Selection) -> Edit:
+        return detach(cage, selection)
+
+    def apply(self, design: Design) -> Outcome:
+        if not self.as_piece:
+            return super().apply(design)
+        piece = design.shapeable_piece(self.piece)
+        picked = self.picked.on(piece.cage)
+
+        def half(which: int) -> tuple[Edit, Symmetry | None]:
+            if piece.symmetry is None:
+                return taken_out(piece.cage, picked)[which], None
+            return symmetric_edit(piece.cage, piece.symmetry, picked, lambda c, s: taken_out(c, s)[which])
+
+        (out, out_symmetry), (left, left_symmetry) = half(0), half(1)
+        changed, new = design.with_new_piece(f"{piece.name}, part", out.cage, like=piece)
+        changed = changed.with_piece(replace(new, symmetry=out_symmetry))
+        changed = changed.with_piece(replace(piece, cage=left.cage, symmetry=left_symmetry))
+        return Outcome(changed, new.id, Selection.of("face", []))
+
+    def title(self, design: Design) -> str:
+        return f"Detached {self.what(design)}"
+
+
+def refuse_symmetric(piece: Piece) -> None:
+    """Raise SymmetryError: what becomes one with another piece can keep no symmetry of its own."""
+    if piece.symmetry is not None:
+        raise SymmetryError(
+            f"{piece.name} is {piece.symmetry.group.described()}; joined with another piece it would lose that. Make it "
+            "independent first."
+        )

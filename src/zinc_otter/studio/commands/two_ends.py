@@ -1,0 +1,109 @@
+"""Bridge and zip: verbs between two ends, of one piece or of two."""
+
+from __future__ import annotations
+
+from dataclasses import replace
+from typing import Annotated, Literal
+
+import numpy as np
+from pydantic import BaseModel, ConfigDict, Field
+
+from zinc_otter.core.cage import Cage, Edit, Selection
+from zinc_otter.core.cage.edits.bridge import bridge
+from zinc_otter.core.cage.edits.lift import ends_of
+from zinc_otter.core.cage.edits.parting import joined
+from zinc_otter.core.cage.edits.zip import zip_chains
+from zinc_otter.core.errors import BadSelectionError
+from zinc_otter.studio.commands.base import OnSelection, Outcome, Picked, PieceId
+from zinc_otter.studio.commands.join_pieces import refuse_symmetric
+from zinc_otter.studio.design import Design
+
+
+class FarEnd(BaseModel):
+    """An end that was picked earlier, on this piece or on another."""
+
+    model_config = ConfigDict(extra="forbid", frozen=True)
+    piece: PieceId
+    picked: Picked
+
+
+class TwoEnds(OnSelection):
+    """A verb between two ends. With ``far`` that is one of them, and the picked the other; pieces become one."""
+
+    far: FarEnd | None = None
+
+    def apply(self, design: Design) -> Outcome:
+        if self.far is None:
+            return super().apply(design)
+        if self.far.picked.kind != self.picked.kind:
+            raise BadSelectionError("The two ends are of different kinds; pick faces and faces, or edges and edges.")
+        piece, far = design.shapeable_piece(self.piece), design.shapeable_piece(self.far.piece)
+        here, there = self.picked.on(piece.cage), self.far.picked.on(far.cage)
+        here.check(piece.cage.topology)
+        there.check(far.cage.topology)
+        if far.id == piece.id:
+            ids = [*self.picked.ids, *self.far.picked.ids]
+            return self.model_copy(update={"far": None, "picked": Picked(kind=self.picked.kind, ids=ids)}).apply(design)
+        for one in (piece, far):
+            refuse_symmetric(one)
+        whole, maps = joined([piece.cage, far.cage])
+        both = Selection.of(here.kind, [*maps[0].follow(here).ids, *maps[1].follow(there).ids])
+        done = self.edit(whole, both)
+        changed = design.with_piece(replace(piece, cage=done.cage)).without_piece(far.id)
+        return Outcome(changed, piece.id, done.selected)
+
+    def edited(self, design: Design, piece_id: str) -> tuple[Design, Edit]:
+        cage = design.piece(piece_id).cage
+        picked = self.picked.on(cage)
+        picked.check(cage.topology)
+        # Of a single end that was picked, the other is its image across the mirror.
+        several = len(np.unique(ends_of(cage.topology, picked))) > 1
+        return self.edited_image_by_image(design, piece_id) if several else super().edited(design, piece_id)
+
+    def between(self, design: Design) -> str:
+        names = [design.piece(self.piece).name]
+        if self.far is not None and self.far.piece != self.piece:
+            names.append(design.piece(self.far.piece).name)
+        return " and ".join(names)
+
+
+class Bridge(TwoEnds):
+    """Join two groups of faces, or two chains of open edges, by ``segments`` rows of quads.
+
+    ``shift`` rolls the pairing on; with a ``strength`` the middle follows the tangents of both ends; ``add_loops`` adds
+    the loops that are missing where the counts do not answer each other.
+    """
+
+    kind: Literal["bridge"] = "bridge"
+    segments: Annotated[int, Field(ge=1, le=64)] = 1
+    shift: Annotated[int, Field(ge=-1000, le=1000)] = 0
+    strength: Annotated[float, Field(ge=0, le=10, allow_inf_nan=False)] = 0.0
+    add_loops: bool = False
+
+    def edit(self, cage: Cage, selection: Selection) -> Edit:
+        return bridge(cage, selection, self.segments, self.shift, self.strength, self.add_loops)
+
+    def title(self, design: Design) -> str:
+        return f"Bridged two ends of {self.between(design)}"
+
+    def notes(self, outcome: Outcome) -> tuple[str, ...]:
+        if outcome.piece_id is None:
+            return ()
+        t = outcome.design.piece(outcome.piece_id).cage.topology
+        if t.is_closed and t.face_shell.max() == 0:
+            holes = (2 - t.euler_characteristic) // 2
+            return (f"Closed, with {holes} {'hole' if holes == 1 else 'holes'} through it.",)
+        return (f"{len(t.open_edges)} edges stay open.",) if len(t.open_edges) else ()
+
+
+class Zip(TwoEnds):
+    """Join two chains of open edges into one, whatever their counts: in the middle, on the first, or on the second."""
+
+    kind: Literal["zip"] = "zip"
+    where: Literal["middle", "first", "second"] = "middle"
+
+    def edit(self, cage: Cage, selection: Selection) -> Edit:
+        return zip_chains(cage, selection, self.where)
+
+    def title(self, design: Design) -> str:
+        return f"Zipped two chains of {self.between(design)}"

@@ -1,0 +1,45 @@
+"""Weld picked vertices."""
+
+from __future__ import annotations
+
+from typing import Annotated, Literal
+
+from pydantic import Field
+
+from zinc_otter.core.cage import Cage, Edit, Selection
+from zinc_otter.core.cage.edits.weld import weld, weld_close
+from zinc_otter.core.errors import BadNumberError
+from zinc_otter.studio.commands.base import Length, OnSelection, Outcome, Vector
+from zinc_otter.studio.design import Design
+
+
+class Weld(OnSelection):
+    """Make vertices one: all picked ones at their "middle", at the "vertex" ``onto`` or at a "point"; or those that lie
+    "close", within ``tolerance`` mm of one another."""
+
+    kind: Literal["weld"] = "weld"
+    to: Literal["middle", "vertex", "point", "close"] = "middle"
+    onto: Annotated[int, Field(ge=0, lt=2**31)] | None = None
+    point: Vector | None = None
+    tolerance: Annotated[Length, Field(ge=0)] = 0.1
+
+    def edit(self, cage: Cage, selection: Selection) -> Edit:
+        if self.to == "close":
+            return weld_close(cage, selection, self.tolerance)
+        if self.to == "vertex" and self.onto is None:
+            raise BadNumberError("Say onto which vertex to weld.")
+        if self.to == "point" and self.point is None:
+            raise BadNumberError("Say at which point to weld.")
+        onto = self.onto if self.to == "vertex" else None
+        return weld(cage, selection, onto, self.point if self.to == "point" else None)
+
+    def edited(self, design: Design, piece_id: str) -> tuple[Design, Edit]:
+        # What lies close is welded wherever it is; all into one is meant for each side on its own.
+        return super().edited(design, piece_id) if self.to == "close" else self.edited_image_by_image(design, piece_id)
+
+    def title(self, design: Design) -> str:
+        return f"Welded {self.what(design)}"
+
+    def notes(self, outcome: Outcome) -> tuple[str, ...]:
+        count = 0 if outcome.selected is None else len(outcome.selected)
+        return (f"{count} {'vertex comes' if count == 1 else 'vertices come'} of it, marked.",)
