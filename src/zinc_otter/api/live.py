@@ -1,8 +1,9 @@
 """The live channel: one websocket for each viewer of a design.
 
 The viewer sends ``{do: "preview" | "commit" | "cancel", seq, revision, command}``, the latest preview wins; and
-``{do: "look", seq, level}`` to be shown the pieces at another level of smoothness, 1 to 4 or null. It is sent
-``state`` (the design without arrays), ``frame`` (arrays of what changed) and ``problem``.
+``{do: "look", seq, level}`` to be shown the pieces at another level of smoothness, 1 to 4 or null;
+``{do: "weigh", seq, piece, picked, reach}`` to be shown how far a reach carries. It is sent ``state`` (the design without
+arrays), ``frame`` (arrays of what changed), ``weights`` and ``problem``.
 """
 
 from __future__ import annotations
@@ -11,7 +12,7 @@ import asyncio
 from typing import Any
 
 from fastapi import APIRouter, WebSocket, WebSocketDisconnect
-from pydantic import ValidationError
+from pydantic import BaseModel, ValidationError
 
 from zinc_otter.api.clearance import clearances
 from zinc_otter.api.designs import preview_state
@@ -21,7 +22,9 @@ from zinc_otter.api.problems import Problem, invalid, problem_of
 from zinc_otter.api.room import Room
 from zinc_otter.api.schemas import DesignState
 from zinc_otter.core.errors import CoreError
-from zinc_otter.studio.commands import read_command
+from zinc_otter.studio.commands import Picked, read_command
+from zinc_otter.studio.commands.base import PieceId
+from zinc_otter.studio.commands.placement import ReachBy
 from zinc_otter.studio.design import Design
 from zinc_otter.studio.shelf import UnknownDesignError
 
@@ -37,6 +40,15 @@ async def live(socket: WebSocket, design_id: str) -> None:
         pass
     except UnknownDesignError as error:
         await socket.close(4404, str(error))
+
+
+_DEEDS = ("preview", "commit", "cancel", "look", "weigh")
+
+
+class _Weigh(BaseModel):
+    piece: PieceId
+    picked: Picked
+    reach: ReachBy
 
 
 class _Channel:
@@ -72,11 +84,11 @@ class _Channel:
                 data = await self._socket.receive_bytes()
                 try:
                     message = unpack(data)
-                    if not isinstance(message, dict) or message.get("do") not in ("preview", "commit", "cancel", "look"):
+                    if not isinstance(message, dict) or message.get("do") not in _DEEDS:
                         raise ValueError
                 except ValueError:
                     message = {"do": "broken"}
-                if self._waiting and self._waiting[-1]["do"] == message["do"] == "preview":
+                if self._waiting and self._waiting[-1]["do"] == message["do"] and message["do"] in ("preview", "weigh"):
                     self._waiting.pop()
                 self._waiting.append(message)
                 wake.set()
@@ -128,6 +140,19 @@ class _Channel:
             return await self._broken(seq, message)
         self._view.look(level)
         await self._show_saved(seq)
+
+    async def _weigh(self, seq: int, message: dict[str, Any]) -> None:
+        def work() -> dict[str, Any]:
+            asked = _Weigh.model_validate({key: message.get(key) for key in _Weigh.model_fields})
+            piece = self._room.studio.saved(self._design_id).design.piece(asked.piece)
+            picked = asked.picked.on(piece.cage)
+            picked.check(piece.cage.topology)
+            if piece.symmetry is not None:
+                picked = piece.symmetry.closed(picked)
+            weights = asked.reach.on(piece.cage).weights(piece.cage, picked)
+            return {"type": "weights", "seq": seq, "weights": self._view.weights(piece.id, weights)}
+
+        await self._send(await asyncio.to_thread(work))
 
     def _near(self, design: Design, settled: bool) -> dict[str, Any]:
         return {"clearances": clearances(design, self._view.surfaces, self._room.meshes, settled)}

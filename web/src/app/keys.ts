@@ -33,7 +33,10 @@ export const keySheet: [section: string, rows: [keys: string, words: string][]][
   [
     "Tools",
     [
-      ...tools.filter((t) => t.key).map((t): [string, string] => [t.key!.length === 1 ? t.key!.toUpperCase() : t.key!, t.name]),
+      ...tools.filter((t) => t.key).map((t): [string, string] => {
+        const key = t.key!.length === 1 ? t.key!.toUpperCase() : t.key!;
+        return [t.shift ? `Shift ${key}` : key, t.name];
+      }),
       ["/", "find a tool by its name"],
     ],
   ],
@@ -44,6 +47,8 @@ export const keySheet: [section: string, rows: [keys: string, words: string][]][
       ["digits while dragging", "make the drag exact, with units if wished"],
       ["arrows, Page up, down", "nudge what is picked by the arrow step"],
       ["X held while dragging", "extrude as it goes"],
+      [",", "again: do what was done last to what is picked now"],
+      ["wheel, Page up, down while dragging", "make the reach wider or narrower"],
       ["U", "lay the pivot at what is picked"],
       ["Ctrl Z", "undo"],
       ["Ctrl Shift Z, Ctrl Y", "redo"],
@@ -89,14 +94,15 @@ export function useKeys(actions: { find(): void; sheet(): void }): void {
       if (isTyping(event)) return;
       const inButton = (event.target as HTMLElement).closest?.("button, [role=button], [role=option]");
       const rule = ruleForKey(key, event.shiftKey);
-      const tool = tools.find((t) => t.key === key || (t.key === "Delete" && key === "Backspace"));
+      const tool = tools.find((t) => (t.key === key && !!t.shift === event.shiftKey) || (t.key === "Delete" && key === "Backspace"));
       if (key === "Enter" && !inButton) bench.apply();
-      else if (kinds[key]) bench.setPickKind(kinds[key]);
-      else if (key === "d") bench.setDisplay(displays[(displays.indexOf(bench.display) + 1) % displays.length]);
-      else if (key === "h") bench.setThrough(!bench.through);
+      else if (key === ",") bench.again();
+      else if (kinds[key] && !event.shiftKey) bench.setPickKind(kinds[key]);
+      else if (key === "d" && !event.shiftKey) bench.setDisplay(displays[(displays.indexOf(bench.display) + 1) % displays.length]);
+      else if (key === "h" && !event.shiftKey) bench.setThrough(!bench.through);
       else if (rule) void (rule.fits(bench.pickKind, bench.picked.length) ? bench.pickBy(rule.rule(bench.pickKind)) : undefined);
-      else if (key === "n") look.set({ isolated: !look.isolated });
-      else if (key === "j") look.set({ lasso: !look.lasso });
+      else if (key === "n" && !event.shiftKey) look.set({ isolated: !look.isolated });
+      else if (key === "j" && !event.shiftKey) look.set({ lasso: !look.lasso });
       else if (key === "u") pivotToPicked();
       else if (key === "8") look.set({ second: look.second ? null : "front" });
       else if (key === "/") actions.find();

@@ -2,7 +2,7 @@
 import { Box3, Vector3 } from "three";
 import { create } from "zustand";
 import { initialValues, toolById } from "../tools/all";
-import type { Placing, StationId, Target, Values } from "../tools/tool";
+import { missingFor, type Placing, type StationId, type Target, type Values } from "../tools/tool";
 import { boxOf, selectionFrame } from "../viewport/measure";
 import { clearSketch } from "../viewport/pointing";
 import { Channel } from "./channel";
@@ -10,6 +10,7 @@ import { Pieces } from "./pieces";
 import { Refused, service } from "./service";
 import { type Frame, useLook, type Vec } from "./look";
 import { useNear } from "./near";
+import { reachOn, useReach } from "./reach";
 import type { Command, DesignState, Kind, Message, PickRule, PreviewState, Problem } from "./types";
 import type { Unit } from "./units";
 
@@ -24,6 +25,8 @@ interface Bench {
   connected: boolean;
   gone: boolean;
   problem: Problem | null;
+  /** Said before anything was changed by hand: a hint rather than a refusal. */
+  soft: boolean;
   /** The piece that the problem's places belong to. */
   problemPiece: string | null;
   station: StationId;
@@ -46,7 +49,15 @@ interface Bench {
   setValues(values: Values): void;
   /** The command that the tool's values and the selection add up to. */
   command(): Command | null;
+  /** What the tool still needs to be picked, in words. */
+  missing(): string | null;
   apply(): void;
+  /** Do what was done last to what is picked now. */
+  again(): void;
+  /** Show how far the reach carries from what is picked. */
+  weigh(): void;
+  /** Drop a preview and wait until the design is shown as it stands: only then are elements what their numbers say. */
+  cleared(): Promise<void>;
   back(): void;
   give(command: Command): void;
   /** Show what a command would lead to, without a tool; null shows the design as it stands. */
@@ -75,6 +86,13 @@ interface Bench {
 /** Where the tools' own axes and middle lie; the viewport tells the directions of the view. */
 export const viewFrame: { current: Frame } = { current: [[1, 0, 0], [0, 1, 0], [0, 0, 1]] };
 
+/** What is picked as it is shown: of a preview what it leads to, since its elements may be others. */
+export function shownPicks(): { kind: Kind; ids: number[] } {
+  const { preview, piece, pickKind, picked } = useBench.getState();
+  const next = preview?.selected;
+  return next && next.piece === piece && pickKind !== "piece" ? { kind: next.kind, ids: next.ids } : { kind: pickKind, ids: picked };
+}
+
 export function placing(): Placing {
   const { orientation, edgeFrame } = useLook.getState();
   let { pivot } = useLook.getState();
@@ -85,7 +103,7 @@ export function placing(): Placing {
   if (orientation === "view") frame = viewFrame.current;
   else if (orientation === "edge") frame = edgeFrame;
   else if (orientation === "selection" && arrays && picked.length) frame = selectionFrame(arrays.cage, pickKind, picked);
-  return { pivot, frame };
+  return { pivot, frame, reach: reachOn(piece) };
 }
 
 /** Several pieces go about their common middle, not each about its own. */
@@ -131,22 +149,41 @@ export const useBench = create<Bench>((set, get) => {
       set({ piece: there?.id ?? null, picked: [], others: [], hover: null });
     }
     set({ problem: null, problemPiece: null });
+    get().weigh();
   };
 
   const message = (m: Message) => {
     if (m.type === "problem") {
-      set({ problem: m.problem, problemPiece: get().piece, touched: false });
+      const soft = m.seq !== underWay && !get().touched && toolById(get().toolId)?.eager === true;
+      set({ problem: m.problem, problemPiece: get().piece, touched: false, soft });
       answered(m.seq);
       return;
     }
+    if (m.type === "weights") return useReach.setState({ weights: m.weights });
     pieces.take(m);
+    if (m.weights !== undefined) useReach.setState({ weights: m.weights });
     if (m.clearances) useNear.setState({ list: m.clearances });
     if (m.type === "frame") set({ preview: m.preview, problem: null, problemPiece: null });
     else {
       takeState(m.state);
       answered(m.seq);
+      shown.get(m.seq)?.();
+      shown.delete(m.seq);
     }
   };
+
+  /** Tools that show what they would do before anything was set. */
+  const eagerly = () => {
+    const { toolId, design, touched } = get();
+    const tool = toolById(toolId);
+    if (!tool?.eager || touched || !design) return;
+    const command = get().missing() ? null : get().command();
+    if (command) channel?.preview(design.revision, command);
+    else if (get().preview) channel?.cancel();
+  };
+
+  const shown = new Map<number, () => void>();
+  let last: Command | null = null;
 
   const showPreview = () => {
     const { design, touched } = get();
@@ -170,7 +207,9 @@ export const useBench = create<Bench>((set, get) => {
   };
   const commit = (command: Command) => {
     const { design } = get();
-    if (design && channel) underWay = channel.commit(design.revision, command);
+    if (!design || !channel) return;
+    underWay = channel.commit(design.revision, command);
+    if ("picked" in command) last = command;
   };
   // Keys that come again before the last nudge was kept add up to one.
   let nudged: Vec | null = null;
@@ -197,6 +236,7 @@ export const useBench = create<Bench>((set, get) => {
     connected: false,
     gone: false,
     problem: null,
+    soft: false,
     problemPiece: null,
     station: "shape",
     toolId: null,
@@ -253,7 +293,14 @@ export const useBench = create<Bench>((set, get) => {
         // A new piece is shown from the start, so that its sizes are seen before it is put down.
         set({ touched: true });
         showPreview();
-      }
+      } else eagerly();
+      get().weigh();
+    },
+
+    missing() {
+      const { toolId, pickKind, picked, others, piece } = get();
+      const tool = toolById(toolId);
+      return tool && missingFor(tool, pickKind, picked.length, picked.length ? 1 + others.length : 0, piece);
     },
 
     setValues(values) {
@@ -280,13 +327,35 @@ export const useBench = create<Bench>((set, get) => {
       if (preview || touched) {
         channel?.cancel();
         set({ preview: null, touched: false, values: settled(values) });
-        if (toolById(toolId)?.needs === "nothing") set({ toolId: null });
+        const tool = toolById(toolId);
+        if (tool?.needs === "nothing" || tool?.eager) set({ toolId: null, problem: null });
       } else if (toolId && toolById(toolId)?.parts === undefined) set({ toolId: null, problem: null });
       else if (picked.length) set({ picked: [], problem: null });
       else set({ toolId: null, problem: null });
     },
 
     give: (command) => inTurn(() => commit(command)),
+
+    again() {
+      if (underWay && get().connected) return void waiting.push(() => get().again());
+      const at = target();
+      if (!last || !at) return;
+      const { others: _, ...rest } = last as Command & { others?: string[] };
+      commit({ ...rest, ...at } as Command);
+    },
+
+    weigh() {
+      const { piece, picked, pickKind, toolId } = get();
+      const reach = reachOn(piece);
+      if (!reach || !piece || !picked.length || !toolById(toolId)?.reaches) return useReach.setState({ weights: null });
+      channel?.weigh({ piece, picked: { kind: pickKind, ids: picked }, reach });
+    },
+
+    cleared() {
+      if (!get().preview) return Promise.resolve();
+      const seq = channel?.cancel();
+      return seq ? new Promise((resolve) => shown.set(seq, resolve)) : Promise.resolve();
+    },
 
     look(level) {
       channel?.look(level);
@@ -319,6 +388,8 @@ export const useBench = create<Bench>((set, get) => {
     pick(piece, ids, others = []) {
       if (get().preview) channel?.cancel();
       set({ piece: piece ?? get().piece, picked: ids, others, touched: false, preview: null, problem: null });
+      eagerly();
+      get().weigh();
     },
     async pickBy(rule, from) {
       const { design, piece, picked, pickKind } = get();

@@ -40,9 +40,14 @@ export class Channel {
     this.send({ do: "look", level });
   }
 
-  cancel(): void {
+  /** The number of the message by which the answer will be known; 0 where there is no connection. */
+  cancel(): number {
     this.waiting = null;
-    this.send({ do: "cancel" });
+    return this.send({ do: "cancel" });
+  }
+
+  weigh(asked: object): void {
+    this.send({ do: "weigh", ...asked });
   }
 
   close(): void {

@@ -15,6 +15,7 @@ export type PictureState = Schemas["PictureState"];
 export type ComponentState = Schemas["ComponentState"];
 export type ReferenceState = PictureState | ComponentState;
 export type PickRule = Schemas["Pick"]["rule"];
+export type Reach = Schemas["ReachBy"];
 
 export interface Problem {
   type: string;
@@ -33,6 +34,9 @@ export interface CageArrays {
   edge_sharpness: Float32Array;
   vertex_sharpness: Float32Array;
   edge_open: Uint8Array;
+  edge_seam: Uint8Array;
+  /** What each element answers to on the other sides of a symmetric piece, one side after the other. */
+  images: Record<"vertex" | "edge" | "face", Int32Array> | null;
 }
 
 export interface SurfaceArrays {
@@ -62,7 +66,14 @@ export interface Near {
   vertices: Float32Array;
 }
 
+/** How far each row of a piece's surface takes part in a change that reaches. */
+export interface Weights {
+  piece: string;
+  rows: Float32Array;
+}
+
 export interface Frame {
+  weights?: Weights | null;
   clearances?: Near[];
   seq: number;
   pieces: PieceFrame[];
@@ -72,4 +83,5 @@ export interface Frame {
 export type Message =
   | ({ type: "state"; state: DesignState } & Frame)
   | ({ type: "frame"; preview: PreviewState } & Frame)
+  | { type: "weights"; seq: number; weights: Weights | null }
   | { type: "problem"; seq: number; problem: Problem };

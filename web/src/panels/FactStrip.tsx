@@ -1,7 +1,7 @@
 /** The line along the bottom: what is selected, counts, size, and what the next click does. */
 import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
-import { pieces, useBench } from "../live/bench";
+import { pieces, shownPicks, useBench } from "../live/bench";
 import { useLook } from "../live/look";
 import { useNear } from "../live/near";
 import type { Near } from "../live/types";
@@ -17,16 +17,17 @@ export function FactStrip() {
   const unit = design?.unit ?? "mm";
   const shown = (preview?.pieces ?? design?.pieces ?? []).find((p) => p.id === piece) ?? design?.pieces[0];
   const arrays = piece ? pieces.byId.get(piece) : undefined;
-  const count = pickKind === "piece" ? others.length + Math.min(picked.length, 1) : picked.length;
+  const now = shownPicks();
+  const count = pickKind === "piece" ? others.length + Math.min(picked.length, 1) : now.ids.length;
   const chosen = count
-    ? `${count} ${count === 1 ? pickKind : plural[pickKind]} picked, ${arrays ? figure(arrays.cage, pickKind, picked, unit) : ""}`
+    ? `${count} ${count === 1 ? now.kind : plural[now.kind]} picked, ${arrays ? figure(arrays.cage, now.kind, now.ids, unit) : ""}`
     : `No ${plural[pickKind]} picked`;
   const counts = shown
-    ? `${shown.name}: ${shown.face_count} faces, ${shown.edge_count} edges, ${shown.vertex_count} vertices; cage ${lengthsWords(shown.size, unit)}${shown.open_edge_count ? `; ${shown.open_edge_count} open edges` : ""}`
+    ? `${shown.name}: ${shown.face_count} faces, ${shown.edge_count} edges, ${shown.vertex_count} vertices; cage ${lengthsWords(shown.size, unit)}${shown.open_edge_count ? `; ${shown.open_edge_count} open edges` : ""}${shown.symmetry ? `; ${shown.symmetry.words}` : ""}`
     : "No pieces yet";
   const short = near.filter((n) => n.distance < n.asked);
   const name = (id: string) => design?.references.find((r) => r.id === id)?.name ?? "";
-  const own = nearestOfPicked(near, piece, arrays ? verticesOf(arrays.cage, pickKind, picked) : []);
+  const own = nearestOfPicked(near, piece, arrays ? verticesOf(arrays.cage, now.kind, now.ids) : []);
   const hint = compare
     ? "Comparing; Esc ends it"
     : preview

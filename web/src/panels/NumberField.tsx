@@ -32,7 +32,7 @@ function Choice({ field, value, disabled, onChange }: Props) {
       onChange={(event) => onChange(Number(event.target.value))}
       sx={{ minWidth: 118 }}
     >
-      {field.options!.map((words, i) => (
+      {(typeof field.options === "function" ? field.options() : field.options!).map((words, i) => (
         <MenuItem key={words} value={i}>{words}</MenuItem>
       ))}
     </TextField>

@@ -12,10 +12,12 @@ import { toolById } from "../tools/all";
 import type { Field, Tool } from "../tools/tool";
 import { useSketch } from "../viewport/pointing";
 import { FieldInput } from "./NumberField";
+import { EndBar } from "./EndBar";
 import { PlacingBar } from "./PlacingBar";
+import { ReachBar } from "./ReachBar";
 
 export function ToolCard() {
-  const { toolId, problem, say, design } = useBench();
+  const { toolId, problem, soft, say, design } = useBench();
   const tool = toolById(toolId);
   if (!tool && !problem) {
     if (design && design.pieces.length === 0 && design.references.length === 0) return <Card><Empty /></Card>;
@@ -24,14 +26,28 @@ export function ToolCard() {
   return (
     <Card>
       {problem && (
-        <Alert severity={problem.status === 409 ? "warning" : "error"} onClose={() => say(null)} sx={{ mb: tool ? 1 : 0, py: 0 }}>
-          {problem.detail}
+        <Alert
+          severity={soft ? "info" : problem.status === 409 ? "warning" : "error"}
+          onClose={() => say(null)}
+          sx={{ mb: tool ? 1 : 0, py: 0 }}
+        >
+          {problem.detail} <WayOut type={problem.type} />
         </Alert>
       )}
       {tool?.Card && <tool.Card />}
       {tool && (tool.fields.length > 0 || !tool.Card) && <Numbers key={tool.id} tool={tool} />}
     </Card>
   );
+}
+
+/** What would do instead, where that is known. */
+function WayOut({ type }: { type: string }) {
+  const { piece, give, values, setValues } = useBench();
+  if ((type === "/problems/symmetry" || type === "/problems/follows") && piece)
+    return <Button size="small" onClick={() => give({ kind: "make-independent", piece })}>Make independent</Button>;
+  if (type === "/problems/bridge-counts")
+    return <Button size="small" onClick={() => setValues({ ...values, loops: 1 })}>Add the missing loops</Button>;
+  return null;
 }
 
 function Card({ children }: { children: React.ReactNode }) {
@@ -59,18 +75,12 @@ function Empty() {
 }
 
 function Numbers({ tool }: { tool: Tool }) {
-  const { values, setValues, apply, back, picked, pickKind, touched, connected, preview } = useBench();
+  const { values, setValues, apply, back, touched, connected, preview } = useBench();
   const [more, setMore] = useState(false);
   const hidden = tool.fields.some((field) => field.more);
   // Tools that take points look at them as well as at numbers.
   useSketch();
-  const facesPicked = (pickKind === "face" || pickKind === "piece") && picked.length > 0;
-  const missing =
-    tool.needs === "faces" && !facesPicked
-      ? "Pick faces first (F)."
-      : tool.needs === "selection" && !picked.length
-        ? "Pick vertices, edges or faces first (V, E, F), or pieces (W)."
-        : null;
+  const missing = useBench.getState().missing();
   const ready = !missing && connected && useBench.getState().command() !== null;
   const change = (field: Field, value: number) => {
     // What is on the card now, not what was when the text began to be read.
@@ -112,9 +122,12 @@ function Numbers({ tool }: { tool: Tool }) {
           </Button>
         )}
         <Button type="submit" variant="contained" disabled={!ready}>{tool.verb}</Button>
-        {touched && <Button color="inherit" onClick={back}>Cancel</Button>}
+        {(touched || (tool.eager && preview)) && <Button color="inherit" onClick={back}>Cancel</Button>}
       </Stack>
       {tool.places && !missing && <PlacingBar pivots={tool.id !== "move"} />}
+      {tool.reaches && !missing && <ReachBar />}
+      {tool.ends && <EndBar />}
+      {tool.Below && <tool.Below />}
       <Typography variant="body2" color="text.secondary" sx={{ mt: 0.75 }}>
         {missing ?? [...(preview?.notes ?? []), tool.hint].join(" ")}
       </Typography>

@@ -12,6 +12,8 @@ export const colours = {
   crease: "#D99A00",
   open: "#B5622F",
   fault: "#B3261E",
+  seam: "#6E4FA3",
+  answer: "#CF83AF",
   axisX: "#9C4A2F",
   axisY: "#4F7A45",
   axisZ: "#2E6593",

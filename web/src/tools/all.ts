@@ -1,7 +1,7 @@
 import { stations } from "../stations/stations";
 import type { Tool } from "./tool";
 
-const modules = import.meta.glob<{ tool: Tool }>(["./*.ts", "./*.tsx", "!./all.ts", "!./tool.ts", "!./placing.ts", "!./forms.ts", "!./measuring.ts"], { eager: true });
+const modules = import.meta.glob<{ tool: Tool }>(["./*.ts", "./*.tsx", "!./all.ts", "!./tool.ts", "!./placing.ts", "!./forms.ts", "!./measuring.ts", "!./ends.ts"], { eager: true });
 
 const place = (tool: Tool) => stations.findIndex((station) => station.id === tool.station);
 

@@ -1,5 +1,5 @@
 import { MoveIcon } from "../theme/icons";
-import { alongAxes, onAxes } from "./placing";
+import { alongAxes, onAxes, reaching } from "./placing";
 import { axes, axisNames, type Tool } from "./tool";
 
 const along = (name: string, label: string) => ({ name, label, unit: "mm" as const, initial: 0, step: 1 });
@@ -10,12 +10,14 @@ export const tool: Tool = {
   name: "Move",
   key: "m",
   station: "shape",
+  section: "Place",
   order: 10,
   Icon: MoveIcon,
   hint: "Drag an arrow, a patch for a plane, the ring for the screen, the rose arrow for the mean normal, the small diamond for each its own normal.",
   needs: "selection",
   verb: "Move",
   places: true,
+  reaches: true,
   fields: [
     along("x", "Along x"),
     along("y", "Along y"),
@@ -25,10 +27,11 @@ export const tool: Tool = {
   ],
   command: (v, target, placing) => {
     if (!target) return null;
-    if (v.each) return { kind: "move-each", ...target, distance: v.each };
-    if (v.normal) return { kind: "move-along-normal", ...target, distance: v.normal };
+    const carried = reaching(placing);
+    if (v.each) return { kind: "move-each", ...target, distance: v.each, ...carried };
+    if (v.normal) return { kind: "move-along-normal", ...target, distance: v.normal, ...carried };
     if (!v.x && !v.y && !v.z) return null;
-    return { kind: "move", ...target, vector: alongAxes([v.x, v.y, v.z], placing) };
+    return { kind: "move", ...target, vector: alongAxes([v.x, v.y, v.z], placing), ...carried };
   },
   parts: [
     ...axes.map((axis) => ({ kind: "axis" as const, axis })),

@@ -20,3 +20,6 @@ export function alongAxes(parts: Vec, placing: Placing): Vec {
 export function onAxes(vector: Vec, placing: Placing): Vec {
   return axesOf(placing).map((axis) => axis[0] * vector[0] + axis[1] * vector[1] + axis[2] * vector[2]) as Vec;
 }
+
+/** What a command takes of the reach: nothing where nothing is carried. */
+export const reaching = (placing: Placing) => (placing.reach ? { reach: placing.reach } : {});

@@ -2,7 +2,7 @@
 import type { ComponentType } from "react";
 import type { SvgIconProps } from "@mui/material/SvgIcon";
 import type { Frame, Vec } from "../live/look";
-import type { Command, Kind } from "../live/types";
+import type { Command, Kind, Reach } from "../live/types";
 import type { Pointing } from "../viewport/pointing";
 
 export type StationId = "set-out" | "rough" | "shape" | "refine" | "prove" | "make";
@@ -22,7 +22,7 @@ export interface Field {
   keep?: boolean;
   slider?: boolean;
   /** A choice instead of a number: the value is the index of the words chosen. */
-  options?: string[];
+  options?: string[] | (() => string[]);
   /** Shown behind "More" only: seldom needed. */
   more?: boolean;
   /** Shown only while this holds. */
@@ -39,6 +39,8 @@ export interface Target {
 export interface Placing {
   pivot: Vec | null;
   frame: Frame | null;
+  /** How far it carries; null for the picked alone. */
+  reach: Reach | null;
 }
 
 /** A part of the handle; axes are 0, 1, 2 for its own x, y, z. A grip changes one field, along a line in space. */
@@ -53,19 +55,33 @@ export type Part =
   | { kind: "bead" }
   | { kind: "grip"; field: string; at: Vec; along: Vec; gain: number };
 
-/** How far a part was dragged: mm along it, degrees about it, or a factor; for moves also the vector in space, in mm. */
+/**
+ * How far a part was dragged: mm along it, degrees about it, or a factor; for moves also the vector in space, in mm, and
+ * for the bead how far to the right and up, in mm, as its first part.
+ */
 export type Drag = { part: Part; amount: number; vector: Vec };
 
 export interface Tool {
   id: string;
   name: string;
-  /** The one key that takes the tool up. */
+  /** The one key that takes the tool up, with `shift` held where that is said. */
   key?: string;
+  shift?: boolean;
   station: StationId;
+  /** The heading in the drawer that it stands under. */
+  section?: string;
   order: number;
   Icon: ComponentType<SvgIconProps>;
   hint: string;
-  needs: "nothing" | "selection" | "faces" | "piece";
+  needs: "nothing" | "selection" | "piece" | "pieces";
+  /** Of a selection, the kinds that it can take; without it any. */
+  takes?: Kind[];
+  /** Shows what it would do as soon as it is taken up, and again whenever something else is picked. */
+  eager?: boolean;
+  /** Offers a reach on its card. */
+  reaches?: boolean;
+  /** Joins two ends, the first of which can be set aside. */
+  ends?: boolean;
   /** The verb on the card's button. */
   verb: string;
   fields: Field[];
@@ -77,7 +93,7 @@ export interface Tool {
   /** Takes the drag of a bead itself, instead of setting a value by it; `done` when it was let go. */
   gripped?(part: Extract<Part, { kind: "grip" }>, amount: number, done: boolean): void;
   /** The values after a drag of a part, and the field that a number typed meanwhile goes to. */
-  dragged?(drag: Drag, placing: Placing): { values: Values; field: string };
+  dragged?(drag: Drag, placing: Placing, start: Values): { values: Values; field: string };
   /** Sets other values that follow from one that was typed. */
   typed?(values: Values, field: string): Values;
   /** Offers pivot and orientation on its card. */
@@ -88,7 +104,20 @@ export interface Tool {
   atOnce?: boolean;
   /** Above the fields, or where there are none in their place: a card of its own. */
   Card?: ComponentType;
+  /** Further controls below the fields. */
+  Below?: ComponentType;
 }
+
+/** What is still to be picked before a tool can do anything, or null. */
+export function missingFor(tool: Tool, kind: Kind, count: number, pieces: number, piece: string | null): string | null {
+  if (tool.needs === "nothing") return null;
+  if (tool.needs === "piece") return piece ? null : "Take a piece in hand first: pick one, or click its name.";
+  if (tool.needs === "pieces") return kind === "piece" && pieces > 1 ? null : "Pick two pieces or more first (W, then Shift).";
+  if (tool.takes && (!count || !tool.takes.includes(kind))) return `Pick ${tool.takes.map((k) => pickWords[k]).join(" or ")} first.`;
+  return count ? null : "Pick vertices, edges or faces first (V, E, F), or pieces (W).";
+}
+
+const pickWords: Record<Kind, string> = { vertex: "vertices (V)", edge: "edges (E)", face: "faces (F)", piece: "a piece (W)" };
 
 export const axes = [0, 1, 2];
 export const axisNames = ["x", "y", "z"] as const;

@@ -1,5 +1,5 @@
 import { TurnIcon } from "../theme/icons";
-import { axesOf } from "./placing";
+import { axesOf, reaching } from "./placing";
 import { axes, axisNames, type Tool } from "./tool";
 
 const about = (name: string) => ({ name, label: `About ${name}`, unit: "°" as const, initial: 0, step: 5 });
@@ -9,18 +9,20 @@ export const tool: Tool = {
   name: "Turn",
   key: "t",
   station: "shape",
+  section: "Place",
   order: 20,
   Icon: TurnIcon,
   hint: "Drag one of the three arcs; it turns about the pivot.",
   needs: "selection",
   verb: "Turn",
   places: true,
+  reaches: true,
   fields: [about("x"), about("y"), about("z")],
   command: (v, target, placing) => {
     const axis = axisNames.findIndex((name) => v[name]);
     if (!target || axis < 0) return null;
     const pivot = placing.pivot ? { pivot: placing.pivot } : {};
-    return { kind: "turn", ...target, axis: axesOf(placing)[axis], degrees: v[axisNames[axis]], ...pivot };
+    return { kind: "turn", ...target, axis: axesOf(placing)[axis], degrees: v[axisNames[axis]], ...pivot, ...reaching(placing) };
   },
   parts: axes.map((axis) => ({ kind: "arc" as const, axis })),
   dragged: ({ part, amount }) => {

@@ -2,9 +2,11 @@
 import Box from "@mui/material/Box";
 import { useEffect, useRef, useState } from "react";
 import { Vector3 } from "three";
-import { pieces, placing, useBench, viewFrame } from "../live/bench";
+import { pieces, placing, shownPicks, useBench, viewFrame } from "../live/bench";
+import { useEnds } from "../live/ends";
 import { type FlatName, type Frame, useLook } from "../live/look";
 import { useNear } from "../live/near";
+import { useReach } from "../live/reach";
 import { colours } from "../theme/colours";
 import { toolById } from "../tools/all";
 import { Gestures } from "./gestures";
@@ -44,13 +46,17 @@ export function Stage(props: { name: string; label: string; side?: FlatName; onS
   const bench = useBench();
   const { design, display, piece, others, pickKind, picked, hover, problem, problemPiece, preview, toolId, values } = bench;
   const look = useLook();
+  const far = useEnds((s) => s.far);
+  const weights = useReach((s) => s.weights);
 
   useEffect(() => scene?.setDesign(), [scene, design, preview]);
   useEffect(() => {
     const place = problem?.place;
-    const faults = place && problemPiece ? { piece: problemPiece, ...place } : null;
-    scene?.setLook({ display, piece, others, kind: pickKind, picked, hover, faults });
-  }, [scene, display, piece, others, pickKind, picked, hover, problem, problemPiece, preview, toolId, values, look]);
+    const doubtful = preview?.doubtful.length && piece ? { piece, vertices: [], edges: [], faces: preview.doubtful } : null;
+    const faults = place && problemPiece && !bench.soft ? { piece: problemPiece, ...place } : doubtful;
+    const now = shownPicks();
+    scene?.setLook({ display, piece, others, kind: now.kind, picked: now.ids, hover: preview ? null : hover, faults, held: far, weights });
+  }, [scene, far, weights, display, piece, others, pickKind, picked, hover, problem, problemPiece, preview, toolId, values, look]);
 
   return (
     <>
@@ -82,8 +88,12 @@ function placeHandle(scene: Scene): void {
   scene.handle.showGrips(tool?.grips?.(values) ?? [], (at) => pixelAt(scene, at));
   const parts = tool?.parts;
   const arrays = piece ? pieces.byId.get(piece) : undefined;
-  if (!parts || !arrays || !picked.length || useLook.getState().compare) return scene.handle.hide();
-  const box = boxOf(arrays.cage, verticesOf(arrays.cage, pickKind, picked));
+  const whole = tool?.needs === "piece";
+  if (!parts || !arrays || (!picked.length && !whole) || useLook.getState().compare) return scene.handle.hide();
+  // A preview may have other elements than the design: the handle stays at those that it leads to.
+  const now = shownPicks();
+  const held = whole ? Array(arrays.cage.positions.length / 3).keys() : verticesOf(arrays.cage, now.kind, now.ids);
+  const box = boxOf(arrays.cage, held);
   if (pickKind === "piece")
     for (const id of others) {
       const other = pieces.byId.get(id);
@@ -91,7 +101,7 @@ function placeHandle(scene: Scene): void {
     }
   const at = placing();
   const pivot = at.pivot && tool.places && toolId !== "move" ? new Vector3(...at.pivot) : box.getCenter(new Vector3());
-  const normal = meanNormal(arrays.cage, pickKind, picked);
+  const normal = whole ? new Vector3(0, 0, 1) : meanNormal(arrays.cage, now.kind, now.ids);
   scene.handle.show(parts, pivot, normal, handlePixels * pixelAt(scene, pivot), at.frame, eye.back);
 }
 

@@ -2,6 +2,8 @@
 import { Vector3 } from "three";
 import { pieces, placing, useBench } from "../live/bench";
 import { useLook, type Vec } from "../live/look";
+import { useReach } from "../live/reach";
+import { reachChanged } from "../panels/ReachBar";
 import { toolById } from "../tools/all";
 import type { Drag, Part, Values } from "../tools/tool";
 import { verticesOf } from "./measure";
@@ -53,11 +55,14 @@ export class Gestures {
       useSketch.setState({ hover: null });
     });
     on("dblclick", (event) => {
-      if (!this.pointing && event.button === 0) pickLoop(this.scene, ...this.at(event), event.shiftKey);
+      if (this.pointing || event.button !== 0) return;
+      const at = this.at(event);
+      void useBench.getState().cleared().then(() => pickLoop(this.scene, ...at, event.shiftKey));
     });
     on("contextmenu", (event) => event.preventDefault());
     on("wheel", (event) => {
       event.preventDefault();
+      if (this.widen(Math.exp(-event.deltaY * 0.0012))) return;
       const { clientWidth, clientHeight } = host;
       const [x, y] = this.at(event);
       this.scene.eye.zoom(Math.exp(event.deltaY * 0.0012), x - clientWidth / 2, y - clientHeight / 2);
@@ -74,6 +79,18 @@ export class Gestures {
   private at(event: MouseEvent): [number, number] {
     const { left, top } = this.host.getBoundingClientRect();
     return [event.clientX - left, event.clientY - top];
+  }
+
+  /** While something is dragged that reaches, the wheel and two keys make its reach wider or narrower. */
+  private widen(by: number): boolean {
+    if (this.going?.what !== "handle" || !toolById(useBench.getState().toolId)?.reaches) return false;
+    const { radius } = useReach.getState();
+    const { pixel } = this.scene.eye;
+    // From nothing it begins at what can just be seen.
+    const next = radius > 0 ? radius * by : by > 1 ? 24 * pixel : 0;
+    useReach.setState({ radius: next < 4 * pixel ? 0 : Object.values(rounded({ next }, pixel))[0] });
+    reachChanged();
+    return true;
   }
 
   private get pointing() {
@@ -230,8 +247,8 @@ export class Gestures {
       bench.setValues({ ...bench.values, [field]: Math.max(least, stepped) });
       return;
     }
-    const dragged = toolById(bench.toolId)?.dragged?.(last, placing());
-    if (dragged) bench.setValues(rounded(dragged.values, this.scene.eye.pixel));
+    const dragged = toolById(bench.toolId)?.dragged?.(last, placing(), going.start);
+    if (dragged) bench.setValues({ ...going.start, ...rounded(dragged.values, this.scene.eye.pixel) });
   }
 
   private up(event: PointerEvent): void {
@@ -251,8 +268,11 @@ export class Gestures {
     } else if (going.what === "point") {
       if (Math.hypot(x - going.x, y - going.y) <= slack) this.setPoint(x, y);
     } else if (going.what === "pick") {
-      if (going.band) pickBand(this.scene, going, x, y);
-      else pickAt(this.scene, x, y, going.add);
+      // A preview may have other elements than the design: what is picked is picked of the design.
+      void bench.cleared().then(() => {
+        if (going.band) pickBand(this.scene, going, x, y);
+        else pickAt(this.scene, x, y, going.add);
+      });
     }
     this.scene.draw();
   }
@@ -301,7 +321,8 @@ export class Gestures {
     else if (event.key === "Enter") {
       this.going = null;
       if (useBench.getState().touched && going.last?.part.kind !== "grip") useBench.getState().apply();
-    } else if (/^[\d.,/\-+*() a-z°%"']$/i.test(event.key) || event.key === "Backspace") {
+    } else if (event.key === "PageUp" || event.key === "PageDown") this.widen(event.key === "PageUp" ? 1.15 : 1 / 1.15);
+    else if (/^[\d.,/\-+*() a-z°%"']$/i.test(event.key) || event.key === "Backspace") {
       going.typed = event.key === "Backspace" ? going.typed.slice(0, -1) : going.typed + event.key;
       this.takeTyped(going);
     }
@@ -314,13 +335,13 @@ export class Gestures {
     const tool = toolById(bench.toolId);
     const { last, typed } = going;
     if (!tool || !last || !typed) return;
-    const field = last.part.kind === "grip" ? last.part.field : tool.dragged?.(last, placing()).field;
+    const field = last.part.kind === "grip" ? last.part.field : tool.dragged?.(last, placing(), going.start).field;
     const given = tool.fields.find((f) => f.name === field);
     if (!field || !given) return;
     void readTyped(typed, given.unit, bench.design?.unit ?? "mm").then((amount) => {
       // A later key, or letting go, has overtaken this one.
       if (amount === null || going.typed !== typed || this.going !== going) return;
-      const others = last.part.kind === "grip" ? going.start : Object.fromEntries(tool.fields.map((f) => [f.name, f.initial]));
+      const others = last.part.kind === "grip" ? going.start : Object.fromEntries(tool.fields.map((f) => [f.name, f.keep ? going.start[f.name] : f.initial]));
       if (tool.id === "extrude" && field !== "distance") others.distance = 0;
       const values = { ...others, [field]: amount };
       useBench.getState().setValues(tool.typed?.(values, field) ?? values);

@@ -142,7 +142,7 @@ export class Handle {
     const none: Vec = [0, 0, 0];
     const vec = (v: Vector3) => v.toArray() as Vec;
     if (part.kind === "bead")
-      return (_, dx, dy) => ({ part, amount: Math.max(0, 1 + ((dx - dy) * pixel) / (scale * 1.2)), vector: none });
+      return (_, dx, dy) => ({ part, amount: Math.max(0, 1 + ((dx - dy) * pixel) / (scale * 1.2)), vector: [(dx - dy) * pixel, 0, 0] });
     if (part.kind === "screen") {
       const start = meetPlane(ray, origin, view);
       return (r, _dx, _dy, snapped) => {

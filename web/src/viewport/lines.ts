@@ -8,7 +8,7 @@ export class Lines {
   readonly object: LineSegments2;
   private readonly material: LineMaterial;
 
-  constructor(color: string, width: number, options: { onTop?: boolean; opacity?: number; dashed?: boolean } = {}) {
+  constructor(color: string, width: number, options: { onTop?: boolean; opacity?: number; dashed?: boolean; dash?: number } = {}) {
     this.material = new LineMaterial({
       color,
       linewidth: width,
@@ -16,8 +16,8 @@ export class Lines {
       opacity: options.opacity ?? 1,
       depthTest: !options.onTop,
       dashed: options.dashed ?? false,
-      dashSize: 1.2,
-      gapSize: 0.8,
+      dashSize: options.dash ?? 1.2,
+      gapSize: options.dash ?? 0.8,
     });
     this.object = new LineSegments2(new LineSegmentsGeometry(), this.material);
     this.object.renderOrder = options.onTop ? 20 : 10;

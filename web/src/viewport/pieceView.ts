@@ -2,6 +2,7 @@
 import {
   BufferAttribute,
   BufferGeometry,
+  Color,
   Group,
   LineBasicMaterial,
   LineSegments,
@@ -30,6 +31,8 @@ export interface Marks {
   picked: number[];
   hover: Hover;
   faults: { vertices: number[]; edges: number[]; faces: number[] } | null;
+  /** Elements that were set aside, to be joined with what is picked next. */
+  held: { kind: Kind; ids: number[] } | null;
 }
 
 export interface Dress {
@@ -65,6 +68,9 @@ export class PieceView {
   private readonly creases = creaseWidths.map(({ width }) => new Lines(colours.crease, width));
   private readonly picked = new Lines(colours.selection, 3.5, { onTop: true });
   private readonly hovered = new Lines(colours.hover, 3, { onTop: true });
+  private readonly seam = new Lines(colours.seam, 2.4, { dashed: true, dash: 0.5 });
+  private readonly answers = new Lines(colours.selection, 2, { onTop: true, opacity: 0.45 });
+  private readonly aside = new Lines(colours.river, 4, { onTop: true });
   private readonly faulty = new Lines(colours.fault, 5, { onTop: true, dashed: true });
   private readonly spikes = new Lines(colours.river, 1.6);
   private readonly iso: LineSegments;
@@ -76,11 +82,13 @@ export class PieceView {
   );
   private readonly pickedDots = dotsOnTop(colours.selection, 9);
   private readonly hoverDots = dotsOnTop(colours.hover, 10);
+  private readonly answerDots = dotsOnTop(colours.answer, 7);
+  private readonly glow: Mesh<BufferGeometry, MeshBasicMaterial>;
   private readonly triangleFace: Int32Array;
   private readonly tint = { value: 1 };
   private surfaceTree: MeshBVH | null = null;
   private cageTree: MeshBVH | null = null;
-  private marks: Marks = { kind: "face", picked: [], hover: null, faults: null };
+  private marks: Marks = { kind: "face", picked: [], hover: null, faults: null, held: null };
   private dress: Dress = {
     display: "both", material: "clay", colour: "clay", isolines: 0, wire: 0, normals: false, valences: false, backs: true, faint: false,
   };
@@ -113,8 +121,9 @@ export class PieceView {
     for (const mesh of [this.surfaceMesh, this.cageMesh, this.dots]) mesh.frustumCulled = false;
     this.dots.renderOrder = 11;
 
-    const lines = [this.plain, this.open, ...this.creases, this.picked, this.hovered, this.faulty, this.spikes];
-    this.group.add(this.surfaceMesh, this.cageMesh, this.dots, this.pickedDots, this.hoverDots, this.iso, this.wire);
+    this.glow = this.weightMesh(planes);
+    const lines = this.allLines();
+    this.group.add(this.surfaceMesh, this.cageMesh, this.dots, this.pickedDots, this.hoverDots, this.answerDots, this.iso, this.wire, this.glow);
     this.group.add(this.valences.group, ...lines.map((line) => line.object));
     for (const part of [this.iso, this.wire]) (part.material as LineBasicMaterial).clippingPlanes = planes;
     for (const line of lines) line.clip(planes);
@@ -166,16 +175,19 @@ export class PieceView {
 
     const plain: number[] = [];
     const open: number[] = [];
+    const seam: number[] = [];
     const creased: number[][] = creaseWidths.map(() => []);
     if (withCage)
       for (let e = 0; e < cage.edge_verts.length / 2; e++) {
         const sharp = cage.edge_sharpness[e];
+        if (cage.edge_seam[e]) seam.push(e);
         if (cage.edge_open[e]) open.push(e);
         else if (sharp === 0) plain.push(e);
         else creased[creaseWidths.findIndex(({ upTo }) => sharp <= upTo)].push(e);
       }
     this.plain.set(cage.positions, cage.edge_verts, plain);
     this.open.set(cage.positions, cage.edge_verts, open);
+    this.seam.set(cage.positions, cage.edge_verts, seam);
     this.creases.forEach((line, i) => line.set(cage.positions, cage.edge_verts, creased[i]));
 
     const wanted = `${this.dress.isolines} ${this.dress.wire}`;
@@ -212,6 +224,11 @@ export class PieceView {
     const draw = (line: Lines, wanted: Iterable<number>) => line.set(cage.positions, cage.edge_verts, wanted);
     draw(this.picked, kind === "edge" ? picked : []);
     const hovers = hover ? [hover.id] : [];
+    const answering = this.answering(kind, picked);
+    draw(this.answers, kind === "edge" ? answering : []);
+    this.setDots(this.answerDots, kind === "vertex" ? answering : []);
+    const { held } = this.marks;
+    draw(this.aside, held?.kind === "edge" ? held.ids : []);
     draw(this.hovered, hover?.kind === "edge" ? hovers : []);
     draw(this.faulty, faults?.edges ?? []);
     this.setDots(this.pickedDots, [...(kind === "vertex" ? picked : []), ...(faults?.vertices ?? [])]);
@@ -223,6 +240,8 @@ export class PieceView {
     }
     const whole = (on: boolean) => (on ? [...Array(cage.face_offsets.length - 1).keys()] : []);
     this.fill(kind === "piece" ? whole(picked.length > 0) : kind === "face" ? picked : [], colours.selection, kind === "piece" ? 0.22 : 0.5);
+    this.fill(kind === "face" ? answering : [], colours.selection, 0.2);
+    this.fill(held?.kind === "face" ? held.ids : [], colours.river, 0.5);
     this.fill(hover?.kind === "piece" ? whole(true) : hover?.kind === "face" ? hovers : [], colours.hover, hover?.kind === "piece" ? 0.16 : 0.32);
     this.fill(faults?.faces ?? [], colours.fault, 0.6);
   }
@@ -252,6 +271,57 @@ export class PieceView {
       this.fills.push(mesh);
       this.group.add(mesh);
     }
+  }
+
+  /** What the picked elements answer to on the other sides, where the piece is symmetric. */
+  private answering(kind: Kind, picked: number[]): number[] {
+    const images = kind === "piece" ? undefined : this.arrays.cage.images?.[kind];
+    if (!images || !picked.length) return [];
+    const { cage } = this.arrays;
+    const count = { vertex: cage.positions.length / 3, edge: cage.edge_verts.length / 2, face: cage.face_offsets.length - 1, piece: 1 }[kind];
+    const own = new Set(picked);
+    const found = new Set<number>();
+    for (let side = 0; side < images.length / count; side++)
+      for (const id of picked) {
+        const answer = images[side * count + id];
+        if (!own.has(answer)) found.add(answer);
+      }
+    return [...found];
+  }
+
+  /** Show how far each row of the surface takes part in a change, as a glow; null for none. */
+  weigh(rows: Float32Array | null): void {
+    const count = this.arrays.surface.positions.length / 3;
+    const fits = rows !== null && rows.length === count && this.display !== "cage";
+    this.glow.visible = fits;
+    if (!fits) return;
+    const attribute = this.glow.geometry.getAttribute("color") as BufferAttribute;
+    for (let i = 0; i < count; i++) attribute.array[4 * i + 3] = 0.62 * rows[i];
+    attribute.needsUpdate = true;
+  }
+
+  private weightMesh(planes: Plane[]): Mesh<BufferGeometry, MeshBasicMaterial> {
+    const geometry = new BufferGeometry();
+    geometry.setAttribute("position", this.surface.getAttribute("position"));
+    geometry.setIndex(this.surface.getIndex());
+    const count = this.arrays.surface.positions.length / 3;
+    const { r, g, b } = new Color(colours.selection);
+    const flat = new Float32Array(4 * count);
+    for (let i = 0; i < count; i++) flat.set([r, g, b, 0], 4 * i);
+    geometry.setAttribute("color", new BufferAttribute(flat, 4));
+    const material = new MeshBasicMaterial({ vertexColors: true, transparent: true, side: DoubleSide, clippingPlanes: planes });
+    material.depthWrite = false;
+    const mesh = new Mesh(geometry, material);
+    mesh.frustumCulled = false;
+    mesh.renderOrder = 4;
+    mesh.visible = false;
+    return mesh;
+  }
+
+  private allLines(): Lines[] {
+    return [
+      this.plain, this.open, this.seam, ...this.creases, this.picked, this.answers, this.hovered, this.aside, this.faulty, this.spikes,
+    ];
   }
 
   private surfaceLines(color: string, opacity: number): LineSegments {
@@ -293,8 +363,8 @@ export class PieceView {
 
   dispose(): void {
     for (const part of [this.surface, this.cage, this.iso.geometry, this.wire.geometry]) part.dispose();
-    for (const line of [this.plain, this.open, ...this.creases, this.picked, this.hovered, this.faulty, this.spikes])
-      line.dispose();
+    for (const line of this.allLines()) line.dispose();
+    this.glow.geometry.dispose();
     for (const fill of this.fills) fill.geometry.dispose();
     this.valences.dispose();
   }

@@ -4,7 +4,8 @@ import { pieces, useBench } from "../live/bench";
 import type { Display, Hover } from "../live/bench";
 import { type FlatName, useLook } from "../live/look";
 import type { Change } from "../live/pieces";
-import type { Kind, PieceState } from "../live/types";
+import type { End } from "../live/ends";
+import type { Kind, PieceState, Weights } from "../live/types";
 import { colours } from "../theme/colours";
 import { toolById } from "../tools/all";
 import { Eye } from "./camera";
@@ -24,6 +25,9 @@ export interface Look {
   picked: number[];
   hover: Hover;
   faults: { piece: string; vertices: number[]; edges: number[]; faces: number[] } | null;
+  /** The end that was set aside, for tools that join two. */
+  held: End | null;
+  weights: Weights | null;
 }
 
 export class Scene {
@@ -38,7 +42,7 @@ export class Scene {
   /** What the section cuts away; empty where there is none. The views share the array. */
   private readonly planes: Plane[] = [];
   private states = new Map<string, PieceState>();
-  private look: Look = { display: "both", piece: null, others: [], kind: "face", picked: [], hover: null, faults: null };
+  private look: Look = { display: "both", piece: null, others: [], kind: "face", picked: [], hover: null, faults: null, held: null, weights: null };
   private waiting = 0;
   private frames = 0;
   private fitted = false;
@@ -240,6 +244,7 @@ export class Scene {
       picked: compare ? [] : own ? look.picked : whole ? [0] : [],
       hover: look.hover?.piece === view.id ? look.hover : null,
       faults: look.faults?.piece === view.id ? look.faults : null,
+      held: look.held?.piece === view.id && !useBench.getState().preview ? look.held : null,
     };
     const dress: Dress = {
       display: compare ? "surface" : look.display,
@@ -251,6 +256,7 @@ export class Scene {
     };
     view.group.position.copy(this.placeOf(view.id));
     view.show(dress, marks);
+    view.weigh(look.weights?.piece === view.id && !compare ? look.weights.rows : null);
   }
 
   /** Two that are compared side by side stand apart by their width on the screen. */

@@ -14,7 +14,7 @@ import { useState } from "react";
 import { useBench } from "../../live/bench";
 import { useLook } from "../../live/look";
 import type { Command, PieceState } from "../../live/types";
-import { FreeIcon, HiddenIcon, LockedIcon, MoreIcon, ShownIcon } from "../../theme/icons";
+import { FreeIcon, HiddenIcon, LockedIcon, MirrorIcon, MoreIcon, ShownIcon } from "../../theme/icons";
 import { clays } from "../../viewport/materials";
 import { NameField } from "../NameField";
 
@@ -80,6 +80,11 @@ function PieceRow({ piece, place, headed }: { piece: PieceState; place: number; 
             <Typography noWrap variant="body2" title={piece.name} sx={{ fontWeight: 600, color: piece.visible ? undefined : "text.secondary" }}>
               {piece.name}
             </Typography>
+            {(piece.symmetry || piece.follows) && (
+              <Tooltip title={piece.symmetry ? `This piece is ${piece.symmetry.words}` : "This piece follows another in a mirror"}>
+                <MirrorIcon aria-label={piece.symmetry?.words ?? "follows"} sx={{ fontSize: 15, color: "#6E4FA3", flexShrink: 0 }} />
+              </Tooltip>
+            )}
           </ListItemButton>
         )}
         <Stack direction="row">
@@ -159,6 +164,9 @@ function PieceMenu(props: {
     >
       <MenuItem onClick={props.onRename}>Rename</MenuItem>
       <MenuItem onClick={choose(() => give({ kind: "duplicate-piece", piece: piece.id, offset: [piece.size[0] * 1.2, 0, 0] }))}>Duplicate</MenuItem>
+      {(piece.symmetry || piece.follows) && (
+        <MenuItem onClick={choose(() => give({ kind: "make-independent", piece: piece.id }))}>Make independent</MenuItem>
+      )}
       <MenuItem onClick={choose(() => give({ kind: "make-variant", piece: piece.id }))}>Make a variant</MenuItem>
       {family.filter((p) => p.id !== piece.id).map((p) => (
         <MenuItem key={p.id} onClick={choose(() => set({ compare: { a: p.id, b: piece.id, over: false } }))}>Compare with {p.name}</MenuItem>

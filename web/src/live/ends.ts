@@ -1,0 +1,11 @@
+/** The end that was picked first, for the tools that join two: it waits while the other is picked, on any piece. */
+import { create } from "zustand";
+import type { Kind } from "./types";
+
+export interface End {
+  piece: string;
+  kind: Kind;
+  ids: number[];
+}
+
+export const useEnds = create<{ far: End | null }>(() => ({ far: null }));
