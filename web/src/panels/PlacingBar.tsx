@@ -1,7 +1,6 @@
 /** About what things turn and are sized, and along which axes: pivot and orientation. */
 import Button from "@mui/material/Button";
 import MenuItem from "@mui/material/MenuItem";
-import Stack from "@mui/material/Stack";
 import TextField from "@mui/material/TextField";
 import Typography from "@mui/material/Typography";
 import { useState } from "react";
@@ -54,8 +53,8 @@ export function PlacingBar({ pivots }: { pivots: boolean }) {
   };
   const now = !pivot ? "middle" : typing ? "typed" : pivot.every((x) => x === 0) ? "world" : "picked";
   return (
-    <Stack direction="row" spacing={1.25} useFlexGap sx={{ alignItems: "center", flexWrap: "wrap", mt: 1 }}>
-      <TextField select label="Along the axes of" value={orientation} onChange={(event) => orient(event.target.value as Orientation)} sx={{ minWidth: 130 }}>
+    <>
+      <TextField select label="Along the axes of" value={orientation} onChange={(event) => orient(event.target.value as Orientation)} sx={{ minWidth: 118 }}>
         {orientations.map(([id, name]) => (
           <MenuItem key={id} value={id} disabled={id === "edge" && orientation !== "edge" && !(pickKind === "edge" && picked.length === 1)}>
             {name}
@@ -63,7 +62,7 @@ export function PlacingBar({ pivots }: { pivots: boolean }) {
         ))}
       </TextField>
       {pivots && (
-        <TextField select label="Pivot" value={now} onChange={(event) => place(event.target.value)} sx={{ minWidth: 130 }}>
+        <TextField select label="Pivot" value={now} onChange={(event) => place(event.target.value)} sx={{ minWidth: 118 }}>
           <MenuItem value="middle">selection's middle</MenuItem>
           <MenuItem value="picked" disabled={!picked.length && now !== "picked"}>the picked (U)</MenuItem>
           <MenuItem value="world">world's origin</MenuItem>
@@ -86,6 +85,6 @@ export function PlacingBar({ pivots }: { pivots: boolean }) {
         <Typography variant="body2" color="text.secondary">at {pivot.map((x) => Number(x.toFixed(2))).join(", ")}</Typography>
       )}
       {pivots && pivot && <Button size="small" onClick={() => place("middle")}>Middle again</Button>}
-    </Stack>
+    </>
   );
 }

@@ -1,7 +1,6 @@
 /** How far a change carries around the picked: radius, along the cage or through space, profile, and limits. */
 import Button from "@mui/material/Button";
 import MenuItem from "@mui/material/MenuItem";
-import Stack from "@mui/material/Stack";
 import TextField from "@mui/material/TextField";
 import { useBench } from "../live/bench";
 import { type Profile, profiles, useReach } from "../live/reach";
@@ -28,7 +27,7 @@ export function ReachBar() {
   const limited = within && within.piece === piece;
   const name = design?.pieces.find((p) => p.id === piece)?.name ?? "";
   return (
-    <Stack direction="row" spacing={1.25} useFlexGap sx={{ alignItems: "center", flexWrap: "wrap", mt: 1.1 }}>
+    <>
       <NumberField field={radiusField} value={radius} onChange={(v) => change({ radius: v })} />
       {radius > 0 && (
         <>
@@ -56,6 +55,6 @@ export function ReachBar() {
           )}
         </>
       )}
-    </Stack>
+    </>
   );
 }

@@ -56,7 +56,7 @@ function Card({ children }: { children: React.ReactNode }) {
       elevation={3}
       component="section"
       aria-label="Tool card"
-      sx={{ position: "absolute", left: 0, right: 0, mx: "auto", width: "fit-content", bottom: 14, px: 2, py: 1.25, borderRadius: 2, maxWidth: "min(860px, calc(100% - 40px))", zIndex: 2 }}
+      sx={{ position: "absolute", left: 180, right: 10, mx: "auto", width: "fit-content", bottom: 12, px: 1.5, py: 1.1, borderRadius: 2, maxWidth: "min(880px, calc(100% - 190px))", zIndex: 2 }}
     >
       {children}
     </Paper>
@@ -121,11 +121,11 @@ function Numbers({ tool }: { tool: Tool }) {
             {more ? "Less" : "Place…"}
           </Button>
         )}
+        {tool.places && !missing && <PlacingBar pivots={tool.id !== "move"} />}
+        {tool.reaches && !missing && <ReachBar />}
         <Button type="submit" variant="contained" disabled={!ready}>{tool.verb}</Button>
         {(touched || (tool.eager && preview)) && <Button color="inherit" onClick={back}>Cancel</Button>}
       </Stack>
-      {tool.places && !missing && <PlacingBar pivots={tool.id !== "move"} />}
-      {tool.reaches && !missing && <ReachBar />}
       {tool.ends && <EndBar />}
       {tool.Below && <tool.Below />}
       <Typography variant="body2" color="text.secondary" sx={{ mt: 0.75 }}>

@@ -10,6 +10,7 @@ export const theme = createTheme({
     primary: { main: colours.river },
     secondary: { main: colours.otter },
     error: { main: colours.fault },
+    info: { main: colours.river },
     background: { default: colours.paper, paper: colours.card },
     text: { primary: colours.ink, secondary: "#515D63" },
     divider: "#DDD8CC",

@@ -7,7 +7,7 @@ const ways = ["open", "follow"] as const;
 
 export const tool: Tool = {
   id: "around",
-  name: "Repeat around",
+  name: "Radial",
   key: "r",
   shift: true,
   station: "shape",
