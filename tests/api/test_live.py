@@ -175,3 +175,63 @@ class Views(ServiceCase):
     def test_levels_by_size(self) -> None:
         levels = [shown_level(count) for count in (6, 80, 500, 3000, 20_000)]
         self.assertEqual(levels, [4, 3, 3, 2, 1])
+
+
+class Reaching(TalkCase):
+    def test_weights_come_with_a_preview_and_when_asked_for(self) -> None:
+        state = self.begun({**BOX, "counts": [6, 6, 2]})
+        picked = {"kind": "face", "ids": [40]}
+        reach = {"radius": 12.0}
+        with self.talk(state) as talk:
+            rows = len(talk.hear()["pieces"][0]["surface"]["positions"]) // 3
+            talk.say(do="weigh", seq=1, piece="p1", picked=picked, reach=reach)
+            asked = talk.hear()
+            self.assertEqual((asked["type"], asked["seq"], asked["weights"]["piece"]), ("weights", 1, "p1"))
+            command = {"kind": "move", "piece": "p1", "picked": picked, "vector": [0, 0, 2], "reach": reach}
+            talk.say(do="preview", seq=2, revision=state["revision"], command=command)
+            frame = talk.hear()
+            for weights in (asked["weights"]["rows"], frame["weights"]["rows"]):
+                self.assertEqual(len(weights), rows)
+                self.assertTrue(0 <= weights.min() < 0.01 and 0.5 < weights.max() <= 1)
+            talk.say(do="weigh", seq=3, piece="p1", picked=picked, reach={"radius": -1})
+            self.assertEqual(talk.hear()["type"], "problem")
+
+    def test_a_symmetric_piece_comes_with_its_seam_and_its_answers(self) -> None:
+        state = self.begun(BOX, {"kind": "mirror", "piece": "p1"})
+        with self.talk(state) as talk:
+            first = talk.hear()
+            cage = first["pieces"][0]["cage"]
+            x = cage["positions"].reshape(-1, 3)[:, 0]
+            answers = cage["images"]["vertex"]
+            np.testing.assert_array_equal(x[answers], -x)
+            ends = cage["edge_verts"].reshape(-1, 2)[cage["edge_seam"] == 1]
+            self.assertTrue(len(ends) and np.all(x[ends] == 0))
+            self.assertEqual(first["state"]["pieces"][0]["symmetry"]["words"], "one mirror")
+            free = {"kind": "make-independent", "piece": "p1"}
+            talk.say(do="commit", seq=1, revision=state["revision"], command=free)
+            after = talk.hear()
+            self.assertIsNone(after["pieces"][0]["cage"]["images"])
+
+    def test_what_cannot_be_kept_is_told_before_it_is(self) -> None:
+        tube = {"kind": "add-cylinder", "diameter": 20, "height": 30, "counts": [12, 3], "caps": "open"}
+        state = self.begun(tube)
+        body = {
+            "revision": state["revision"],
+            "command": {"kind": "thicken", "piece": "p1", "picked": {"kind": "piece", "ids": [0]}, "distance": 14},
+        }
+        answer = self.client.post(f"/api/designs/{state['id']}/preview", json=body).json()
+        self.assertTrue(answer["doubtful"])
+        self.assertIn("run through each other", answer["notes"][0])
+
+    def test_refusals_name_their_kind(self) -> None:
+        second = {"kind": "mirror", "piece": "p1", "way": "second", "point": [30, 0, 0]}
+        state = self.begun(BOX, {"kind": "mirror", "piece": "p1"}, second, BOX)
+        address = f"/api/designs/{state['id']}/commands"
+
+        def refused(command: dict[str, Any], kind: str) -> str:
+            answer = self.client.post(address, json={"revision": state["revision"], "command": command})
+            return self.problem(answer, 422, kind)
+
+        shaped = {"kind": "flip", "piece": "p2", "picked": {"kind": "face", "ids": [0]}}
+        self.assertIn("follows Box", refused(shaped, "follows"))
+        self.assertIn("independent", refused({"kind": "join-pieces", "pieces": ["p1", "p3"]}, "symmetry"))

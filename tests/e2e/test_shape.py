@@ -223,7 +223,7 @@ class Shaping(BrowserCase):
         self.assertEqual(groups, ["Set out", "Rough", "Shape", "Make"])
         self.page.get_by_role("combobox", name="Find a tool").fill("extr")
         self.page.keyboard.press("Enter")
-        self.page.get_by_text("Pick faces first (F).").wait_for()
+        self.page.get_by_text("Pick faces (F), a piece (W) or edges (E) first.").wait_for()
         self.page.keyboard.press("?")
         self.page.get_by_role("dialog", name="All keys").wait_for()
         self.page.get_by_role("button", name="Close").click()

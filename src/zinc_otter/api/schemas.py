@@ -68,7 +68,7 @@ class DesignCard(BaseModel):
 
 
 class SymmetryState(BaseModel):
-    """How a piece is symmetric: ``words`` such as "mirrored" or "8 sectors", and its mirror planes."""
+    """How a piece is symmetric: ``words`` such as "one mirror" or "8 sectors", and its mirror planes."""
 
     words: str
     sectors: int

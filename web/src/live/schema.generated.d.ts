@@ -2990,7 +2990,7 @@ export interface components {
         };
         /**
          * SymmetryState
-         * @description How a piece is symmetric: ``words`` such as "mirrored" or "8 sectors", and its mirror planes.
+         * @description How a piece is symmetric: ``words`` such as "one mirror" or "8 sectors", and its mirror planes.
          */
         SymmetryState: {
             /** Words */

@@ -113,9 +113,11 @@ export function missingFor(tool: Tool, kind: Kind, count: number, pieces: number
   if (tool.needs === "nothing") return null;
   if (tool.needs === "piece") return piece ? null : "Take a piece in hand first: pick one, or click its name.";
   if (tool.needs === "pieces") return kind === "piece" && pieces > 1 ? null : "Pick two pieces or more first (W, then Shift).";
-  if (tool.takes && (!count || !tool.takes.includes(kind))) return `Pick ${tool.takes.map((k) => pickWords[k]).join(" or ")} first.`;
+  if (tool.takes && (!count || !tool.takes.includes(kind))) return `Pick ${eitherOf(tool.takes.map((k) => pickWords[k]))} first.`;
   return count ? null : "Pick vertices, edges or faces first (V, E, F), or pieces (W).";
 }
+
+const eitherOf = (words: string[]) => words.join(", ").replace(/, ([^,]*)$/, " or $1");
 
 const pickWords: Record<Kind, string> = { vertex: "vertices (V)", edge: "edges (E)", face: "faces (F)", piece: "a piece (W)" };
 

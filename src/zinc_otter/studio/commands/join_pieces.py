@@ -68,6 +68,6 @@ def refuse_symmetric(piece: Piece) -> None:
     """Raise SymmetryError: what becomes one with another piece can keep no symmetry of its own."""
     if piece.symmetry is not None:
         raise SymmetryError(
-            f"{piece.name} is {piece.symmetry.group.described()}; joined with another piece it would lose that. Make it "
+            f"{piece.name} has {piece.symmetry.group.described()}; joined with another piece it would lose that. Make it "
             "independent first."
         )

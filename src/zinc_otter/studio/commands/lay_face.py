@@ -6,8 +6,9 @@ from typing import Annotated, Literal
 
 from pydantic import Field
 
-from zinc_otter.core.cage import Selection
+from zinc_otter.core.cage import Cage, Edit, Selection
 from zinc_otter.core.cage.edits.laying import first_face, lay_face
+from zinc_otter.core.cage.symmetry.laying import lay_on_all_sides
 from zinc_otter.core.errors import BadSelectionError
 from zinc_otter.studio.commands.base import Command, Direction, Outcome, PieceId, Vector
 from zinc_otter.studio.design import Design
@@ -34,9 +35,15 @@ class LayFace(Command):
                 raise BadSelectionError("The first face of a new piece is laid of new points only.")
             changed, new = design.with_new_piece(self.name, first_face(points, self.towards))
             return Outcome(changed, new.id, Selection.of("face", [0]))
-        # Faces are laid on one side only: what is picked plays no part.
-        anything = Selection.of("face", [0])
-        changed, done = design.edited(self.piece, anything, lambda cage, _: lay_face(cage, self.corners, self.towards))
+        symmetry = design.piece(self.piece).symmetry
+
+        def laid(cage: Cage, _: Selection) -> Edit:
+            if symmetry is not None:
+                return lay_on_all_sides(cage, symmetry, self.corners, self.towards)
+            return lay_face(cage, self.corners, self.towards)
+
+        # What is picked plays no part.
+        changed, done = design.edited(self.piece, Selection.of("face", [0]), laid)
         return Outcome(changed, self.piece, done.selected)
 
     def title(self, design: Design) -> str:

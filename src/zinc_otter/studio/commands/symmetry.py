@@ -100,7 +100,9 @@ class RepeatAround(Command):
     def apply(self, design: Design) -> Outcome:
         piece = design.shapeable_piece(self.piece)
         if piece.symmetry is not None:
-            raise BadSelectionError(f"{piece.name} is {piece.symmetry.group.described()}; make it independent first.")
+            raise BadSelectionError(
+                f"{piece.name} has {piece.symmetry.group.described()} already; make it independent first."
+            )
         group = radial(self.point, self.along, self.sectors, self.towards if self.mirrored else None)
         if self.way == "open":
             cage, symmetry = assembled(piece.cage, group, self.tolerance)

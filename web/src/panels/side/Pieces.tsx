@@ -81,7 +81,7 @@ function PieceRow({ piece, place, headed }: { piece: PieceState; place: number; 
               {piece.name}
             </Typography>
             {(piece.symmetry || piece.follows) && (
-              <Tooltip title={piece.symmetry ? `This piece is ${piece.symmetry.words}` : "This piece follows another in a mirror"}>
+              <Tooltip title={piece.symmetry ? `This piece has ${piece.symmetry.words}` : "This piece follows another in a mirror"}>
                 <MirrorIcon aria-label={piece.symmetry?.words ?? "follows"} sx={{ fontSize: 15, color: "#6E4FA3", flexShrink: 0 }} />
               </Tooltip>
             )}

@@ -140,10 +140,7 @@ def following(cage: Cage, group: Group, hand: Floats) -> tuple[Cage, Symmetry]:
     for matrix, offset, reverses in group.generators:
         found = _layout_images(cage, matrix, offset, reverses)
         if found is None:
-            raise SymmetryError(
-                f"The faces are not laid out so that the form could be {group.described()}. Cut it at the plane and keep "
-                "one side instead."
-            )
+            raise SymmetryError(_not_alike(group))
         maps.append(found)
     symmetry = Symmetry(group, t, tuple(maps))
     _check_group(symmetry)
@@ -169,7 +166,12 @@ def _check_group(symmetry: Symmetry) -> None:
         for _ in range(2 if reverses else symmetry.group.sectors):
             total = images[total]
         if not np.array_equal(total, own):
-            raise SymmetryError("The two sides do not answer each other: going over and back does not lead home.")
+            raise SymmetryError(_not_alike(symmetry.group))
+
+
+def _not_alike(group: Group) -> str:
+    instead = "repeat one sector instead" if group.sectors else "cut it at the plane and keep one side instead"
+    return f"The faces are not laid out so that the form could have {group.described()}; {instead}."
 
 
 def _layout_images(cage: Cage, matrix: Floats, offset: Floats, reverses: bool) -> Ints | None:

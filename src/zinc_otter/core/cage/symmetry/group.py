@@ -110,9 +110,9 @@ class Group:
         return Group(planes, axis, self.sectors)
 
     def described(self) -> str:
-        """For example ``mirrored`` or ``8 sectors``."""
+        """For example ``one mirror`` or ``8 sectors``."""
         if self.axis is None:
-            return "mirrored" if len(self.planes) == 1 else "mirrored twice"
+            return "one mirror" if len(self.planes) == 1 else "two mirrors"
         return f"{self.sectors} {'mirrored ' if self.planes else ''}sectors"
 
 

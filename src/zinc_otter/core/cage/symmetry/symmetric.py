@@ -201,8 +201,8 @@ def carried_symmetry(symmetry: Symmetry, done: Edit) -> Symmetry:
         images, odd = images_after(t, seeds, reverses, done.cage.positions, matrix, offset)
         if len(odd):
             raise SymmetryError(
-                f"This would leave the form no longer {symmetry.group.described()}: the marked faces would have no "
-                "counterpart. Make the piece independent to do it on one side only.",
+                f"The form has {symmetry.group.described()}; with this the marked faces would have no counterpart. Make the "
+                "piece independent to do it on one side only.",
                 faces=odd,
             )
         found.append(images)

@@ -60,9 +60,14 @@ def images_after(
     """Corner images (c,) grown from seeds, shells without one matched by where they lie; and the faces that have none."""
     images = walked(t, seeds, reverses)
     unknown = np.flatnonzero(images < 0)
-    if len(unknown):
-        images = walked(t, _seeded_by_place(t, images, unknown, reverses, positions, matrix, offset), reverses)
-    return images, contradictions(t, images, reverses)
+    if not len(unknown):
+        return images, contradictions(t, images, reverses)
+    images = walked(t, _seeded_by_place(t, images, unknown, reverses, positions, matrix, offset), reverses)
+    # A shell that is nobody's image may still be laid out like itself: here places decide.
+    there = positions[t.face_verts[images[unknown]]]
+    off = np.linalg.norm(positions[t.face_verts[unknown]] @ matrix.T + offset - there, axis=1)
+    astray = unknown[off > 1e-6 * max(float(np.ptp(positions, axis=0).max()), 1.0)]
+    return images, np.union1d(contradictions(t, images, reverses), t.corner_face[astray]).astype(np.int32)
 
 
 def _seeded_by_place(
