@@ -230,10 +230,10 @@ class Notes(unittest.TestCase):
         tube = {"kind": "add-cylinder", "diameter": 20, "height": 30, "counts": [12, 3], "caps": "open", "size_of": "cage"}
         design = after(Design(), tube)
         whole = {"kind": "piece", "ids": [0]}
-        for distance, words in ((2, "nothing crosses"), (14, "run through each other")):
+        for distance, words in ((2, "The wall is 2 to 2"), (14, "run through each other")):
             command = {"kind": "thicken", "piece": "p1", "picked": whole, "distance": distance}
             done = outcome(design, command)
-            self.assertIn(words, read_command(command).notes(done)[0])
+            self.assertIn(words, " ".join(read_command(command).notes(done)))
             self.assertEqual(done.doubtful is not None and len(done.doubtful) > 0, distance > 2)
 
 

@@ -45,6 +45,7 @@ class Walls(unittest.TestCase):
             self.assertEqual(done.cage.topology.euler_characteristic, 0)
             self.assertTrue(done.cage.topology.is_closed)
             self.assertEqual(done.doubtful.tolist(), [])
+            self.assertRegex(done.remarks[0], r"The wall is (1\.9|2)[\d.]* to 2[\d.]* mm thick")
             # Volume of a tube: pi (R^2 - r^2) h.
             formula = np.pi * ((radius + out) ** 2 - (radius + out - 2) ** 2) * 30
             mesh = tessellate(done.cage, 0.01)

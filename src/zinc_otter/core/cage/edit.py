@@ -53,7 +53,8 @@ class Edit:
 
     ``rest`` (n, 3) tells where each vertex of the new cage stood, or grew from, before the edit moved it; without it
     they stand where the new cage has them. ``weights`` (n,) is how far each vertex took part, where that was asked for.
-    ``doubtful`` are faces of the new cage where the edit could not keep what it promises, for one an even wall.
+    ``doubtful`` are faces of the new cage where the edit could not keep what it promises, for one an even wall;
+    ``remarks`` are sentences on how true it came out.
     """
 
     cage: Cage
@@ -62,6 +63,7 @@ class Edit:
     rest: Floats | None = None
     weights: Floats | None = None
     doubtful: Ints | None = None
+    remarks: tuple[str, ...] = ()
 
 
 def same_structure(cage: Cage, selected: Selection) -> Edit:

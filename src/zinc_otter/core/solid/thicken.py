@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
 from typing import Literal
 
 import numpy as np
@@ -13,13 +14,13 @@ from zinc_otter.core.cage.edit import Edit, rebuilt
 from zinc_otter.core.cage.edits.even import even_shifts
 from zinc_otter.core.cage.selection import Selection
 from zinc_otter.core.cage.symmetry.image import turned_over
-from zinc_otter.core.cage.topology import Floats, Ints
+from zinc_otter.core.cage.topology import Bools, Floats, Ints
 from zinc_otter.core.errors import BadNumberError, BadSelectionError
 from zinc_otter.core.surface import Stencils, build_stencils, evaluate
 
 Side = Literal["in", "out", "both"]
 
-UNEVEN = 0.02
+UNEVEN = 0.1
 """From this share off the asked thickness a face is marked."""
 
 
@@ -27,8 +28,9 @@ def thicken(cage: Cage, distance: float, side: Side = "in", crease_rims: bool = 
     """Two walls ``distance`` mm apart, joined by a band of quads along every border.
 
     The faces stay on the side that they look to and the second wall goes "in", "out", or each half the way. With
-    ``crease_rims`` the borders become hard creases, so that the surface keeps its border; else they round. Faces where
-    the wall strays from its thickness by more than 2 %, or folds over, are ``doubtful``. The new wall is selected.
+    ``crease_rims`` the borders become hard creases, so that the surface keeps its border; else they round. The remark
+    tells between what thicknesses the wall lies; faces where it is off by more than a tenth, or folds over, are
+    ``doubtful``. The new wall is selected.
     Raises BadSelectionError for a closed cage, BadNumberError.
     """
     t = cage.topology
@@ -66,10 +68,12 @@ def thicken(cage: Cage, distance: float, side: Side = "in", crease_rims: bool = 
         name: np.concatenate([ids, second[np.isin(order, ids)]]) for name, ids in cage.face_sets.items()
     }
     after = Cage(after.positions, after.topology, after.edge_sharpness, after.vertex_sharpness, face_sets)
-    bad = uneven_faces(stencils, cage, shifts[0], shifts[1], distance)
+    wall = wall_at_rows(stencils, cage, shifts[0], shifts[1])
+    bad = _doubtful(stencils, cage, shifts, np.abs(wall - distance) > UNEVEN * distance)
+    remark = f"The wall is {wall.min():.3g} to {wall.max():.3g} mm thick."
     doubtful = np.concatenate([bad, second[np.isin(order, bad)]]).astype(np.int32)
     rest = np.concatenate([cage.positions, cage.positions])
-    return Edit(after, Selection.of("face", second), done.old_to_new, rest, doubtful=doubtful)
+    return Edit(after, Selection.of("face", second), done.old_to_new, rest, doubtful=doubtful, remarks=(remark,))
 
 
 def _by_size(sizes: Ints) -> list[tuple[int, Ints]]:
@@ -105,16 +109,18 @@ def _normal_moves(stencils: Stencils, cage: Cage, along: Floats) -> csr_matrix:
     return csr_matrix((values, (limit.row, limit.col)), shape=limit.shape)
 
 
-def uneven_faces(stencils: Stencils, cage: Cage, outer: Floats, inner: Floats, distance: float) -> Ints:
-    """Faces of the cage at whose limit points the wall is off by more than 2 %, or which fold over on either wall."""
-    surface = evaluate(stencils, cage)
+def wall_at_rows(stencils: Stencils, cage: Cage, outer: Floats, inner: Floats) -> Floats:
+    """(rows,) thickness in mm at each limit point of ``cage``, along its normal, between two shifts (n, 3) of it."""
     moved = stencils.limit.position @ stencils.refined(outer - inner)
-    off = np.abs((moved * surface.normals).sum(axis=1) - distance) > UNEVEN * distance
+    return np.asarray((moved * evaluate(stencils, cage).normals).sum(axis=1))
+
+
+def _doubtful(stencils: Stencils, cage: Cage, shifts: Sequence[Floats], off: Bools) -> Ints:
+    """Faces at one of whose rows the wall is ``off`` (rows,), or which fold over on either wall."""
     faces = stencils.face_of_quad[off[stencils.row_quads].any(axis=1)]
     before = cage.face_area_vectors
     size = (before**2).sum(axis=1)
-    for shift in (outer, inner):
+    for shift in shifts:
         along = (cage.with_positions(cage.positions + shift).face_area_vectors * before).sum(axis=1)
         faces = np.union1d(faces, np.flatnonzero(along <= 0.02 * size))
     return faces.astype(np.int32)
-

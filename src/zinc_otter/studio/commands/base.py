@@ -61,6 +61,8 @@ class Outcome:
     """(n,) how far each vertex of the piece took part, where the command has a reach."""
     doubtful: Ints | None = None
     """Faces of the piece where the command could not keep what it promises."""
+    remarks: tuple[str, ...] = ()
+    """Sentences on how true it came out."""
 
 
 class Command(BaseModel, ABC):
@@ -82,7 +84,7 @@ class Command(BaseModel, ABC):
 
     def notes(self, outcome: Outcome) -> tuple[str, ...]:
         """What is worth knowing of the outcome before it is kept, in plain words: how true it came out."""
-        return ()
+        return outcome.remarks
 
 
 class NewPiece(Command, ABC):
@@ -119,7 +121,7 @@ class OnSelection(Command, ABC):
             first = first or done
         assert first is not None
         whole = self.picked.kind == "piece"
-        return Outcome(design, self.piece, first.selected, whole, first.weights, first.doubtful)
+        return Outcome(design, self.piece, first.selected, whole, first.weights, first.doubtful, first.remarks)
 
     def edited(self, design: Design, piece_id: str) -> tuple[Design, Edit]:
         """The design with one of the pieces edited."""

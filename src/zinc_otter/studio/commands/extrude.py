@@ -9,7 +9,7 @@ from pydantic import Field
 from zinc_otter.core.cage import Cage, Edit, Selection
 from zinc_otter.core.cage.edits.extrude import Rise, extrude_along, extrude_edges, extrude_faces
 from zinc_otter.core.errors import BadSelectionError
-from zinc_otter.studio.commands.base import Length, Number, OnSelection, Outcome, Vector
+from zinc_otter.studio.commands.base import Length, Number, OnSelection, Vector
 from zinc_otter.studio.design import Design
 from zinc_otter.studio.words import along_axes, millimetres
 
@@ -49,12 +49,6 @@ class Extrude(Rising):
 
     def title(self, design: Design) -> str:
         return f"Extruded {self.what(design)} by {millimetres(self.distance)}"
-
-    def notes(self, outcome: Outcome) -> tuple[str, ...]:
-        count = 0 if outcome.doubtful is None else len(outcome.doubtful)
-        if not count:
-            return ()
-        return (f"The wall cannot be kept even at {count} marked {'face' if count == 1 else 'faces'}.",)
 
 
 class ExtrudeAlong(Rising):

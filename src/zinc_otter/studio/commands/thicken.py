@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from dataclasses import replace
 from typing import Annotated, Literal
 
 import numpy as np
@@ -10,7 +11,7 @@ from pydantic import Field
 from zinc_otter.core.cage import Cage, Edit, Selection
 from zinc_otter.core.proof.crossing import crossing_faces
 from zinc_otter.core.solid.thicken import thicken
-from zinc_otter.studio.commands.base import Length, OnSelection, Outcome
+from zinc_otter.studio.commands.base import Length, OnSelection
 from zinc_otter.studio.design import Design
 from zinc_otter.studio.words import millimetres
 
@@ -30,15 +31,14 @@ class Thicken(OnSelection):
         done = thicken(cage, self.distance, self.side, self.crease_rims)
         crossing = crossing_faces(done.cage)
         doubtful = crossing if done.doubtful is None else np.union1d(done.doubtful, crossing)
-        return Edit(done.cage, done.selected, done.old_to_new, done.rest, doubtful=doubtful.astype(np.int32))
+        remarks = done.remarks
+        if len(crossing):
+            remarks = (f"The walls run through each other at {len(crossing)} marked faces; make it thinner.",)
+        elif len(doubtful):
+            remarks = (*remarks, f"It strays by more than a tenth at {len(doubtful)} marked faces.")
+        else:
+            remarks = (*remarks, "Nothing crosses.")
+        return replace(done, doubtful=doubtful.astype(np.int32), remarks=remarks)
 
     def title(self, design: Design) -> str:
         return f"Thickened {design.piece(self.piece).name} by {millimetres(self.distance)}"
-
-    def notes(self, outcome: Outcome) -> tuple[str, ...]:
-        if outcome.doubtful is None or not len(outcome.doubtful) or outcome.piece_id is None:
-            return ("The wall is even to 2 %, and nothing crosses.",)
-        crossing = len(crossing_faces(outcome.design.piece(outcome.piece_id).cage))
-        if crossing:
-            return (f"The walls run through each other at {crossing} marked faces; make it thinner.",)
-        return (f"The wall strays from its thickness by more than 2 % at {len(outcome.doubtful)} marked faces.",)

@@ -50,7 +50,7 @@ class TwoEnds(OnSelection):
         both = Selection.of(here.kind, [*maps[0].follow(here).ids, *maps[1].follow(there).ids])
         done = self.edit(whole, both)
         changed = design.with_piece(replace(piece, cage=done.cage)).without_piece(far.id)
-        return Outcome(changed, piece.id, done.selected)
+        return Outcome(changed, piece.id, done.selected, remarks=done.remarks)
 
     def edited(self, design: Design, piece_id: str) -> tuple[Design, Edit]:
         cage = design.piece(piece_id).cage

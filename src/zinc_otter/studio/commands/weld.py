@@ -9,7 +9,7 @@ from pydantic import Field
 from zinc_otter.core.cage import Cage, Edit, Selection
 from zinc_otter.core.cage.edits.weld import weld, weld_close
 from zinc_otter.core.errors import BadNumberError
-from zinc_otter.studio.commands.base import Length, OnSelection, Outcome, Vector
+from zinc_otter.studio.commands.base import Length, OnSelection, Vector
 from zinc_otter.studio.design import Design
 
 
@@ -39,7 +39,3 @@ class Weld(OnSelection):
 
     def title(self, design: Design) -> str:
         return f"Welded {self.what(design)}"
-
-    def notes(self, outcome: Outcome) -> tuple[str, ...]:
-        count = 0 if outcome.selected is None else len(outcome.selected)
-        return (f"{count} {'vertex comes' if count == 1 else 'vertices come'} of it, marked.",)

@@ -94,7 +94,12 @@ def extrude_faces(
     else:
         shifts = distance * _mean_normals(lift)[lift.group]
     done = lift.raised(rise.layers(lift.base, shifts, lift.group))
-    return replace(done, doubtful=uneven(lift, shifts, distance)) if way == "even" else done
+    if way != "even":
+        return done
+    doubtful = uneven(lift, shifts, distance)
+    words = "1 marked face" if len(doubtful) == 1 else f"{len(doubtful)} marked faces"
+    remarks = (f"The wall cannot be kept even at {words}.",) if len(doubtful) else ()
+    return replace(done, doubtful=doubtful, remarks=remarks)
 
 
 def extrude_along(cage: Cage, selection: Selection, vector: Sequence[float], rise: Rise = PLAIN) -> Edit:

@@ -83,4 +83,6 @@ def _welded(cage: Cage, groups: Ints, targets: dict[int, np.ndarray]) -> Edit:
             vertices=np.flatnonzero(counts[label] > 1),
         ) from error
     new = went.vertices[counts[label] > 1]
-    return Edit(after, Selection.of("vertex", new[new >= 0]), went)
+    count = len(np.unique(label[counts[label] > 1]))
+    remark = f"{count} {'vertex comes' if count == 1 else 'vertices come'} of it, marked."
+    return Edit(after, Selection.of("vertex", new[new >= 0]), went, remarks=(remark,))

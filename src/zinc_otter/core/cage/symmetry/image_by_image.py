@@ -30,6 +30,6 @@ def image_by_image(
             went = went.then(done.old_to_new)
             cage = done.cage
         assert chosen is not None
-        return Edit(cage, chosen, went)
+        return Edit(cage, chosen, went, remarks=done.remarks)
 
     return edited

@@ -185,7 +185,8 @@ def symmetric_edit(
         _greatest(done.cage.vertex_sharpness, after.vertices),
         done.cage.face_sets,
     )
-    return Edit(settled, _in_hand(done, settled, after, picked, closed, hand, same), done.old_to_new), after
+    selected = _in_hand(done, settled, after, picked, closed, hand, same)
+    return replace(done, cage=settled, selected=selected), after
 
 
 def carried_symmetry(symmetry: Symmetry, done: Edit) -> Symmetry:
