@@ -41,6 +41,14 @@ class BrowserCase(unittest.TestCase):
         self.assertEqual(unexpected, [])
 
     def begin_box(self, size: tuple[float, float, float] = (40, 30, 20), counts: tuple[int, int, int] = (2, 2, 1)) -> None:
+        """Open a design that begins with a box of these control points; how a person begins one has tests of its own."""
+        state = self.server.post("/api/designs", {"name": "Trial"})
+        box = {"kind": "add-box", "size": size, "counts": counts, "size_of": "cage"}
+        self.server.post(f"/api/designs/{state['id']}/commands", {"revision": state["revision"], "command": box})
+        self.page.goto(f"{self.server.address}/design/{state['id']}")
+        self._take_up()
+
+    def begin_box_by_hand(self, size: tuple[float, float, float], counts: tuple[int, int, int]) -> None:
         """Begin a design with a box, as a person does: name it, type the numbers, press Enter."""
         self.page.goto(self.server.address)
         self.page.get_by_label("Name").fill("Trial")
@@ -51,6 +59,9 @@ class BrowserCase(unittest.TestCase):
             self.screen.field(f"Size {axis}").fill(f"{length:g}")
             self.screen.field(f"Faces {axis}").fill(str(count))
         self.page.keyboard.press("Enter")
+        self._take_up()
+
+    def _take_up(self) -> None:
         self.screen.steps(1)
         self.page.keyboard.press("m")
         self.page.mouse.move(640, 700)

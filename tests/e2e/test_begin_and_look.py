@@ -46,7 +46,7 @@ class Looking(BrowserCase):
         return np.array(values).reshape(4, 4).T
 
     def test_a_box_of_chosen_sizes_and_counts(self) -> None:
-        self.begin_box((44, 32, 18), (3, 2, 1))
+        self.begin_box_by_hand((44, 32, 18), (3, 2, 1))
         cage = self.screen.cage()
         np.testing.assert_allclose(np.ptp(np.array(cage["positions"]), axis=0), [44, 32, 18])
         self.assertEqual(len(cage["faces"]), 2 * (6 + 2 + 3))

@@ -84,7 +84,7 @@ class Verbs(BrowserCase):
             self.page.wait_for_timeout(40)
         mouse.wheel(0, -600)
         # The browser hands wheel turns on when it finds time.
-        for _ in range(40):
+        for _ in range(200):
             radius = float(self.screen.field("Reach").input_value())
             if radius > 15:
                 break
@@ -274,7 +274,7 @@ class Journeys(BrowserCase):
 
     def test_a_bailer_from_nothing_to_its_certificate(self) -> None:
         page = self.page
-        self.begin_box((90, 60, 40), (4, 3, 3))
+        self.begin_box_by_hand((90, 60, 40), (4, 3, 3))
         # Open on top: one face, those like it, and gone.
         self.screen.click(self.screen.face_point(self.screen.faces_where(lambda x, y, z: z > 19)[5]))
         self.screen.button("Pick by…").click()
