@@ -9,7 +9,7 @@ from functools import partial
 
 import numpy as np
 
-from bench import interface
+from bench import interface, verbs
 from bench.timing import REPEATS, best
 from tests.reference import opensubdiv
 from zinc_otter.api.live_view import LiveView
@@ -119,6 +119,7 @@ def main() -> None:
         stencils_and_evaluation(cage)
         frames(cage)
         near_a_component(cage)
+    verbs.main()
     solids()
     interface.main()
 

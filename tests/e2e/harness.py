@@ -41,6 +41,18 @@ def launch(playwright: Playwright) -> Any:
     raise RuntimeError("This Chromium has no WebGL; install libgl1-mesa-dri and libegl1.")
 
 
+# Three looks at the count of frames in a row that see no new one.
+_QUIET = """async () => {
+  const host = document.querySelector("[data-testid=viewport]");
+  let last = "";
+  for (let quiet = 0; quiet < 3; ) {
+    await new Promise((done) => setTimeout(done, 60));
+    quiet = host.dataset.frames === last ? quiet + 1 : 0;
+    last = host.dataset.frames;
+  }
+}"""
+
+
 class Server:
     """The application as a process on a free port, with its own data folder."""
 
@@ -155,12 +167,7 @@ class Screen:
     def settled(self) -> None:
         """Wait until the viewport has drawn and draws no more."""
         self.page.wait_for_function("() => +document.querySelector('[data-testid=viewport]')?.dataset.frames > 0")
-        last, quiet = "", 0
-        while quiet < 3:
-            now = self.viewport.get_attribute("data-frames") or ""
-            quiet = quiet + 1 if now == last else 0
-            last = now
-            self.page.wait_for_timeout(80)
+        self.page.evaluate(_QUIET)
 
     def steps(self, count: int) -> None:
         """Wait until the present step has this number."""

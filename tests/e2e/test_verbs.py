@@ -257,6 +257,90 @@ class Verbs(BrowserCase):
         self.assertEqual(self.euler(), 2)
 
 
+class EveryVerb(BrowserCase):
+    """Reached by its key or its name, shown before it is applied, one step, and one undo."""
+
+    press = Verbs.press
+
+    def setUp(self) -> None:
+        super().setUp()
+        state = self.server.post("/api/designs", {"name": "Every verb"})
+        box = {"kind": "add-box", "size": [60, 40, 20], "counts": [6, 4, 2], "size_of": "cage"}
+        tube = {"kind": "add-cylinder", "name": "Tube", "diameter": 30, "height": 40, "counts": [8, 2], "caps": "open",
+                "size_of": "cage", "centre": [70, 0, 0]}  # fmt: skip
+        for command in (box, tube):
+            at = {"revision": state["revision"], "command": command}
+            state = self.server.post(f"/api/designs/{state['id']}/commands", at)
+        self.page.goto(f"{self.server.address}/design/{state['id']}")
+        self.screen.steps(2)
+        self.screen.viewport.focus()
+        self.page.keyboard.press(".")
+        self.screen.settled()
+
+    def digests(self) -> list[str]:
+        return [piece["digest"] for piece in self.screen.state()["pieces"]]
+
+    def there_and_back(self, take: str, set_values: dict[str, str] | None = None) -> None:
+        """Take the tool up, see its preview, apply it, and undo it; the pieces are what they were, to the last bit."""
+        before = self.digests()
+        step = self.screen.state()["head"]
+        if take.startswith("Shift+") or len(take) == 1:
+            self.press(take)
+        else:
+            self.page.locator("aside[aria-label^='Tools of']").get_by_role("button", name=take, exact=False).first.click()
+        for label, value in (set_values or {}).items():
+            if self.page.get_by_role("combobox", name=label).count():
+                self.screen.choose(label, value)
+            else:
+                self.screen.field(label).fill(value)
+        self.page.get_by_text("not applied yet").wait_for()
+        self.assertEqual(self.digests(), before, "a preview is not kept")
+        self.screen.viewport.focus()
+        self.page.keyboard.press("Enter")
+        self.screen.steps(step + 1)
+        self.assertNotEqual(self.digests(), before)
+        self.page.keyboard.press("Control+z")
+        self.screen.steps(step)
+        self.assertEqual(self.digests(), before)
+        # Undo leaves in hand what the step was done to.
+        self.page.keyboard.press("m")
+
+    def test_on_faces(self) -> None:
+        self.page.keyboard.press("f")
+        ends = self.screen.faces_where(lambda x, y, z: z > 9 and abs(abs(x) - 15) < 1 and abs(y + 5) < 1)
+        for i, face in enumerate(ends):
+            self.screen.click(self.screen.face_point(face), shift=i > 0)
+        self.page.get_by_test_id("chosen").get_by_text("2 faces picked").wait_for()
+        self.there_and_back("x", {"Distance": "5"})
+        self.there_and_back("x", {"Faces": "each by itself", "Segments": "2", "Taper": "60"})
+        self.there_and_back("Shift+I")
+        self.there_and_back("Shift+B")
+        self.there_and_back("Shift+P", {"Distance": "2", "Reach": "12"})
+        self.there_and_back("Flatten", {"Plane": "across x"})
+        self.there_and_back("Shift+C")
+        self.there_and_back("Shift+D", {"They become": "a part of this piece"})
+        self.there_and_back("Attract", {"Share of the way": "20"})
+        self.there_and_back("Shift+M")
+        self.there_and_back("Shift+R", {"Begin from": "a whole, all follow one", "Sectors": "2"})
+
+    def test_on_edges_and_vertices(self) -> None:
+        self.page.keyboard.press("e")
+        rim = np.array(self.screen.cage("p2")["positions"])
+        front = rim[(rim[:, 2] > 19) & (rim[:, 1] < -5)]
+        self.screen.click(front.mean(axis=0))
+        self.page.get_by_test_id("chosen").get_by_text("1 edge picked").wait_for()
+        self.there_and_back("x", {"Distance": "4"})
+        self.there_and_back("Shift+F")
+        self.press("l")
+        self.page.get_by_test_id("chosen").get_by_text("8 edges picked").wait_for()
+        self.there_and_back("Shift+L", {"Line": "along x"})
+        self.there_and_back("Shift+C", {"Radius": "9"})
+        self.there_and_back("Shift+T")
+        self.press("v")
+        self.page.get_by_test_id("chosen").get_by_text("8 vertices picked").wait_for()
+        self.there_and_back("Shift+W", {"Weld": "what lies close", "Within": "12"})
+
+
 class Journeys(BrowserCase):
     points = Verbs.points
     euler = Verbs.euler

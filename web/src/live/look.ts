@@ -30,6 +30,8 @@ interface Look {
   isolated: boolean;
   compare: Compare | null;
   lasso: boolean;
+  /** Draw a quarter of the pixels: for machines without a graphics card. Kept by the browser. */
+  quick: boolean;
   snaps: Record<Snap, boolean>;
   /** The grid's spacing now on the screen, in mm. */
   grid: number;
@@ -46,6 +48,25 @@ interface Look {
   set(change: Partial<Look>): void;
 }
 
+const QUICK = "zinc-otter.quick-drawing";
+
+function remembered(): boolean {
+  try {
+    return localStorage.getItem(QUICK) === "yes";
+  } catch {
+    return false;
+  }
+}
+
+export function drawQuickly(quick: boolean): void {
+  useLook.setState({ quick });
+  try {
+    localStorage.setItem(QUICK, quick ? "yes" : "no");
+  } catch {
+    // Without storage it holds until the page is left.
+  }
+}
+
 export const useLook = create<Look>((set) => ({
   level: null,
   material: "clay",
@@ -59,6 +80,7 @@ export const useLook = create<Look>((set) => ({
   isolated: false,
   compare: null,
   lasso: false,
+  quick: remembered(),
   snaps: { grid: false, vertex: false, edge: false, face: false, reference: true },
   grid: 10,
   nudge: 0,

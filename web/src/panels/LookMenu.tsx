@@ -9,7 +9,7 @@ import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import Typography from "@mui/material/Typography";
 import { useState } from "react";
 import { pieces, useBench } from "../live/bench";
-import { type FlatName, type Material, useLook } from "../live/look";
+import { drawQuickly, type FlatName, type Material, useLook } from "../live/look";
 
 function Choice<T extends string | number>(props: { label: string; value: T; options: [T, string][]; onChange(value: T): void }) {
   return (
@@ -55,6 +55,11 @@ export function LookMenu() {
           {check("normals", "Normals of faces")}
           {check("valences", "Numbers at extraordinary vertices")}
           {check("backs", "Back sides tinted")}
+          <FormControlLabel
+            control={<Checkbox size="small" checked={look.quick} onChange={(event) => drawQuickly(event.target.checked)} />}
+            label={<Typography variant="body2">Quick drawing, for machines without a graphics card</Typography>}
+            sx={{ my: -0.6 }}
+          />
         </Stack>
       </Popover>
     </>

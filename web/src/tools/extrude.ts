@@ -1,3 +1,4 @@
+import { useBench } from "../live/bench";
 import { ExtrudeIcon } from "../theme/icons";
 import { alongAxes, onAxes } from "./placing";
 import { axes, axisNames, type Tool } from "./tool";
@@ -44,7 +45,9 @@ export const tool: Tool = {
     { kind: "normal" },
   ],
   dragged: ({ part, amount, vector }, placing) => {
-    if (part.kind === "normal") return { values: { distance: amount, x: 0, y: 0, z: 0 }, field: "distance" };
+    // Of edges the rose arrow is a direction like the others; on its own a strip goes on as the faces end.
+    if (part.kind === "normal" && useBench.getState().pickKind !== "edge")
+      return { values: { distance: amount, x: 0, y: 0, z: 0 }, field: "distance" };
     const [x, y, z] = onAxes(vector, placing);
     const axis = "axis" in part ? part.axis : 0;
     return { values: { distance: 0, x, y, z }, field: axisNames[part.kind === "plane" ? (axis + 1) % 3 : axis] };

@@ -46,6 +46,7 @@ export function Stage(props: { name: string; label: string; side?: FlatName; onS
   const bench = useBench();
   const { design, display, piece, others, pickKind, picked, hover, problem, problemPiece, preview, toolId, values } = bench;
   const look = useLook();
+  useEffect(() => scene?.resize(), [scene, look.quick]);
   const far = useEnds((s) => s.far);
   const weights = useReach((s) => s.weights);
 

@@ -57,7 +57,6 @@ export class Scene {
     readonly side: FlatName | null = null,
   ) {
     this.renderer = new WebGLRenderer({ antialias: !navigator.webdriver, powerPreference: "high-performance" });
-    this.renderer.setPixelRatio(Math.min(devicePixelRatio, 2));
     this.renderer.setClearColor(new Color(colours.paper));
     this.renderer.localClippingEnabled = true;
     host.appendChild(this.renderer.domElement);
@@ -78,6 +77,7 @@ export class Scene {
 
   resize(): void {
     const { clientWidth: width, clientHeight: height } = this.host;
+    this.renderer.setPixelRatio(useLook.getState().quick ? 0.5 : Math.min(devicePixelRatio, 2));
     this.renderer.setSize(width, height);
     this.eye.resize(width, height);
     this.draw();

@@ -1,0 +1,114 @@
+"""What a preview of each verb costs the server on cages of about 500 and 2,000 faces, shown at level 2.
+
+A preview is the command applied and the frame built: refinement and evaluation of the new cage are in it. Figures are ratios
+to building and evaluating the same cage afresh; the aim is under 100 ms at 500 faces.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Callable
+from typing import Any
+
+import numpy as np
+
+from bench.timing import best
+from zinc_otter.api.live_view import LiveView
+from zinc_otter.api.packing import pack
+from zinc_otter.api.room import StencilShelf
+from zinc_otter.core.cage import Cage
+from zinc_otter.core.cage.selection import middles_of
+from zinc_otter.core.primitives import box
+from zinc_otter.core.surface import build_stencils, evaluate
+from zinc_otter.studio.commands import read_command
+from zinc_otter.studio.design import Design, Piece
+
+LEVEL, AIM = 2, 0.100
+
+
+def shaken(cage: Cage) -> Cage:
+    noise = np.random.default_rng(2).uniform(-0.15, 0.15, cage.positions.shape)
+    return cage.with_positions(cage.positions + noise)
+
+
+def begun(count: int) -> Design:
+    """A closed box, one mirrored, and an open one, of ``count`` faces along each edge."""
+    solid = shaken(box((40, 40, 40), (count,) * 3))
+    design = Design((Piece("p1", "Form", solid), Piece("p2", "Mirrored", solid), Piece("p3", "Open", solid)), 4)
+    top = {"kind": "face", "ids": where(solid, lambda m: m[:, 2] > 19)}
+    for command in ({"kind": "delete", "piece": "p3", "picked": top}, {"kind": "mirror", "piece": "p2", "tolerance": 1}):
+        design = read_command(command).apply(design).design
+    return design
+
+
+def where(cage: Cage, test: Callable[[np.ndarray], np.ndarray], kind: str = "face") -> list[int]:
+    return [int(i) for i in np.flatnonzero(test(middles_of(cage, kind)))]  # type: ignore[arg-type]
+
+
+def previews(design: Design) -> dict[str, dict[str, Any]]:
+    """For each verb a command on a patch of the form, or on all of it where that is what it takes."""
+    cage, mirrored, opened = (piece.cage for piece in design.pieces)
+    t = cage.topology
+    patch = {"kind": "face", "ids": where(cage, lambda m: (m[:, 2] > 19) & (np.abs(m[:, :2]).max(axis=1) < 12))}
+    half = {"kind": "face", "ids": where(mirrored, lambda m: (m[:, 2] > 19) & (m[:, 0] > 0) & (m[:, 0] < 12))}
+    ends = {"kind": "face", "ids": where(cage, lambda m: (np.abs(m[:, 2]) > 19) & (np.abs(m[:, :2]).max(axis=1) < 8))}
+    rim = {"kind": "edge", "ids": [int(edge) for edge in opened.topology.open_edges]}
+    vertex = {"kind": "vertex", "ids": [int(np.argmax(cage.positions @ [0.1, 0.2, 1]))]}
+    pair = {"kind": "vertex", "ids": [int(v) for v in t.edge_verts[where(cage, lambda m: m[:, 2] > 19, "edge")[40]]]}
+    everything = {"kind": "face", "ids": list(range(t.face_count))}
+    whole = {"kind": "piece", "ids": [0]}
+    reach = {"reach": {"radius": 15}}
+    return {
+        "move a vertex that reaches": {"kind": "move", "piece": "p1", "picked": vertex, "vector": [0, 0, 2], **reach},
+        "push a patch": {"kind": "move-each", "piece": "p1", "picked": patch, "distance": 1},
+        "extrude, even wall": {"kind": "extrude", "piece": "p1", "picked": patch, "distance": 2, "way": "even"},
+        "extrude, mirrored": {"kind": "extrude", "piece": "p2", "picked": half, "distance": 2, "way": "even"},
+        "extrude each, 3 segments": {
+            "kind": "extrude", "piece": "p1", "picked": patch, "distance": 2, "way": "each", "segments": 3,
+        },
+        "extrude a border": {"kind": "extrude", "piece": "p3", "picked": rim, "distance": 2},
+        "inset a patch": {"kind": "inset", "piece": "p1", "picked": patch, "width": 0.3},
+        "inset each face of all": {"kind": "inset", "piece": "p1", "picked": everything, "width": 0.2, "apart": True},
+        "bridge, 4 segments": {"kind": "bridge", "piece": "p1", "picked": ends, "segments": 4, "strength": 1},
+        "weld two": {"kind": "weld", "piece": "p1", "picked": pair},
+        "fill": {"kind": "fill", "piece": "p3", "picked": rim},
+        "heal": {"kind": "heal", "piece": "p1", "picked": pair},
+        "detach": {"kind": "detach", "piece": "p1", "picked": patch},
+        "flatten": {"kind": "flatten", "piece": "p1", "picked": patch},
+        "circle": {"kind": "circle", "piece": "p1", "picked": patch},
+        "flip": {"kind": "flip", "piece": "p1", "picked": patch},
+        "mirror": {"kind": "mirror", "piece": "p1", "tolerance": 1},
+        "thicken, with crossings": {"kind": "thicken", "piece": "p3", "picked": whole, "distance": 1},
+    }  # fmt: skip
+
+
+def main() -> None:
+    print(f"Previews of verbs, shown at level {LEVEL}")
+    for count in (9, 18):
+        design = begun(count)
+        cage = design.pieces[0].cage
+        base = best(lambda cage=cage: evaluate(build_stencils(cage, LEVEL), cage).normals)  # type: ignore[misc]
+        print(f"{cage.topology.face_count:6} faces; built and evaluated in {1e3 * base:.1f} ms")
+        over = []
+        for name, given in previews(design).items():
+            command = read_command(given)
+            took = one_preview(command, design)
+            print(f"       {name:28} {1e3 * took:7.1f} ms   {took / base:6.2f} x")
+            if took > AIM:
+                over.append(name)
+        if over:
+            print(f"       over {1e3 * AIM:.0f} ms: {', '.join(over)}")
+
+
+def one_preview(command: Any, design: Design) -> float:
+    """The command and the frame of what it leads to, each time with nothing built before."""
+    times = []
+    for _ in range(5):
+        view = LiveView(StencilShelf())
+        view.look(LEVEL)
+        view.frame(design)
+        times.append(best(lambda view=view: pack(view.frame(command.apply(design).design)), 1))  # type: ignore[misc]
+    return min(times)
+
+
+if __name__ == "__main__":
+    main()
