@@ -1,23 +1,25 @@
 /** The state of the open design on this screen, and everything that can be done to it. */
-import { Box3, Vector3 } from "three";
 import { create } from "zustand";
 import { initialValues, toolById } from "../tools/all";
 import { missingFor, type Placing, type StationId, type Target, type Values } from "../tools/tool";
-import { boxOf, selectionFrame } from "../viewport/measure";
 import { clearSketch } from "../viewport/pointing";
 import { Channel } from "./channel";
-import { Pieces } from "./pieces";
+import { pieces } from "./pieces";
+import { picksShown, placingOf } from "./placing";
 import { Refused, service } from "./service";
-import { type Frame, useLook, type Vec } from "./look";
+import { useLook, type Vec } from "./look";
 import { useNear } from "./near";
 import { reachOn, useReach } from "./reach";
 import type { Command, DesignState, Kind, Message, PickRule, PreviewState, Problem } from "./types";
+import { Turns } from "./turns";
 import type { Unit } from "./units";
 
 export type Display = "cage" | "surface" | "both";
 export type Hover = { piece: string; kind: Kind; id: number } | null;
 
-export const pieces = new Pieces();
+export { pieces } from "./pieces";
+export { viewFrame } from "./placing";
+
 let channel: Channel | null = null;
 
 interface Bench {
@@ -83,38 +85,11 @@ interface Bench {
   say(problem: Problem | null, piece?: string | null): void;
 }
 
-/** Where the tools' own axes and middle lie; the viewport tells the directions of the view. */
-export const viewFrame: { current: Frame } = { current: [[1, 0, 0], [0, 1, 0], [0, 0, 1]] };
+/** About what, along which axes and how far the tool in hand places things. */
+export const placing = (): Placing => placingOf(useBench.getState());
 
-/** What is picked as it is shown: of a preview what it leads to, since its elements may be others. */
-export function shownPicks(): { kind: Kind; ids: number[] } {
-  const { preview, piece, pickKind, picked } = useBench.getState();
-  const next = preview?.selected;
-  return next && next.piece === piece && pickKind !== "piece" ? { kind: next.kind, ids: next.ids } : { kind: pickKind, ids: picked };
-}
-
-export function placing(): Placing {
-  const { orientation, edgeFrame } = useLook.getState();
-  let { pivot } = useLook.getState();
-  const { piece, pickKind, picked, others } = useBench.getState();
-  const arrays = piece ? pieces.byId.get(piece) : undefined;
-  if (!pivot && pickKind === "piece" && others.length) pivot = middleOfPieces([piece, ...others]);
-  let frame: Frame | null = null;
-  if (orientation === "view") frame = viewFrame.current;
-  else if (orientation === "edge") frame = edgeFrame;
-  else if (orientation === "selection" && arrays && picked.length) frame = selectionFrame(arrays.cage, pickKind, picked);
-  return { pivot, frame, reach: reachOn(piece) };
-}
-
-/** Several pieces go about their common middle, not each about its own. */
-function middleOfPieces(ids: (string | null)[]): Vec | null {
-  const box = new Box3();
-  for (const id of ids) {
-    const cage = id ? pieces.byId.get(id)?.cage : undefined;
-    if (cage) box.union(boxOf(cage, Array(cage.positions.length / 3).keys()));
-  }
-  return box.isEmpty() ? null : (box.getCenter(new Vector3()).toArray() as Vec);
-}
+/** What is picked as it is shown. */
+export const shownPicks = () => picksShown(useBench.getState());
 
 export const useBench = create<Bench>((set, get) => {
   const target = (): Target | null => {
@@ -154,9 +129,9 @@ export const useBench = create<Bench>((set, get) => {
 
   const message = (m: Message) => {
     if (m.type === "problem") {
-      const soft = m.seq !== underWay && !get().touched && toolById(get().toolId)?.eager === true;
+      const soft = !turns.isAwaiting(m.seq) && !get().touched && toolById(get().toolId)?.eager === true;
       set({ problem: m.problem, problemPiece: get().piece, touched: false, soft });
-      answered(m.seq);
+      turns.answered(m.seq);
       return;
     }
     if (m.type === "weights") return useReach.setState({ weights: m.weights });
@@ -166,7 +141,7 @@ export const useBench = create<Bench>((set, get) => {
     if (m.type === "frame") set({ preview: m.preview, problem: null, problemPiece: null });
     else {
       takeState(m.state);
-      answered(m.seq);
+      turns.answered(m.seq);
       shown.get(m.seq)?.();
       shown.delete(m.seq);
     }
@@ -182,6 +157,7 @@ export const useBench = create<Bench>((set, get) => {
     else if (get().preview) channel?.cancel();
   };
 
+  const turns = new Turns(() => get().connected);
   const shown = new Map<number, () => void>();
   let last: Command | null = null;
 
@@ -193,22 +169,10 @@ export const useBench = create<Bench>((set, get) => {
     else if (get().preview) channel?.cancel();
   };
 
-  // A hand is quicker than a step is kept: what it does meanwhile waits, so that it meets the design as it is then.
-  let underWay = 0;
-  const waiting: (() => void)[] = [];
-  const inTurn = (act: () => void) => {
-    if (underWay && get().connected) waiting.push(act);
-    else act();
-  };
-  const answered = (seq: number) => {
-    if (seq !== underWay) return;
-    underWay = 0;
-    while (!underWay && waiting.length) waiting.shift()!();
-  };
   const commit = (command: Command) => {
     const { design } = get();
     if (!design || !channel) return;
-    underWay = channel.commit(design.revision, command);
+    turns.await(channel.commit(design.revision, command));
     if ("picked" in command) last = command;
   };
   // Keys that come again before the last nudge was kept add up to one.
@@ -224,11 +188,11 @@ export const useBench = create<Bench>((set, get) => {
   };
 
   const step = (move: (id: string, revision: number) => Promise<DesignState>) =>
-    inTurn(() => {
+    turns.take(() => {
       const { design } = get();
       if (!design) return;
-      underWay = -1;
-      void attempt(async () => takeState(await move(design.id, design.revision))).finally(() => answered(-1));
+      turns.await(-1);
+      void attempt(async () => takeState(await move(design.id, design.revision))).finally(() => turns.answered(-1));
     });
 
   return {
@@ -259,7 +223,7 @@ export const useBench = create<Bench>((set, get) => {
         connected: (connected) => {
           set({ connected });
           // What was under way may have been kept or not: the state that comes now tells.
-          waiting.length = underWay = 0;
+          turns.forget();
           nudged = null;
         },
         gone: () => set({ gone: true }),
@@ -311,15 +275,16 @@ export const useBench = create<Bench>((set, get) => {
     command: () => toolById(get().toolId)?.command?.(get().values, target(), placing()) ?? null,
 
     apply() {
-      if (underWay && get().connected) return void waiting.push(() => get().apply());
-      const command = get().command();
-      if (!command) return;
-      commit(command);
-      // What was put down is to be shaped next: the tool is laid aside. Keys belong to the form again.
-      const tool = toolById(get().toolId);
-      if (tool?.needs === "nothing" && !tool.pointing) set({ toolId: null });
-      clearSketch();
-      if (document.activeElement instanceof HTMLInputElement) document.activeElement.blur();
+      turns.take(() => {
+        const command = get().command();
+        if (!command) return;
+        commit(command);
+        // What was put down is to be shaped next: the tool is laid aside. Keys belong to the form again.
+        const tool = toolById(get().toolId);
+        if (tool?.needs === "nothing" && !tool.pointing) set({ toolId: null });
+        clearSketch();
+        if (document.activeElement instanceof HTMLInputElement) document.activeElement.blur();
+      });
     },
 
     back() {
@@ -334,14 +299,15 @@ export const useBench = create<Bench>((set, get) => {
       else set({ toolId: null, problem: null });
     },
 
-    give: (command) => inTurn(() => commit(command)),
+    give: (command) => turns.take(() => commit(command)),
 
     again() {
-      if (underWay && get().connected) return void waiting.push(() => get().again());
-      const at = target();
-      if (!last || !at) return;
-      const { others: _, ...rest } = last as Command & { others?: string[] };
-      commit({ ...rest, ...at } as Command);
+      turns.take(() => {
+        const at = target();
+        if (!last || !at) return;
+        const { others: _, ...rest } = last as Command & { others?: string[] };
+        commit({ ...rest, ...at } as Command);
+      });
     },
 
     weigh() {
@@ -407,7 +373,7 @@ export const useBench = create<Bench>((set, get) => {
         return;
       }
       nudged = vector;
-      inTurn(() => {
+      turns.take(() => {
         const at = target();
         if (at && nudged) commit({ kind: "move", ...at, vector: nudged });
         nudged = null;

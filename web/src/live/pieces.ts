@@ -54,3 +54,6 @@ function scatter<T extends Float32Array | Float64Array>(into: T, rows: Int32Arra
   for (let i = 0; i < rows.length; i++)
     for (let k = 0; k < 3; k++) into[3 * rows[i] + k] = values[3 * i + k];
 }
+
+/** The pieces of the open design. */
+export const pieces = new Pieces();

@@ -2,7 +2,6 @@
 import {
   BufferAttribute,
   BufferGeometry,
-  Color,
   Group,
   LineBasicMaterial,
   LineSegments,
@@ -21,6 +20,7 @@ import type { PieceArrays } from "../live/pieces";
 import type { Kind } from "../live/types";
 import { colours } from "../theme/colours";
 import { isolines, wireframe } from "./denseLines";
+import { Glow } from "./glow";
 import { Lines } from "./lines";
 import { paleTexture, surfaceMaterial, surfaceTexture } from "./materials";
 import { faceNormal } from "./measure";
@@ -83,7 +83,7 @@ export class PieceView {
   private readonly pickedDots = dotsOnTop(colours.selection, 9);
   private readonly hoverDots = dotsOnTop(colours.hover, 10);
   private readonly answerDots = dotsOnTop(colours.answer, 7);
-  private readonly glow: Mesh<BufferGeometry, MeshBasicMaterial>;
+  private readonly glow: Glow;
   private readonly triangleFace: Int32Array;
   private readonly tint = { value: 1 };
   private surfaceTree: MeshBVH | null = null;
@@ -121,9 +121,9 @@ export class PieceView {
     for (const mesh of [this.surfaceMesh, this.cageMesh, this.dots]) mesh.frustumCulled = false;
     this.dots.renderOrder = 11;
 
-    this.glow = this.weightMesh(planes);
+    this.glow = new Glow(this.surface, planes);
     const lines = this.allLines();
-    this.group.add(this.surfaceMesh, this.cageMesh, this.dots, this.pickedDots, this.hoverDots, this.answerDots, this.iso, this.wire, this.glow);
+    this.group.add(this.surfaceMesh, this.cageMesh, this.dots, this.pickedDots, this.hoverDots, this.answerDots, this.iso, this.wire, this.glow.mesh);
     this.group.add(this.valences.group, ...lines.map((line) => line.object));
     for (const part of [this.iso, this.wire]) (part.material as LineBasicMaterial).clippingPlanes = planes;
     for (const line of lines) line.clip(planes);
@@ -289,33 +289,9 @@ export class PieceView {
     return [...found];
   }
 
-  /** Show how far each row of the surface takes part in a change, as a glow; null for none. */
+  /** Show how far each row of the surface takes part in a change; null for none. */
   weigh(rows: Float32Array | null): void {
-    const count = this.arrays.surface.positions.length / 3;
-    const fits = rows !== null && rows.length === count && this.display !== "cage";
-    this.glow.visible = fits;
-    if (!fits) return;
-    const attribute = this.glow.geometry.getAttribute("color") as BufferAttribute;
-    for (let i = 0; i < count; i++) attribute.array[4 * i + 3] = 0.62 * rows[i];
-    attribute.needsUpdate = true;
-  }
-
-  private weightMesh(planes: Plane[]): Mesh<BufferGeometry, MeshBasicMaterial> {
-    const geometry = new BufferGeometry();
-    geometry.setAttribute("position", this.surface.getAttribute("position"));
-    geometry.setIndex(this.surface.getIndex());
-    const count = this.arrays.surface.positions.length / 3;
-    const { r, g, b } = new Color(colours.selection);
-    const flat = new Float32Array(4 * count);
-    for (let i = 0; i < count; i++) flat.set([r, g, b, 0], 4 * i);
-    geometry.setAttribute("color", new BufferAttribute(flat, 4));
-    const material = new MeshBasicMaterial({ vertexColors: true, transparent: true, side: DoubleSide, clippingPlanes: planes });
-    material.depthWrite = false;
-    const mesh = new Mesh(geometry, material);
-    mesh.frustumCulled = false;
-    mesh.renderOrder = 4;
-    mesh.visible = false;
-    return mesh;
+    this.glow.show(this.display === "cage" ? null : rows);
   }
 
   private allLines(): Lines[] {
@@ -364,7 +340,7 @@ export class PieceView {
   dispose(): void {
     for (const part of [this.surface, this.cage, this.iso.geometry, this.wire.geometry]) part.dispose();
     for (const line of this.allLines()) line.dispose();
-    this.glow.geometry.dispose();
+    this.glow.dispose();
     for (const fill of this.fills) fill.geometry.dispose();
     this.valences.dispose();
   }
