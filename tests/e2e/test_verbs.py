@@ -335,10 +335,10 @@ class EveryVerb(BrowserCase):
         self.page.get_by_test_id("chosen").get_by_text("8 edges picked").wait_for()
         self.there_and_back("Shift+L", {"Line": "along x"})
         self.there_and_back("Shift+C", {"Radius": "9"})
-        self.there_and_back("Shift+T")
         self.press("v")
         self.page.get_by_test_id("chosen").get_by_text("8 vertices picked").wait_for()
         self.there_and_back("Shift+W", {"Weld": "what lies close", "Within": "12"})
+        self.there_and_back("Shift+T")
 
 
 class Journeys(BrowserCase):

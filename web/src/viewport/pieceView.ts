@@ -17,7 +17,7 @@ import { MeshBVH } from "three-mesh-bvh";
 import type { Display, Hover } from "../live/bench";
 import type { Material } from "../live/look";
 import type { PieceArrays } from "../live/pieces";
-import type { Kind } from "../live/types";
+import type { CageArrays, Kind } from "../live/types";
 import { colours } from "../theme/colours";
 import { isolines, wireframe } from "./denseLines";
 import { Glow } from "./glow";
@@ -220,18 +220,25 @@ export class PieceView {
 
   private refreshMarks(): void {
     const { cage } = this.arrays;
-    const { kind, picked, hover, faults } = this.marks;
+    const { kind, faults } = this.marks;
+    // New arrays come a moment before the new pick: what is not there any more is not marked.
+    const there = (of: Kind) => {
+      const count = elementCount(cage, of);
+      return (id: number) => id < count;
+    };
+    const picked = this.marks.picked.filter(there(kind));
+    const hover = this.marks.hover && there(this.marks.hover.kind)(this.marks.hover.id) ? this.marks.hover : null;
     const draw = (line: Lines, wanted: Iterable<number>) => line.set(cage.positions, cage.edge_verts, wanted);
     draw(this.picked, kind === "edge" ? picked : []);
     const hovers = hover ? [hover.id] : [];
     const answering = this.answering(kind, picked);
     draw(this.answers, kind === "edge" ? answering : []);
     this.setDots(this.answerDots, kind === "vertex" ? answering : []);
-    const { held } = this.marks;
+    const held = this.marks.held && { ...this.marks.held, ids: this.marks.held.ids.filter(there(this.marks.held.kind)) };
     draw(this.aside, held?.kind === "edge" ? held.ids : []);
     draw(this.hovered, hover?.kind === "edge" ? hovers : []);
-    draw(this.faulty, faults?.edges ?? []);
-    this.setDots(this.pickedDots, [...(kind === "vertex" ? picked : []), ...(faults?.vertices ?? [])]);
+    draw(this.faulty, (faults?.edges ?? []).filter(there("edge")));
+    this.setDots(this.pickedDots, [...(kind === "vertex" ? picked : []), ...(faults?.vertices ?? []).filter(there("vertex"))]);
     this.setDots(this.hoverDots, hover?.kind === "vertex" ? hovers : []);
 
     for (const fill of this.fills.splice(0)) {
@@ -278,7 +285,7 @@ export class PieceView {
     const images = kind === "piece" ? undefined : this.arrays.cage.images?.[kind];
     if (!images || !picked.length) return [];
     const { cage } = this.arrays;
-    const count = { vertex: cage.positions.length / 3, edge: cage.edge_verts.length / 2, face: cage.face_offsets.length - 1, piece: 1 }[kind];
+    const count = elementCount(cage, kind);
     const own = new Set(picked);
     const found = new Set<number>();
     for (let side = 0; side < images.length / count; side++)
@@ -344,6 +351,10 @@ export class PieceView {
     for (const fill of this.fills) fill.geometry.dispose();
     this.valences.dispose();
   }
+}
+
+function elementCount(cage: CageArrays, kind: Kind): number {
+  return { vertex: cage.positions.length / 3, edge: cage.edge_verts.length / 2, face: cage.face_offsets.length - 1, piece: 1 }[kind];
 }
 
 function setIndex(lines: LineSegments, index: Uint32Array<ArrayBuffer> | null): void {
