@@ -5,6 +5,7 @@ from __future__ import annotations
 import tempfile
 from pathlib import Path
 
+import numpy as np
 from playwright.sync_api import sync_playwright
 
 from tests.e2e.harness import Screen, Server, launch
@@ -18,7 +19,7 @@ def main() -> None:
         server = Server(Path(folder) / "data", demo=True)
         try:
             screen = Screen(browser.new_page(viewport={"width": 1280, "height": 800}), server)
-            for show in (first_screen, set_out, rough, two_views, variants, shape, make, open_edges):
+            for show in (first_screen, set_out, rough, two_views, variants, shape, mirrored, bridge, make, open_edges):
                 name = show.__name__.replace("_", "-")
                 show(screen)
                 screen.page.screenshot(path=TARGET / f"{name}.png")
@@ -32,7 +33,7 @@ def first_screen(screen: Screen) -> None:
     screen.page.goto(screen.server.address)
     screen.page.wait_for_function(
         "() => { const all = [...document.querySelectorAll('main img')];"
-        " return all.length === 5 && all.every(i => i.complete && i.naturalWidth); }"
+        " return all.length === 6 && all.every(i => i.complete && i.naturalWidth); }"
     )
 
 
@@ -128,8 +129,51 @@ def shape(screen: Screen) -> None:
     screen.settled()
 
 
+def mirrored(screen: Screen) -> None:
+    """One edge of the bailer's rim picked, its answer on the other side, and how far a move would reach."""
+    screen.page.keyboard.press("Escape")
+    screen.open_design("Hand bailer")
+    cage = screen.cage()
+    points = np.array(cage["positions"])
+    middles = points[np.array(cage["edges"])].mean(axis=1)
+    rim = int(np.argmin(np.abs(middles - [15, -48, 36]).sum(axis=1)))
+    screen.viewport.focus()
+    for key in ("m", "e", "."):
+        screen.page.keyboard.press(key)
+        screen.settled()
+    screen.click(middles[rim])
+    screen.field("Reach").fill("55")
+    screen.field("Along y").fill("-10")
+    screen.page.get_by_text("not applied yet").wait_for()
+    screen.page.mouse.move(640, 560)
+    screen.settled()
+    screen.page.wait_for_timeout(500)
+
+
+def bridge(screen: Screen) -> None:
+    """The handle of the bailer as it comes to be: one face picked, bridged to the one that answers it."""
+    page = screen.page
+    page.keyboard.press("Escape")
+    page.keyboard.press("Escape")
+    page.locator("[aria-label=Steps]").get_by_text("reaching 60 mm").first.click()
+    screen.settled()
+    screen.viewport.focus()
+    for key in ("f", "4", "."):
+        page.keyboard.press(key)
+        screen.settled()
+    screen.drag((640, 300), (760, 400), button="right")
+    back = screen.faces_where(lambda x, y, z: x < -74 and abs(z) < 10 and y > 30)
+    screen.click(screen.face_point(back[0]))
+    page.keyboard.press("Shift+B")
+    page.get_by_text("not applied yet").wait_for()
+    page.mouse.move(640, 620)
+    screen.settled()
+    page.wait_for_timeout(500)
+
+
 def make(screen: Screen) -> None:
     screen.page.keyboard.press("Escape")
+    screen.open_design("Paddle grip")
     screen.page.get_by_role("navigation").get_by_text("Make", exact=True).click()
     screen.page.get_by_label("Show surface").click()
     screen.button("Make solid").click()

@@ -6,6 +6,7 @@ from collections.abc import Callable
 from typing import Any, Protocol
 
 from zinc_otter.demo.hand import Assets, Hand
+from zinc_otter.demo.hand_bailer import hand_bailer
 from zinc_otter.demo.paddle_grip import paddle_grip
 from zinc_otter.demo.scoop import scoop
 from zinc_otter.demo.tide_lantern import tide_lantern
@@ -17,6 +18,7 @@ from zinc_otter.studio.studio import Studio
 DEMOS: tuple[tuple[str, Callable[[Hand], None]], ...] = (
     ("Paddle grip", paddle_grip),
     ("Tide lantern", tide_lantern),
+    ("Hand bailer", hand_bailer),
     ("Dry-bag toggle", toggle),
     ("Bailing scoop", scoop),
 )

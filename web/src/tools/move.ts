@@ -13,7 +13,7 @@ export const tool: Tool = {
   section: "Place",
   order: 10,
   Icon: MoveIcon,
-  hint: "Drag an arrow, a patch for a plane, the ring for the screen, the rose arrow for the mean normal, the small diamond for each its own normal.",
+  hint: "Drag an arrow, a patch for a plane, the ring for the screen, the rose arrow for the mean normal, the diamond for each its own.",
   needs: "selection",
   verb: "Move",
   places: true,

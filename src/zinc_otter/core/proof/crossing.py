@@ -5,7 +5,7 @@ from __future__ import annotations
 import numpy as np
 
 from zinc_otter.core.cage.cage import Cage
-from zinc_otter.core.cage.topology import Floats, Ints
+from zinc_otter.core.cage.topology import Bools, Floats, Ints
 from zinc_otter.core.surface import build_stencils, evaluate
 
 _MOST_PAIRS = 4_000_000
@@ -16,9 +16,14 @@ def crossing_faces(cage: Cage, level: int = 1) -> Ints:
     stencils = build_stencils(cage, level)
     points = evaluate(stencils, cage).points
     quads = stencils.quads
-    triangles = np.concatenate([quads[:, [0, 1, 2]], quads[:, [0, 2, 3]]])
-    face = np.tile(stencils.face_of_quad, 2)
-    return np.unique(face[crossing_pairs(points, triangles).ravel()]).astype(np.int32)
+    # The boxes of quads are half as many as those of triangles; each pair of quads is four of triangles.
+    near = _near(points, quads)
+    halves = np.stack([quads[:, [0, 1, 2]], quads[:, [0, 2, 3]]], axis=1)
+    hit = np.zeros(len(near), dtype=bool)
+    for a in (0, 1):
+        for b in (0, 1):
+            hit |= _cross(points[halves[near[:, 0], a]], points[halves[near[:, 1], b]])
+    return np.unique(stencils.face_of_quad[near[hit].ravel()]).astype(np.int32)
 
 
 def crossing_pairs(points: Floats, triangles: Ints) -> Ints:
@@ -27,18 +32,20 @@ def crossing_pairs(points: Floats, triangles: Ints) -> Ints:
     An edge of one must pass through the inside of the other (T. Möller, B. Trumbore, "Fast, Minimum Storage Ray/Triangle
     Intersection", 1997).
     """
-    pairs = _near(points[triangles])
-    shares = (triangles[pairs[:, 0]][:, :, None] == triangles[pairs[:, 1]][:, None, :]).any(axis=(1, 2))
-    pairs = pairs[~shares]
-    hit = np.zeros(len(pairs), dtype=bool)
-    for a, b in ((0, 1), (1, 0)):
-        edges, faces = points[triangles[pairs[:, a]]], points[triangles[pairs[:, b]]]
+    pairs = _near(points, triangles)
+    return pairs[_cross(points[triangles[pairs[:, 0]]], points[triangles[pairs[:, 1]]])]
+
+
+def _cross(first: Floats, second: Floats) -> Bools:
+    """(k,) whether an edge of one triangle (k, 3, 3) passes through the other."""
+    hit = np.zeros(len(first), dtype=bool)
+    for edges, faces in ((first, second), (second, first)):
         for k in range(3):
             hit |= _passes(edges[:, k], edges[:, (k + 1) % 3], faces)
-    return pairs[hit]
+    return hit
 
 
-def _passes(start: Floats, end: Floats, faces: Floats) -> np.ndarray:
+def _passes(start: Floats, end: Floats, faces: Floats) -> Bools:
     """(k,) whether the segment from start to end (k, 3) passes through the triangle (k, 3, 3)."""
     way = end - start
     u, v = faces[:, 1] - faces[:, 0], faces[:, 2] - faces[:, 0]
@@ -55,8 +62,9 @@ def _passes(start: Floats, end: Floats, faces: Floats) -> np.ndarray:
     return ~flat & (along_u > 0) & (along_v > 0) & (along_u + along_v < 1) & (t > 0) & (t < 1)
 
 
-def _near(corners: Floats) -> Ints:
-    """(k, 2) pairs of triangles (m, 3, 3) whose boxes meet."""
+def _near(points: Floats, polygons: Ints) -> Ints:
+    """(k, 2) pairs of polygons (m, sides) whose boxes meet and that share no vertex."""
+    corners = points[polygons]
     low, high = corners.min(axis=1), corners.max(axis=1)
     size = max(float(np.median((high - low).max(axis=1))), 1e-9)
     first = np.floor(low / size).astype(np.int64)
@@ -83,7 +91,15 @@ def _near(corners: Floats) -> Ints:
     a = np.repeat(np.arange(len(key)), later)
     b = a + 1 + np.arange(later.sum()) - np.repeat(np.cumsum(later) - later, later)
     pairs = np.column_stack([owner[a], owner[b]])
-    meet = ((low[pairs[:, 0]] <= high[pairs[:, 1]]) & (low[pairs[:, 1]] <= high[pairs[:, 0]])).all(axis=1)
-    pairs = np.sort(pairs[meet], axis=1)
+    meet = np.ones(len(pairs), dtype=bool)
+    for axis in range(3):
+        bottom, top = low[:, axis], high[:, axis]
+        meet &= (bottom[pairs[:, 0]] <= top[pairs[:, 1]]) & (bottom[pairs[:, 1]] <= top[pairs[:, 0]])
+    pairs = pairs[meet]
+    for k in range(polygons.shape[1]):
+        # Most of what meets are neighbours: they go before anything is sorted.
+        shares = (polygons[pairs[:, 0], k, None] == polygons[pairs[:, 1]]).any(axis=1)
+        pairs = pairs[~shares]
+    pairs = np.sort(pairs, axis=1)
     keys = np.unique(pairs[:, 0].astype(np.int64) * len(corners) + pairs[:, 1])
     return np.column_stack([keys // len(corners), keys % len(corners)])

@@ -41,7 +41,7 @@ def even_shifts(normals: Floats, face: Ints, slot: Ints, count: int, distance: f
     missing = distance - moves @ shifts.ravel()
     # A trace of damping keeps faces that answer to the same vertices from being solved against each other.
     system = (moves @ moves.T + 1e-9 * identity(len(normals))).tocsc()
-    return _shortened(shifts + (moves.T @ spsolve(system, missing)).reshape(-1, 3), distance)
+    return _shortened(shifts + (moves.T @ spsolve(system, missing, permc_spec="MMD_AT_PLUS_A")).reshape(-1, 3), distance)
 
 
 def offsets_of(shifts: Floats, normals: Floats, face: Ints, slot: Ints) -> Floats:
