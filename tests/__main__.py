@@ -25,7 +25,7 @@ class Result(unittest.TextTestResult):
         super().stopTest(test)
         took = time.monotonic() - self.started_at
         if took > 10:
-            self.stream.writeln(f"    ({took:.0f} s: {test.id()})")
+            self.stream.writeln(f"    ({took:.0f} s: {test})")
 
 
 def main(folders: list[str]) -> int:

@@ -101,6 +101,63 @@ class Verbs(BrowserCase):
         self.screen.steps(1)
         np.testing.assert_array_equal(self.points(), before)
 
+    def test_a_profile_is_drawn_and_the_reach_kept_within_picked_faces(self) -> None:
+        self.begin_box((60, 60, 10), (6, 6, 1))
+        before = self.points()
+        self.pick_faces(lambda x, y, z: z > 4 and 0 < x < 11 and abs(y) < 11)
+        self.screen.field("Reach").fill("40")
+        self.screen.button("Limit to the picked").click()
+        self.screen.button("No limit again").wait_for()
+        # The second point of the curve comes down to nothing, by keys.
+        point = self.page.get_by_role("slider", name="Profile point 2")
+        point.focus()
+        for _ in range(20):
+            self.page.keyboard.press("ArrowDown")
+        self.page.get_by_role("combobox", name="Profile").get_by_text("drawn").wait_for()
+        self.assertEqual(point.get_attribute("aria-valuenow"), "0")
+        self.press("v")
+        self.page.get_by_test_id("chosen").get_by_text("vertices picked").wait_for()
+        corner = int(np.argmin(np.abs(before - [0, 0, 5]).sum(axis=1)))
+        self.screen.click(before[corner])
+        self.screen.field("Along z").fill("6")
+        self.previewed()
+        self.apply(2)
+        rise = self.points()[:, 2] - before[:, 2]
+        self.assertAlmostEqual(rise[corner], 6)
+        inside = (before[:, 2] > 4) & (before[:, 0] > -0.1) & (before[:, 0] < 10.1) & (np.abs(before[:, 1]) < 10.1)
+        self.assertTrue(np.all(rise[~inside] == 0))
+        # 14 mm away, beyond a third of the reach, the drawn profile has nothing left; 10 mm away it has some.
+        self.assertTrue(0 < rise[int(np.argmin(np.abs(before - [10, 0, 5]).sum(axis=1)))] < 2)
+
+    def test_a_piece_that_follows_is_shaped_only_once_independent(self) -> None:
+        self.begin_box((20, 20, 20), (1, 1, 1))
+        self.expected_errors = ("422",)
+        self.press("Shift+M")
+        self.screen.choose("Begin from", "a second piece that follows")
+        self.screen.field("At").fill("30")
+        self.previewed()
+        self.apply(2)
+        self.press(".")
+        self.press("m")
+        top = self.screen.faces_where(lambda x, y, z: z > 9, "p2")
+        self.screen.click(self.screen.face_point(top[0], "p2"))
+        self.screen.field("Along z").fill("5")
+        self.page.get_by_text("follows Box in a mirror").wait_for()
+        # Shaping the one that is followed shapes both.
+        self.page.keyboard.press("Escape")
+        top = self.screen.faces_where(lambda x, y, z: z > 9)
+        self.screen.click(self.screen.face_point(top[0]))
+        self.screen.field("Along z").fill("5")
+        self.previewed()
+        self.apply(3)
+        self.assertAlmostEqual(self.points("p2")[:, 2].max(), 15)
+        self.screen.click(self.screen.face_point(top[0], "p2"))
+        self.screen.field("Along z").fill("2")
+        self.page.get_by_text("follows Box in a mirror").wait_for()
+        self.screen.button("Make independent").click()
+        self.screen.steps(4)
+        self.assertIsNone(self.screen.state()["pieces"][1]["follows"])
+
     def test_a_handle_is_bridged_and_its_pairing_shifted(self) -> None:
         self.begin_box((60, 40, 16), (6, 4, 1))
         self.pick_faces(lambda x, y, z: z > 7 and abs(abs(x) - 25) < 1 and abs(y) < 6)

@@ -99,6 +99,14 @@ class Topology:
         return previous
 
     @cached_property
+    def turned_over(self) -> Ints:
+        """(c,) the corners of every face in backward order, its first corner still first."""
+        first = self.face_offsets[:-1][self.corner_face]
+        size = self.face_sizes[self.corner_face]
+        within = np.arange(self.corner_count) - first
+        return np.asarray(first + (size - within) % size, dtype=np.int32)
+
+    @cached_property
     def _edges(self) -> tuple[Ints, Ints]:
         """Edges (e, 2) as (low, high) vertex pairs in lexicographic order, and the edge that leaves each corner (c,)."""
         a = self.face_verts.astype(np.int64)

@@ -13,7 +13,6 @@ from zinc_otter.core.cage.cage import HARD, Cage, unit
 from zinc_otter.core.cage.edit import Edit, rebuilt
 from zinc_otter.core.cage.edits.even import even_shifts
 from zinc_otter.core.cage.selection import Selection
-from zinc_otter.core.cage.symmetry.image import turned_over
 from zinc_otter.core.cage.topology import Bools, Floats, Ints
 from zinc_otter.core.errors import BadNumberError, BadSelectionError
 from zinc_otter.core.surface import Stencils, build_stencils, evaluate
@@ -44,7 +43,7 @@ def thicken(cage: Cage, distance: float, side: Side = "in", crease_rims: bool = 
     inner = outer - distance
     shifts = [_even_shifts(stencils, cage, amount) for amount in (outer, inner)]
     n = t.vertex_count
-    back = t.face_verts[turned_over(t)] + n
+    back = t.face_verts[t.turned_over] + n
     order = np.argsort(t.face_sizes, kind="stable")
     walls = [back[t.face_offsets[faces][:, None] + np.arange(size)] for size, faces in _by_size(t.face_sizes)]
     rim = t.edge_corners[t.open_edges, 0]

@@ -6,8 +6,8 @@ import numpy as np
 
 from zinc_otter.core.cage.cage import Cage
 from zinc_otter.core.cage.edit import Edit, rebuilt
+from zinc_otter.core.cage.plane import Plane
 from zinc_otter.core.cage.selection import Selection
-from zinc_otter.core.cage.symmetry.group import Plane
 from zinc_otter.core.cage.topology import Ints
 from zinc_otter.core.errors import BadSelectionError
 

@@ -55,7 +55,13 @@ def heal(cage: Cage, selection: Selection) -> Edit:
             )
         loops.append(rings[0].verts)
         faces_of.append(int(np.flatnonzero(group == region)[0]))
-    return _rebuilt(cage, ~together, loops, faces_of, group, dropped)
+    done = _rebuilt(cage, ~together, loops, faces_of, group, dropped)
+    # Each dropped vertex makes two edges one. Fewer still means that two edges fell together and closed a hole.
+    if done.cage.topology.edge_count != int((~gone).sum()) - int(dropped.sum()):
+        raise BadSelectionError(
+            "A hole or a face would be left with fewer than three corners; pick less.", vertices=np.flatnonzero(dropped)
+        )
+    return done
 
 
 def _edges_of(t: Topology, selection: Selection) -> Bools:

@@ -11,7 +11,6 @@ from zinc_otter.core.cage.edit import Edit, ElementMap, edges_between
 from zinc_otter.core.cage.edits.delete import delete_elements
 from zinc_otter.core.cage.picking.growth import invert
 from zinc_otter.core.cage.selection import Selection, middles_of, touching_faces
-from zinc_otter.core.cage.symmetry.image import turned_over
 from zinc_otter.core.cage.topology import Floats, Ints, Topology
 from zinc_otter.core.errors import BadSelectionError
 
@@ -160,7 +159,7 @@ def _winding(cage: Cage, faces: Ints, point: Floats) -> float:
 def _flipped(cage: Cage, selection: Selection, shells: Ints) -> Edit:
     t = cage.topology
     turns = np.isin(t.face_shell, shells)[t.corner_face]
-    back = turned_over(t)
+    back = t.turned_over
     source = np.where(turns, back, np.arange(t.corner_count))
     topology = Topology.checked(t.vertex_count, t.face_verts[source], t.face_offsets)
     # Turning over twice is standing still, so that the same array leads there and back.

@@ -1,6 +1,7 @@
 """Symmetric cages: mirrors and repeats about an axis, kept exact through every edit."""
 
-from zinc_otter.core.cage.symmetry.group import Group, Plane, mirror, plane_at, radial
+from zinc_otter.core.cage.plane import Plane, plane_at
+from zinc_otter.core.cage.symmetry.group import Group, mirror, radial
 from zinc_otter.core.cage.symmetry.image import mirrored_copy
 from zinc_otter.core.cage.symmetry.image_by_image import image_by_image
 from zinc_otter.core.cage.symmetry.symmetric import Symmetry, SymmetryError, symmetric_edit

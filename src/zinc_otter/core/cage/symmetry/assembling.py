@@ -11,9 +11,9 @@ from zinc_otter.core.cage.cage import Cage
 from zinc_otter.core.cage.edit import edges_between
 from zinc_otter.core.cage.edits.cut import cut
 from zinc_otter.core.cage.edits.delete import delete_elements
+from zinc_otter.core.cage.plane import Plane
 from zinc_otter.core.cage.selection import Selection, middles_of
-from zinc_otter.core.cage.symmetry.group import Group, Plane, mirror
-from zinc_otter.core.cage.symmetry.image import turned_over
+from zinc_otter.core.cage.symmetry.group import Group, mirror
 from zinc_otter.core.cage.symmetry.symmetric import Symmetry, SymmetryError, carried_symmetry
 from zinc_otter.core.cage.symmetry.walking import contradictions, walked
 from zinc_otter.core.cage.topology import Floats, Ints, Topology
@@ -50,7 +50,7 @@ def assembled(part: Cage, group: Group, tolerance: float, own: Symmetry | None =
     points = np.concatenate([group.moved(k, part.positions) for k in range(g)])
     label = _joined(points, np.tile(t.on_border, g), n, tolerance)
 
-    turned = turned_over(t)
+    turned = t.turned_over
     face_verts = np.concatenate([k * n + (t.face_verts[turned] if reverses[k] else t.face_verts) for k in range(g)])
     sizes = np.tile(t.face_sizes, g)
     offsets = np.concatenate([[0], np.cumsum(sizes)]).astype(np.int32)

@@ -2,18 +2,17 @@
 
 from __future__ import annotations
 
-import numpy as np
-
 from zinc_otter.core.cage.cage import Cage
 from zinc_otter.core.cage.edit import edges_between
-from zinc_otter.core.cage.symmetry.group import Group, Plane
-from zinc_otter.core.cage.topology import Ints, Topology
+from zinc_otter.core.cage.plane import Plane
+from zinc_otter.core.cage.symmetry.group import Group
+from zinc_otter.core.cage.topology import Topology
 
 
 def mirrored_copy(cage: Cage, plane: Plane) -> Cage:
     """The image of a cage in a plane: vertices and faces keep their numbers, and faces look outwards again."""
     t = cage.topology
-    turned = Topology(t.vertex_count, t.face_verts[turned_over(t)], t.face_offsets)
+    turned = Topology(t.vertex_count, t.face_verts[t.turned_over], t.face_offsets)
     return Cage(
         Group((plane,)).moved(1, cage.positions),
         turned,
@@ -22,11 +21,3 @@ def mirrored_copy(cage: Cage, plane: Plane) -> Cage:
         cage.vertex_sharpness,
         cage.face_sets,
     )
-
-
-def turned_over(t: Topology) -> Ints:
-    """(c,) the corners of every face in backward order, its first corner still first."""
-    first = t.face_offsets[:-1][t.corner_face]
-    size = t.face_sizes[t.corner_face]
-    within = np.arange(t.corner_count) - first
-    return np.asarray(first + (size - within) % size, dtype=np.int32)
