@@ -154,7 +154,8 @@ class Screen:
         """Choose from a list that opens at a click."""
         self.page.get_by_role("combobox", name=label).click()
         self.page.get_by_role("option", name=option, exact=True).click()
-        self.page.get_by_role("listbox").wait_for(state="hidden")
+        # Until the list has gone altogether, what covers the page takes the next click.
+        self.page.locator(".MuiPopover-root").wait_for(state="detached")
 
     def station(self, name: str) -> None:
         self.page.get_by_role("navigation").get_by_text(name, exact=True).click()

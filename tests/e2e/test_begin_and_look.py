@@ -198,6 +198,6 @@ class Picking(BrowserCase):
         self.page.keyboard.press("a")
         self.screen.settled()
         self.assertIn(f"{len(self.screen.cage()['edges'])} edges picked", self.screen.chosen())
-        self.page.mouse.click(60, 500)
+        self.page.mouse.click(980, 560)
         self.screen.settled()
         self.assertIn("No edges picked", self.screen.chosen())
