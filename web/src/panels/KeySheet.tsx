@@ -5,21 +5,29 @@ import Stack from "@mui/material/Stack";
 import Typography from "@mui/material/Typography";
 import { keySheet } from "../app/keys";
 
+/** The long lists stand in columns of their own; what is changed and how it is looked at share the last. */
+const places: Record<string, { gridColumn: number; gridRow: string; keys: number }> = {
+  Pick: { gridColumn: 1, gridRow: "1 / 3", keys: 92 },
+  Tools: { gridColumn: 2, gridRow: "1 / 3", keys: 64 },
+  Change: { gridColumn: 3, gridRow: "1", keys: 172 },
+  View: { gridColumn: 3, gridRow: "2", keys: 172 },
+};
+
 /** All keys on one sheet, beside the form, not over it all. */
 export function KeySheet({ onClose }: { onClose(): void }) {
   return (
-    <Paper elevation={6} role="dialog" aria-label="All keys" sx={{ position: "absolute", inset: "12px", p: 2.5, overflow: "auto", zIndex: 4 }}>
-      <Stack direction="row" sx={{ justifyContent: "space-between", mb: 1 }}>
+    <Paper elevation={6} role="dialog" aria-label="All keys" sx={{ position: "absolute", inset: "12px", px: 2.5, py: 1.25, overflow: "auto", zIndex: 4 }}>
+      <Stack direction="row" sx={{ justifyContent: "space-between" }}>
         <Typography variant="h2">All keys</Typography>
         <Button onClick={onClose} autoFocus>Close</Button>
       </Stack>
-      <Box sx={{ columnCount: 3, columnGap: 4 }}>
+      <Box sx={{ display: "grid", gridTemplateColumns: "1.15fr 0.62fr 1.6fr", columnGap: 3.5 }}>
         {keySheet.map(([section, rows]) => (
-          <Box key={section} sx={{ breakInside: "avoid", mb: 2 }}>
+          <Box key={section} sx={{ mb: 1, gridColumn: places[section]?.gridColumn, gridRow: places[section]?.gridRow }}>
             <Typography variant="h3" gutterBottom>{section}</Typography>
             {rows.map(([keys, words]) => (
-              <Stack key={keys + words} direction="row" spacing={1.5} sx={{ mb: 0.4 }}>
-                <Typography variant="body2" sx={{ fontWeight: 700, minWidth: 104, maxWidth: 104 }}>{keys}</Typography>
+              <Stack key={keys + words} direction="row" spacing={1.5} sx={{ mb: 0.25 }}>
+                <Typography variant="body2" sx={{ fontWeight: 700, minWidth: places[section]?.keys ?? 104, maxWidth: places[section]?.keys ?? 104 }}>{keys}</Typography>
                 <Typography variant="body2">{words}</Typography>
               </Stack>
             ))}

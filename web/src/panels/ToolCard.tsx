@@ -118,7 +118,7 @@ function Numbers({ tool }: { tool: Tool }) {
           ))}
         {hidden && (
           <Button color="inherit" aria-expanded={more} onClick={() => setMore(!more)} sx={{ fontWeight: 500 }}>
-            {more ? "Less" : "Place…"}
+            {more ? "Less" : form ? "Place…" : "Direction…"}
           </Button>
         )}
         {tool.places && !missing && <PlacingBar pivots={tool.id !== "move"} />}
