@@ -314,6 +314,46 @@ class Verbs(BrowserCase):
         self.assertEqual(self.euler(), 2)
 
 
+    def test_two_sheets_joined_zipped_and_turned_over(self) -> None:
+        state = self.server.post("/api/designs", {"name": "Sheets"})
+        for y, counts in ((-12, [2, 1]), (12, [3, 1])):
+            sheet = {"kind": "add-plane", "size": [40, 20], "counts": counts, "centre": [0, y, 0], "size_of": "cage"}
+            at = {"revision": state["revision"], "command": sheet}
+            state = self.server.post(f"/api/designs/{state['id']}/commands", at)
+        self.page.goto(f"{self.server.address}/design/{state['id']}")
+        self.screen.steps(2)
+        self.press(".")
+        self.press("w")
+        for i, piece in enumerate(("p1", "p2")):
+            self.screen.click(self.screen.face_point(0, piece), shift=i > 0)
+        self.page.get_by_test_id("chosen").get_by_text("2 pieces picked").wait_for()
+        self.press("Shift+J")
+        self.apply(3)
+        self.assertEqual(len(self.screen.state()["pieces"]), 1)
+        self.press("m")
+        self.press("e")
+        # Two edges on one side of the gap and three on the other.
+        for i, (x, y) in enumerate(((-10, -2), (10, -2), (-13, 2), (0, 2), (13, 2))):
+            self.screen.click((x, y, 0), shift=i > 0)
+        self.page.get_by_test_id("chosen").get_by_text("5 edges picked").wait_for()
+        self.press("Shift+Z")
+        self.previewed()
+        self.apply(4)
+        # 6 and 8 vertices, of which 3 and 4 become 4 in the middle; one sheet without a hole.
+        points = self.points()
+        self.assertEqual((len(points), self.euler()), (11, 1))
+        self.assertEqual(np.count_nonzero(np.abs(points[:, 1]) < 1e-9), 4)
+        self.press("m")
+        self.press("f")
+        self.screen.click(self.screen.face_point(0))
+        self.page.get_by_test_id("chosen").get_by_text("1 face picked").wait_for()
+        self.press("Shift+N")
+        self.apply(5)
+        cage = self.screen.cage()
+        a, b, c = (self.points()[cage["faces"][0][k]] for k in range(3))
+        self.assertLess(np.cross(b - a, c - a)[2], 0)
+
+
 class EveryVerb(BrowserCase):
     """Reached by its key or its name, shown before it is applied, one step, and one undo."""
 
