@@ -28,6 +28,13 @@ def read_only(array: NDArray[np.generic]) -> None:
     array.setflags(write=False)
 
 
+def joined_labels(count: int, pairs: Ints) -> Ints:
+    """(count,) the number of the connected group of each of ``count`` things, of which ``pairs`` (k, 2) hang together."""
+    a, b = pairs.T
+    graph = coo_matrix((np.ones(len(pairs)), (a, b)), shape=(count, count))
+    return np.asarray(connected_components(graph, directed=False)[1], dtype=np.int32)
+
+
 class Topology:
     """Immutable connectivity of ``vertex_count`` vertices and the faces over them.
 
@@ -186,9 +193,7 @@ class Topology:
     @cached_property
     def face_shell(self) -> Ints:
         """(f,) number of the connected shell to which each face belongs."""
-        pairs = self.edge_faces[self.edge_faces[:, 1] >= 0]
-        graph = coo_matrix((np.ones(len(pairs)), (pairs[:, 0], pairs[:, 1])), shape=(self.face_count,) * 2)
-        return np.asarray(connected_components(graph, directed=False)[1], dtype=np.int32)
+        return joined_labels(self.face_count, self.edge_faces[self.edge_faces[:, 1] >= 0])
 
     @property
     def euler_characteristic(self) -> int:
@@ -216,10 +221,7 @@ class Topology:
         twin = self.corner_twin[chosen]
         across = np.where(twin >= 0, self.corner_next[np.maximum(twin, 0)], -1)
         linked = (across >= 0) & (local[np.maximum(across, 0)] >= 0)
-        rows = np.flatnonzero(linked)
-        cols = local[across[linked]]
-        graph = coo_matrix((np.ones(len(rows)), (rows, cols)), shape=(len(chosen),) * 2)
-        return np.asarray(connected_components(graph, directed=False)[1], dtype=np.int32)
+        return joined_labels(len(chosen), np.column_stack([np.flatnonzero(linked), local[across[linked]]]))
 
     # --- soundness --------------------------------------------------------------------------------------------------
 

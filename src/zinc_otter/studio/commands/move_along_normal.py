@@ -5,8 +5,7 @@ from __future__ import annotations
 from typing import Literal
 
 from zinc_otter.core.cage import Cage, Selection
-from zinc_otter.core.cage.edits.placing import Motion, moving
-from zinc_otter.core.cage.selection import mean_normal
+from zinc_otter.core.cage.edits.placing import Motion, along_normal
 from zinc_otter.studio.commands.base import Length
 from zinc_otter.studio.commands.placement import Placement
 from zinc_otter.studio.design import Design
@@ -20,7 +19,7 @@ class MoveAlongNormal(Placement):
     distance: Length
 
     def motion(self, cage: Cage, picked: Selection) -> Motion:
-        return moving(tuple(self.distance * mean_normal(cage, picked)))
+        return along_normal(cage, picked, self.distance)
 
     def title(self, design: Design) -> str:
         verb = "Pulled" if self.distance >= 0 else "Pushed"

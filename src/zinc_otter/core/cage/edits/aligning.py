@@ -10,6 +10,7 @@ from zinc_otter.core.cage.cage import Cage, unit
 from zinc_otter.core.cage.edit import Edit, same_structure
 from zinc_otter.core.cage.edits.chains import picked_chains
 from zinc_otter.core.cage.edits.pairing import loop_normal
+from zinc_otter.core.cage.edits.placing import finite
 from zinc_otter.core.cage.selection import Selection, vertices_of
 from zinc_otter.core.cage.topology import Floats, Ints
 from zinc_otter.core.errors import BadNumberError, BadSelectionError
@@ -30,7 +31,7 @@ def flatten(
     verts = _picked(cage, selection)
     p = cage.positions[verts]
     across = best_plane(p) if normal is None else _direction(normal)
-    through = p.mean(axis=0) if point is None else _finite(point, "The point of the plane")
+    through = p.mean(axis=0) if point is None else finite(point, "The point of the plane")
     return _moved(cage, selection, verts, p - np.outer((p - through) @ across, across), share)
 
 
@@ -64,7 +65,7 @@ def line_up(
             direction = axes[0]
         else:
             direction = _direction(along)
-        through = middle if point is None else _finite(point, "The point of the line")
+        through = middle if point is None else finite(point, "The point of the line")
         places = (p - through) @ direction
         if even and is_chain:
             places = np.linspace(places[0], places[-1], len(places))
@@ -155,14 +156,7 @@ def _picked(cage: Cage, selection: Selection) -> Ints:
 
 
 def _direction(vector: Sequence[float]) -> Floats:
-    direction = unit(_finite(vector, "A direction"))
+    direction = unit(finite(vector, "A direction"))
     if not direction.any():
         raise BadNumberError("The direction has no length.")
     return direction
-
-
-def _finite(values: Sequence[float], what: str) -> Floats:
-    array = np.asarray(values, dtype=np.float64)
-    if not np.isfinite(array).all():
-        raise BadNumberError(f"{what} needs plain numbers.")
-    return array

@@ -10,9 +10,9 @@ from scipy.spatial.transform import Rotation
 
 from zinc_otter.core.cage.cage import Cage, unit
 from zinc_otter.core.cage.edit import Edit, ElementMap, edges_between, rebuilt
-from zinc_otter.core.cage.edits.chains import Chain, border_chains, chains_of
+from zinc_otter.core.cage.edits.chains import Chain, border_chains, chains_of, open_corners, outwards
 from zinc_otter.core.cage.edits.lift import groups_of
-from zinc_otter.core.cage.edits.pairing import brought_onto, matched
+from zinc_otter.core.cage.edits.pairing import best_shift, brought_onto
 from zinc_otter.core.cage.edits.splitting import split_rings
 from zinc_otter.core.cage.selection import Selection
 from zinc_otter.core.cage.topology import Bools, Floats, Ints, Topology
@@ -135,17 +135,17 @@ def _regions(t: Topology, faces: Ints) -> list[Ints]:
 def _opening(cage: Cage, chain: Chain) -> Floats:
     """(3,) the mean direction in which the faces at an open chain end."""
     t = cage.topology
-    edges = edges_between(t, chain.pairs)
-    corners = t.edge_corners[edges, 0]
-    along = cage.positions[t.face_verts[t.corner_next[corners]]] - cage.positions[t.face_verts[corners]]
-    return unit(np.cross(along, cage.face_normals[t.corner_face[corners]]).sum(axis=0))
+    corners = open_corners(t, edges_between(t, chain.pairs))
+    return unit((chain.lengths(cage.positions)[:, None] * outwards(cage, corners)).sum(axis=0))
 
 
 def _joined(cage: Cage, keep: Bools, a: _End, b: _End, segments: int, shift: int, strength: float) -> Edit:
     """Chain ``a`` has as many edges as ``b``, or a whole fraction; the last row holds what is more in b."""
     # New faces run against those that stay: along a backwards, and then along b forwards is the same way round.
     first = a.chain
-    second = matched(first, b.chain.reversed(), cage.positions, shift)
+    second = b.chain.reversed()
+    if first.closed:
+        second = second.rolled(best_shift(cage.positions[first.verts], cage.positions[second.verts]) + shift)
     times = second.edge_count // first.edge_count
     at_b = second.verts[::times]
     p, q = cage.positions[first.verts], cage.positions[at_b]

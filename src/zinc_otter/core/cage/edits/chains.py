@@ -6,8 +6,9 @@ from dataclasses import dataclass
 
 import numpy as np
 
-from zinc_otter.core.cage.cage import Cage
-from zinc_otter.core.cage.selection import Selection
+from zinc_otter.core.cage.cage import Cage, unit
+from zinc_otter.core.cage.picking.growth import border
+from zinc_otter.core.cage.selection import Selection, convert
 from zinc_otter.core.cage.topology import Floats, Ints, Topology
 from zinc_otter.core.errors import BadSelectionError
 
@@ -45,7 +46,7 @@ class Chain:
 def chains_of(starts: Ints, ends: Ints) -> list[Chain]:
     """The chains that directed edges from ``starts`` to ``ends`` make up, in the order of their first edge.
 
-    Open ones begin where no edge leads in. Each vertex may have one edge out and one in; where it has more, chains end.
+    Open ones begin where no edge leads in. Raises BadSelectionError where a vertex has more than one edge out or in.
     """
     ahead: dict[int, int] = {}
     into: dict[int, int] = {}
@@ -72,17 +73,29 @@ def chains_of(starts: Ints, ends: Ints) -> list[Chain]:
     return chains
 
 
-def border_chains(t: Topology, edges: Ints) -> list[Chain]:
-    """The chains of open ``edges``, each in the direction in which its faces run along it.
-
-    Raises BadSelectionError for an edge that is not open.
-    """
+def open_corners(t: Topology, edges: Ints) -> Ints:
+    """(k,) the half-edges of open ``edges`` (k,). Raises BadSelectionError for an edge that is not open."""
     inner = edges[t.edge_corners[edges, 1] >= 0]
     if len(inner):
         raise BadSelectionError(
             f"{len(inner)} of these edges have faces on both sides; this takes edges of an open border.", edges=inner
         )
-    corners = t.edge_corners[edges, 0]
+    return t.edge_corners[edges, 0]
+
+
+def outwards(cage: Cage, corners: Ints) -> Floats:
+    """(k, 3) unit directions in which faces end at their half-edges (k,): in the face, square to the edge."""
+    t = cage.topology
+    along = cage.positions[t.face_verts[t.corner_next[corners]]] - cage.positions[t.face_verts[corners]]
+    return unit(np.cross(along, cage.face_normals[t.corner_face[corners]]))
+
+
+def border_chains(t: Topology, edges: Ints) -> list[Chain]:
+    """The chains of open ``edges``, each in the direction in which its faces run along it.
+
+    Raises BadSelectionError for an edge that is not open.
+    """
+    corners = open_corners(t, edges)
     return chains_of(t.face_verts[corners], t.face_verts[t.corner_next[corners]])
 
 
@@ -94,17 +107,7 @@ def picked_chains(cage: Cage, selection: Selection) -> list[Chain]:
     """
     t = cage.topology
     selection.check(t)
-    if selection.kind == "face":
-        chosen = np.zeros(t.face_count, dtype=bool)
-        chosen[selection.ids] = True
-        first, second = t.edge_faces.T
-        edges = np.flatnonzero(chosen[first] != ((second >= 0) & chosen[np.maximum(second, 0)]))
-    elif selection.kind == "vertex":
-        mask = np.zeros(t.vertex_count, dtype=bool)
-        mask[selection.ids] = True
-        edges = np.flatnonzero(mask[t.edge_verts].all(axis=1))
-    else:
-        edges = selection.ids
+    edges = (border(t, selection) if selection.kind == "face" else convert(t, selection, "edge")).ids
     if not len(edges):
         raise BadSelectionError("There is no chain of edges here; pick a loop.")
     return _undirected(t, edges)

@@ -7,16 +7,15 @@ from dataclasses import dataclass, replace
 from typing import Literal
 
 import numpy as np
-from scipy.sparse import coo_matrix
-from scipy.sparse.csgraph import connected_components
 from scipy.spatial.transform import Rotation
 
 from zinc_otter.core.cage.cage import Cage, unit
 from zinc_otter.core.cage.edit import Edit, edges_between, rebuilt
+from zinc_otter.core.cage.edits.chains import open_corners, outwards
 from zinc_otter.core.cage.edits.even import even_shifts, offsets_of
 from zinc_otter.core.cage.edits.lift import Lift, lifted
 from zinc_otter.core.cage.selection import Selection
-from zinc_otter.core.cage.topology import Floats, Ints
+from zinc_otter.core.cage.topology import Floats, Ints, joined_labels
 from zinc_otter.core.errors import BadNumberError, BadSelectionError
 
 LEAST_DISTANCE = 1e-6
@@ -127,16 +126,13 @@ def extrude_edges(cage: Cage, selection: Selection, distance: float, rise: Rise 
 
 def even_lift(lift: Lift, distance: float) -> Floats:
     """(k, 3) shifts of all slots for an even wall."""
-    normals = lift.cage.face_normals[lift.faces]
-    face = np.searchsorted(lift.faces, lift.cage.topology.corner_face[lift.corners])
-    return even_shifts(normals, face, lift.slot, len(lift.origin), distance)
+    return even_shifts(lift.cage.face_normals[lift.faces], lift.corner_faces, lift.slot, len(lift.origin), distance)
 
 
 def uneven(lift: Lift, shifts: Floats, distance: float) -> Ints:
     """Faces that an even wall fails: more than 1 % off, folded over, or shrunk to less than a seventh."""
-    normals = lift.cage.face_normals[lift.faces]
-    face = np.searchsorted(lift.faces, lift.cage.topology.corner_face[lift.corners])
-    off = np.abs(offsets_of(shifts, normals, face, lift.slot) - distance) > 0.01 * abs(distance)
+    offsets = offsets_of(shifts, lift.cage.face_normals[lift.faces], lift.corner_faces, lift.slot)
+    off = np.abs(offsets - distance) > 0.01 * abs(distance)
     return np.union1d(lift.faces[off], lift.turned_over(lift.base + shifts, 1 / 7)).astype(np.int32)
 
 
@@ -176,9 +172,7 @@ class _Border:
 
     def outwards(self, cage: Cage) -> Floats:
         """(k, 3) unit directions in which the faces at the border end: in the face, square to its edge."""
-        t = cage.topology
-        along = unit(cage.positions[self.verts[self.end]] - cage.positions[self.verts[self.start]])
-        out = np.cross(along, cage.face_normals[t.corner_face[self.corners]])
+        out = outwards(cage, self.corners)
         # At a bend so far that both strips are as wide as was asked for.
         total, count = np.zeros((len(self.verts), 3)), np.zeros(len(self.verts))
         for at in (self.start, self.end):
@@ -193,17 +187,11 @@ def _strips(cage: Cage, selection: Selection, shifts_of: Callable[[_Border], Flo
     selection.check(t)
     if selection.kind != "edge":
         raise BadSelectionError("Strips grow from edges; pick edges of an open border.")
-    inner = selection.ids[t.edge_corners[selection.ids, 1] >= 0]
-    if len(inner):
-        raise BadSelectionError(
-            f"{len(inner)} of the picked edges have faces on both sides; only edges of an open border can grow.",
-            edges=inner,
-        )
-    corners = t.edge_corners[selection.ids, 0]
+    corners = open_corners(t, selection.ids)
     ends = np.column_stack([t.face_verts[corners], t.face_verts[t.corner_next[corners]]])
     verts, where = np.unique(ends, return_inverse=True)
     where = where.reshape(-1, 2)
-    border = _Border(corners, verts, where[:, 0], where[:, 1], _chains(len(verts), where))
+    border = _Border(corners, verts, where[:, 0], where[:, 1], joined_labels(len(verts), where))
     k = len(verts)
     layers = rise.layers(cage.positions[verts], shifts_of(border), border.group)
     number = np.concatenate([verts[None], t.vertex_count + np.arange(rise.segments * k).reshape(rise.segments, k)])
@@ -216,8 +204,3 @@ def _strips(cage: Cage, selection: Selection, shifts_of: Callable[[_Border], Flo
     outer = edges_between(done.cage.topology, done.verts[number[-1][where]])
     rest = np.concatenate([cage.positions, *([cage.positions[verts]] * rise.segments)])
     return Edit(done.cage, Selection.of("edge", outer), done.old_to_new, rest)
-
-
-def _chains(count: int, pairs: Ints) -> Ints:
-    graph = coo_matrix((np.ones(len(pairs)), (pairs[:, 0], pairs[:, 1])), shape=(count, count))
-    return np.asarray(connected_components(graph, directed=False)[1], dtype=np.int32)

@@ -8,9 +8,8 @@ import numpy as np
 
 from zinc_otter.core.cage.cage import Cage, unit
 from zinc_otter.core.cage.edit import Edit, edges_between, rebuilt
-from zinc_otter.core.cage.edits.chains import Chain, chains_of
+from zinc_otter.core.cage.edits.chains import Chain, border_chains, open_corners, outwards
 from zinc_otter.core.cage.grid_fill import filled_rows, grid_counts
-from zinc_otter.core.cage.picking.loops import edge_loop
 from zinc_otter.core.cage.selection import Selection, vertices_of
 from zinc_otter.core.cage.topology import Floats, Ints
 from zinc_otter.core.errors import BadNumberError, BadSelectionError
@@ -32,7 +31,6 @@ def fill(cage: Cage, selection: Selection, way: Way = "quads", rings: int = 1, t
     if not 1 <= rings <= MOST_RINGS:
         raise BadNumberError(f"A hole is filled with 1 to {MOST_RINGS} rings; {rings} were asked for.")
     holes = _holes(cage, selection)
-    positions = cage.positions
     blocks: list[Ints] = []
     points: list[Floats] = []
     count = cage.topology.vertex_count
@@ -48,44 +46,38 @@ def fill(cage: Cage, selection: Selection, way: Way = "quads", rings: int = 1, t
                 "it with a single face.",
                 edges=edges_between(cage.topology, hole.pairs),
             )
-        inner, quads = _quads(cage, hole, loop, positions, way, rings, turned)
+        inner, quads = _quads(cage, loop, way, rings, turned)
         number = np.concatenate([loop, count + np.arange(len(inner))])
         blocks.append(number[quads])
         points.append(inner)
         count += len(inner)
-    done = rebuilt(cage, np.concatenate([positions, *points]), blocks)
+    done = rebuilt(cage, np.concatenate([cage.positions, *points]), blocks)
     return Edit(done.cage, Selection.of("face", done.added), done.old_to_new)
 
 
 def _holes(cage: Cage, selection: Selection) -> list[Chain]:
     t = cage.topology
     selection.check(t)
+    meant = selection
     if selection.kind == "edge":
-        at = selection.ids[t.edge_corners[selection.ids, 1] < 0]
-    else:
-        mask = np.zeros(t.vertex_count, dtype=bool)
-        verts = vertices_of(t, selection)
-        mask[verts] = True
-        at = t.open_edges[mask[t.edge_verts[t.open_edges]].any(axis=1)]
-    if not len(at):
+        meant = Selection.of("edge", selection.ids[t.edge_corners[selection.ids, 1] < 0])
+    touched = np.zeros(t.vertex_count, dtype=bool)
+    touched[vertices_of(t, meant)] = True
+    # A border passes a vertex once only, so that its vertices tell holes apart; and every border goes round.
+    holes = [hole for hole in border_chains(t, t.open_edges) if touched[hole.verts].any()]
+    if not holes:
         raise BadSelectionError("There is no open edge here; pick an edge of the hole.")
-    corners = t.edge_corners[np.unique(np.concatenate([edge_loop(t, int(edge)) for edge in at])), 0]
-    holes = chains_of(t.face_verts[corners], t.face_verts[t.corner_next[corners]])
-    if not all(hole.closed for hole in holes):
-        raise BadSelectionError("The border does not go round; it cannot be filled.")
     if any(len(hole.verts) == t.vertex_count for hole in holes) and t.face_count == 1:
         raise BadSelectionError("A single face has no hole to fill.")
     return holes
 
 
-def _quads(
-    cage: Cage, hole: Chain, loop: Ints, positions: Floats, way: Way, rings: int, turned: int
-) -> tuple[Floats, Ints]:
+def _quads(cage: Cage, loop: Ints, way: Way, rings: int, turned: int) -> tuple[Floats, Ints]:
     """Inner points and quads over the loop (0 to n - 1) and them; the grid so turned that it lies straightest."""
     n = len(loop)
     a, b = grid_counts(n)
-    ring = positions[loop]
-    rows = _leading_rows(cage, hole, ring, rings) if way == "rings" else [ring]
+    ring = cage.positions[loop]
+    rows = _leading_rows(cage, loop, ring, rings) if way == "rings" else [ring]
     ways = [(k, filled_rows(np.roll(ring, -k, 0), [np.roll(r, -k, 0) for r in rows], (a, b))) for k in range(n)]
     if way == "quads":
         ways = [(k, _without_row(n, points, quads)) for k, (points, quads) in ways]
@@ -102,14 +94,10 @@ def _without_row(n: int, points: Floats, quads: Ints) -> tuple[Floats, Ints]:
     return points[n:], np.where(quads[n:] >= n, quads[n:] - n, quads[n:])
 
 
-def _leading_rows(cage: Cage, hole: Chain, ring: Floats, rings: int) -> list[Floats]:
+def _leading_rows(cage: Cage, loop: Ints, ring: Floats, rings: int) -> list[Floats]:
     """Rows (n, 3) that leave the border as the faces there end, and draw in to its middle."""
     t = cage.topology
-    verts = hole.reversed().verts
-    edges = edges_between(t, np.column_stack([verts, np.roll(verts, -1)]))
-    corners = t.edge_corners[edges, 0]
-    along = cage.positions[t.face_verts[t.corner_next[corners]]] - cage.positions[t.face_verts[corners]]
-    out = unit(np.cross(along, cage.face_normals[t.corner_face[corners]]))
+    out = outwards(cage, open_corners(t, edges_between(t, np.column_stack([loop, np.roll(loop, -1)]))))
     leaving = unit(out + np.roll(out, 1, axis=0))
     middle = ring.mean(axis=0)
     to_middle = middle - ring

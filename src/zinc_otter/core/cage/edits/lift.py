@@ -7,13 +7,11 @@ from dataclasses import dataclass
 from functools import cached_property
 
 import numpy as np
-from scipy.sparse import coo_matrix
-from scipy.sparse.csgraph import connected_components
 
 from zinc_otter.core.cage.cage import Cage
 from zinc_otter.core.cage.edit import Edit, rebuilt
 from zinc_otter.core.cage.selection import Selection, middles_of
-from zinc_otter.core.cage.topology import Bools, Floats, Ints, Topology
+from zinc_otter.core.cage.topology import Bools, Floats, Ints, Topology, joined_labels
 from zinc_otter.core.errors import BadSelectionError
 
 
@@ -51,6 +49,11 @@ class Lift:
         slots = np.full(self.cage.topology.corner_count, -1, dtype=np.int32)
         slots[self.corners] = self.slot
         return slots
+
+    @cached_property
+    def corner_faces(self) -> Ints:
+        """(m,) for each corner the place of its face in ``faces``."""
+        return np.searchsorted(self.faces, self.cage.topology.corner_face[self.corners]).astype(np.int32)
 
     @property
     def base(self) -> Floats:
@@ -168,8 +171,7 @@ def groups_of(t: Topology, faces: Ints) -> Ints:
     local[faces] = np.arange(len(faces), dtype=np.int32)
     a, b = t.edge_faces.T
     joined = (b >= 0) & chosen[a] & chosen[np.maximum(b, 0)]
-    graph = coo_matrix((np.ones(joined.sum()), (local[a[joined]], local[b[joined]])), shape=(len(faces),) * 2)
-    return np.asarray(connected_components(graph, directed=False)[1], dtype=np.int32)
+    return joined_labels(len(faces), np.column_stack([local[a[joined]], local[b[joined]]]))
 
 
 def ends_of(t: Topology, selection: Selection) -> Ints:
@@ -177,8 +179,7 @@ def ends_of(t: Topology, selection: Selection) -> Ints:
     if selection.kind == "face":
         return groups_of(t, selection.ids)
     pairs = t.edge_verts[selection.ids] if selection.kind == "edge" else np.zeros((0, 2), dtype=np.int32)
-    graph = coo_matrix((np.ones(len(pairs)), (pairs[:, 0], pairs[:, 1])), shape=(t.vertex_count,) * 2)
-    return np.asarray(connected_components(graph, directed=False)[1][pairs[:, 0]], dtype=np.int32)
+    return joined_labels(t.vertex_count, pairs)[pairs[:, 0]]
 
 
 def _refuse_rimless(t: Topology, faces: Ints, groups: Ints, rim: Ints) -> None:

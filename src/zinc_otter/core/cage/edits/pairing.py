@@ -6,7 +6,6 @@ import numpy as np
 from scipy.spatial.transform import Rotation
 
 from zinc_otter.core.cage.cage import unit
-from zinc_otter.core.cage.edits.chains import Chain
 from zinc_otter.core.cage.topology import Floats, Ints
 
 
@@ -43,16 +42,6 @@ def best_shift(a: Floats, b: Floats) -> int:
     places = (np.arange(many)[:, None] + step * np.arange(n)) % many
     cost = ((q[places] - p) ** 2).sum(axis=(1, 2))
     return int(np.flatnonzero(cost <= cost.min() + 1e-9 * max(float(cost.max()), 1e-12))[0])
-
-
-def matched(a: Chain, b: Chain, positions: Floats, shift: int = 0) -> Chain:
-    """``b`` so rolled, or for open chains so turned round, that it lies best by ``a``, then rolled on by ``shift``.
-
-    ``b`` holds as many vertices as ``a``, or a whole multiple, and runs the same way where both are closed.
-    """
-    if a.closed:
-        return b.rolled(best_shift(positions[a.verts], positions[b.verts]) + shift)
-    return b
 
 
 def monotone_pairs(a: Floats, b: Floats) -> Ints:

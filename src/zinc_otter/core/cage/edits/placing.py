@@ -20,18 +20,24 @@ Motion = Callable[[Floats, Floats], Floats]
 
 def moving(vector: Sequence[float]) -> Motion:
     """By ``vector`` (3,) mm. Raises BadNumberError."""
-    step = _finite(vector, "A move")
+    step = finite(vector, "A move")
     return lambda points, weights: points + weights[:, None] * step
+
+
+def along_normal(cage: Cage, selection: Selection, distance: float) -> Motion:
+    """As one by ``distance`` mm along the mean normal of a selection. Raises BadSelectionError, BadNumberError."""
+    selection.check(cage.topology)
+    return moving(tuple(mean_normal(cage, selection) * finite([distance] * 3, "A move")))
 
 
 def turning(axis: Sequence[float], degrees: float, about: Sequence[float]) -> Motion:
     """By ``degrees`` about ``axis`` (3,) through ``about``, right-handed. Raises BadNumberError (an axis of no length)."""
-    direction = _finite(axis, "The axis")
+    direction = finite(axis, "The axis")
     length = np.linalg.norm(direction)
     if length < 1e-12:
         raise BadNumberError("The axis to turn about has no length.")
-    spin = direction / length * np.radians(_finite([degrees], "An angle")[0])
-    pivot = _finite(about, "The pivot")
+    spin = direction / length * np.radians(finite([degrees], "An angle")[0])
+    pivot = finite(about, "The pivot")
 
     def turned(points: Floats, weights: Floats) -> Floats:
         return np.asarray(Rotation.from_rotvec(weights[:, None] * spin).apply(points - pivot)) + pivot
@@ -47,11 +53,11 @@ def sizing(
     A factor of 0 flattens, so that things line up; a negative one is refused, since it would turn faces inside out.
     Raises BadNumberError.
     """
-    scale = _finite(factors, "A factor")
+    scale = finite(factors, "A factor")
     if np.any(scale < 0):
         raise BadNumberError(f"A factor below 0 would turn the form inside out; {scale.min():g} is below 0.")
     axes = None if frame is None else _frame(frame)
-    pivot = _finite(about, "The pivot")
+    pivot = finite(about, "The pivot")
 
     def sized(points: Floats, weights: Floats) -> Floats:
         each = 1 + weights[:, None] * (scale - 1)
@@ -85,7 +91,7 @@ def pushed(cage: Cage, selection: Selection, distance: float, reach: Reach | Non
         others = np.ones(t.face_count, dtype=bool)
         others[selection.ids] = False
         vectors[others] = 0.0
-    shift = vertex_normals(cage, vectors) * _finite([distance], "A push")[0]
+    shift = vertex_normals(cage, vectors) * finite([distance], "A push")[0]
     weights = _weights(cage, selection, reach)
     return _shown(cage, cage.positions + weights[:, None] * shift, selection, weights if reach else None)
 
@@ -111,8 +117,7 @@ def move(cage: Cage, selection: Selection, vector: Sequence[float]) -> Edit:
 
 def move_along_normal(cage: Cage, selection: Selection, distance: float) -> Edit:
     """Move the selection as one by ``distance`` mm along its mean normal. Raises BadSelectionError, BadNumberError."""
-    selection.check(cage.topology)
-    return placed(cage, selection, moving(tuple(mean_normal(cage, selection) * _finite([distance] * 3, "A move"))))
+    return placed(cage, selection, along_normal(cage, selection, distance))
 
 
 def turn(
@@ -151,13 +156,14 @@ def _shown(cage: Cage, positions: Floats, selection: Selection, weights: Floats 
 
 
 def _frame(axes: Sequence[Sequence[float]]) -> Floats:
-    frame = _finite([x for axis in axes for x in axis], "A frame").reshape(3, 3)
+    frame = finite([x for axis in axes for x in axis], "A frame").reshape(3, 3)
     if not np.allclose(frame @ frame.T, np.eye(3), atol=1e-6):
         raise BadNumberError("The axes of a frame must be of length 1 and square to each other.")
     return frame
 
 
-def _finite(values: Sequence[float], what: str) -> Floats:
+def finite(values: Sequence[float], what: str) -> Floats:
+    """The values as an array. Raises BadNumberError, naming ``what`` they are for, where one is not finite."""
     array = np.asarray(values, dtype=np.float64)
     if not np.all(np.isfinite(array)):
         raise BadNumberError(f"{what} needs plain numbers; one of {list(map(float, array))} is not finite.")

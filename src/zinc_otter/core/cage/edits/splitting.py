@@ -7,10 +7,11 @@ from dataclasses import dataclass
 import numpy as np
 
 from zinc_otter.core.cage.cage import Cage
-from zinc_otter.core.cage.edit import Edit, ElementMap, edges_between, rebuilt
+from zinc_otter.core.cage.edit import Edit, edges_between
+from zinc_otter.core.cage.edits.reringing import reringed
 from zinc_otter.core.cage.picking.loops import edge_ring, face_strip
 from zinc_otter.core.cage.selection import Selection
-from zinc_otter.core.cage.topology import Floats, Ints, Topology
+from zinc_otter.core.cage.topology import Bools, Floats, Ints
 from zinc_otter.core.errors import BadSelectionError
 
 
@@ -49,121 +50,91 @@ def split_rings(cage: Cage, selection: Selection, share: float = 0.5) -> Split:
 def put_on_edges(cage: Cage, edges: Ints, counts: Ints, points: Floats) -> tuple[Edit, Ints]:
     """Put ``counts`` (k,) vertices on ``edges`` (k,): ``points`` (sum, 3), edge by edge, each from its lower vertex on.
 
-    Their faces gain the corners; both parts of a creased edge stay creased. Returns the new vertices (sum,) too.
+    Their faces gain the corners; all parts of a creased edge stay creased. Returns the new vertices (sum,) too.
     """
     t = cage.topology
-    first = np.full(t.edge_count, -1, dtype=np.int64)
-    first[edges] = t.vertex_count + np.concatenate([[0], np.cumsum(counts)[:-1]])
-    number = np.zeros(t.edge_count, dtype=np.int64)
-    number[edges] = counts
-    touched = np.zeros(t.face_count, dtype=bool)
-    touched[t.corner_face[number[t.corner_edge] > 0]] = True
-    rings: dict[int, list[tuple[int, list[int]]]] = {}
-    for face in np.flatnonzero(touched).tolist():
+    firsts = t.vertex_count + np.concatenate([[0], np.cumsum(counts)[:-1]])
+    fresh = {
+        edge: list(range(first, first + count))
+        for edge, first, count in zip(edges.tolist(), firsts.tolist(), counts.tolist(), strict=True)
+    }
+    faces = t.edge_faces[edges].ravel()
+    rings = []
+    for face in np.unique(faces[faces >= 0]).tolist():
         ring: list[int] = []
         for corner in range(t.face_offsets[face], t.face_offsets[face + 1]):
             vertex, edge = int(t.face_verts[corner]), int(t.corner_edge[corner])
-            new = list(range(first[edge], first[edge] + number[edge])) if number[edge] else []
+            new = fresh.get(edge, [])
             ring += [vertex, *(new if vertex == t.edge_verts[edge, 0] else reversed(new))]
-        rings.setdefault(len(ring), []).append((face, ring))
-    sharp = []
-    for edge, count in zip(edges.tolist(), counts.tolist(), strict=True):
-        a, b = t.edge_verts[edge]
-        walk = np.array([a, *range(first[edge], first[edge] + count), b])
-        sharp.append((np.column_stack([walk[:-1], walk[1:]]), float(cage.edge_sharpness[edge])))
-    ordered = [face for size in sorted(rings) for face, _ in rings[size]]
-    blocks = [np.array([ring for _, ring in rings[size]], dtype=np.int32) for size in sorted(rings)]
-    done = rebuilt(cage, np.concatenate([cage.positions, points]), blocks, keep=~touched, sharp=sharp)
-    faces = done.old_to_new.faces.copy()
-    faces[ordered] = done.added
-    corners = same_corners(cage.topology, done.cage.topology, faces, done.verts)
-    sets = {name: faces[ids] for name, ids in cage.face_sets.items()}
-    after = Cage(
-        done.cage.positions, done.cage.topology, done.cage.edge_sharpness, done.cage.vertex_sharpness, sets
-    )
-    went = ElementMap(done.old_to_new.vertices, done.old_to_new.edges, faces, corners)
-    fresh = done.verts[t.vertex_count :]
-    return Edit(after, Selection.of("vertex", fresh), went), fresh
+        rings.append(([face], ring))
+    split = []
+    for edge, between in fresh.items():
+        walk = np.array([t.edge_verts[edge, 0], *between, t.edge_verts[edge, 1]])
+        split.append((np.column_stack([walk[:-1], walk[1:]]), np.full(len(between) + 1, cage.edge_sharpness[edge])))
+    done = reringed(cage, np.concatenate([cage.positions, points]), rings, split)
+    new_verts = done.verts[t.vertex_count :]
+    return Edit(done.cage, Selection.of("vertex", new_verts), done.old_to_new), new_verts
 
 
-def same_corners(t: Topology, after: Topology, faces: Ints, verts: Ints) -> Ints:
-    """(c,) the corner of the same vertex in the face that an old one became, -1 for none.
+def parted(cage: Cage, faces: Ints, new_vertex: Ints, points: Floats, on: Bools | None = None) -> Split:
+    """Part ``faces`` between two places on their border, or four about a middle; others on a parted edge gain a corner.
 
-    ``faces`` (f,) and ``verts`` (n,) take old faces and vertices to new ones, -1 for gone.
-    """
-    keys = after.corner_face.astype(np.int64) * after.vertex_count + after.face_verts
-    order = np.argsort(keys)
-    face, vertex = faces[t.corner_face].astype(np.int64), verts[t.face_verts]
-    wanted = face * after.vertex_count + vertex
-    at = order[np.minimum(np.searchsorted(keys[order], wanted), len(keys) - 1)]
-    return np.where((face >= 0) & (vertex >= 0) & (keys[at] == wanted), at, -1).astype(np.int32)
-
-
-def parted(cage: Cage, faces: Ints, new_vertex: Ints, points: Floats) -> Split:
-    """Part ``faces`` between the new vertices on two of their edges, or four; others that touch one gain a corner.
-
-    ``new_vertex`` (e,) numbers the vertices put on edges from the cage's count on, -1 for none; ``points`` (k, 3).
+    ``new_vertex`` (e,) numbers the vertices put on edges from the cage's count on, -1 for none; ``points`` (k, 3). Places
+    are these, and old vertices that are ``on`` (n,) the line. The new loop is selected. Raises BadSelectionError for a
+    face with another number of places.
     """
     t = cage.topology
-    positions = np.concatenate([cage.positions, points])
     fresh = new_vertex[t.corner_edge]
-    on_face = np.bincount(t.corner_face[fresh >= 0], minlength=t.face_count)
     cut = np.zeros(t.face_count, dtype=bool)
     cut[faces] = True
-    touched = on_face > 0
-    blocks: dict[int, list[tuple[int, list[int]]]] = {}
-
-    def add(face: int, ring: list[int]) -> None:
-        blocks.setdefault(len(ring), []).append((face, ring))
-
+    touched = cut.copy()
+    touched[t.corner_face[fresh >= 0]] = True
+    rings: list[tuple[list[int], list[int]]] = []
     middles: list[Floats] = []
+    positions = np.concatenate([cage.positions, points])
     for face in np.flatnonzero(touched).tolist():
         ring: list[int] = []
         at: list[int] = []
         for corner in range(t.face_offsets[face], t.face_offsets[face + 1]):
-            ring.append(int(t.face_verts[corner]))
+            vertex = int(t.face_verts[corner])
+            if on is not None and on[vertex]:
+                at.append(len(ring))
+            ring.append(vertex)
             if fresh[corner] >= 0:
                 at.append(len(ring))
                 ring.append(int(fresh[corner]))
-        if cut[face] and len(at) == 2:
+        if not cut[face]:
+            rings.append(([face], ring))
+        elif len(at) == 2:
             i, j = at
-            add(face, ring[i : j + 1])
-            add(face, ring[j:] + ring[: i + 1])
-        elif cut[face] and len(at) == 4:
+            rings += [([face], ring[i : j + 1]), ([face], ring[j:] + ring[: i + 1])]
+        elif len(at) == 4 and on is None:
             centre = len(positions) + len(middles)
             middles.append(positions[ring].mean(axis=0))
-            for k in range(4):
-                i, j = at[k], at[(k + 1) % 4]
+            for i, j in zip(at, [*at[1:], at[0]], strict=True):
                 between = ring[i : j + 1] if i < j else ring[i:] + ring[: j + 1]
-                add(face, [*between, centre])
+                rings.append(([face], [*between, centre]))
         else:
-            add(face, ring)
-    ordered = [entry for size in sorted(blocks) for entry in blocks[size]]
-    arrays = [np.array([ring for _, ring in blocks[size]], dtype=np.int32) for size in sorted(blocks)]
+            raise BadSelectionError(
+                "A face would be parted in more than one place, or along its own edge; move its vertices a little.",
+                faces=[face],
+            )
     split_edges = np.flatnonzero(new_vertex >= 0)
-    sharp = [
-        (np.column_stack([t.edge_verts[split_edges, k], new_vertex[split_edges]]), cage.edge_sharpness[split_edges])
-        for k in (0, 1)
-    ]
-    if middles:
-        positions = np.concatenate([positions, np.array(middles)])
-    done = rebuilt(cage, positions, arrays, keep=~touched, sharp=sharp)
-    new_faces = done.added
-    parents = np.array([face for face, _ in ordered], dtype=np.int32)
-    sets = {
-        name: np.concatenate([faces_of, new_faces[np.isin(parents, cage.face_sets[name])]])
-        for name, faces_of in done.cage.face_sets.items()
-    }
-    after = Cage(
-        done.cage.positions, done.cage.topology, done.cage.edge_sharpness, done.cage.vertex_sharpness, sets
+    halves = [np.column_stack([t.edge_verts[split_edges, k], new_vertex[split_edges]]) for k in (0, 1)]
+    done = reringed(
+        cage,
+        np.concatenate([positions, np.array(middles).reshape(-1, 3)]),
+        rings,
+        [(half, cage.edge_sharpness[split_edges]) for half in halves],
     )
-    halves = [
-        np.column_stack([split_edges, edges_between(after.topology, done.verts[pairs])]) for pairs, _ in sharp
-    ]
-    is_new = np.zeros(after.topology.vertex_count, dtype=bool)
-    is_new[done.verts[cage.topology.vertex_count :]] = True
-    loop = np.flatnonzero(is_new[after.topology.edge_verts].all(axis=1))
+    after = done.cage.topology
+    parts = [np.column_stack([split_edges, edges_between(after, done.verts[half])]) for half in halves]
+    line = np.zeros(after.vertex_count, dtype=bool)
+    line[done.verts[t.vertex_count :]] = True
+    if on is not None:
+        line[done.verts[: t.vertex_count][on]] = True
+    loop = np.flatnonzero(line[after.edge_verts].all(axis=1))
     return Split(
-        after, Selection.of("edge", loop), done.old_to_new,
-        edge_parts=np.concatenate(halves).astype(np.int32), face_parts=np.column_stack([parents, new_faces]),
+        done.cage, Selection.of("edge", loop), done.old_to_new,
+        edge_parts=np.concatenate(parts).astype(np.int32), face_parts=done.face_parts,
     )  # fmt: skip

@@ -5,15 +5,13 @@ from __future__ import annotations
 from collections.abc import Sequence
 
 import numpy as np
-from scipy.sparse import coo_matrix
-from scipy.sparse.csgraph import connected_components
 from scipy.spatial import cKDTree
 
 from zinc_otter.core.cage.cage import Cage
 from zinc_otter.core.cage.edit import Edit
 from zinc_otter.core.cage.edits.merge import averaged, merged, renumbered
 from zinc_otter.core.cage.selection import Selection, vertices_of
-from zinc_otter.core.cage.topology import Ints
+from zinc_otter.core.cage.topology import Ints, joined_labels
 from zinc_otter.core.errors import BadNumberError, BadSelectionError, UnsoundCageError
 
 
@@ -61,8 +59,7 @@ def close_groups(cage: Cage, selection: Selection, tolerance: float) -> Ints:
     verts = vertices_of(cage.topology, selection)
     # A hair more than asked for, so that what lies just at the tolerance counts.
     pairs = cKDTree(cage.positions[verts]).query_pairs(tolerance * (1 + 1e-9) + 1e-12, output_type="ndarray")
-    graph = coo_matrix((np.ones(len(pairs)), (pairs[:, 0], pairs[:, 1])), shape=(len(verts),) * 2)
-    _, label = connected_components(graph, directed=False)
+    label = joined_labels(len(verts), pairs)
     _, first = np.unique(label, return_index=True)
     groups = np.arange(cage.topology.vertex_count)
     groups[verts] = verts[first[label]]

@@ -5,8 +5,6 @@ from __future__ import annotations
 from typing import Literal
 
 import numpy as np
-from scipy.sparse import coo_matrix
-from scipy.sparse.csgraph import connected_components
 
 from zinc_otter.core.cage.cage import Cage
 from zinc_otter.core.cage.edit import Edit, ElementMap, edges_between
@@ -15,7 +13,7 @@ from zinc_otter.core.cage.edits.merge import averaged, merged, renumbered
 from zinc_otter.core.cage.edits.pairing import best_shift, monotone_pairs
 from zinc_otter.core.cage.edits.splitting import put_on_edges
 from zinc_otter.core.cage.selection import Selection
-from zinc_otter.core.cage.topology import Floats, Ints
+from zinc_otter.core.cage.topology import Floats, Ints, joined_labels
 from zinc_otter.core.errors import BadSelectionError, UnsoundCageError
 
 Where = Literal["middle", "first", "second"]
@@ -125,9 +123,7 @@ def _with_partners(
 
 def _joined(edited: Edit, joins: Ints, where: Where, few_is_first: bool) -> Edit:
     cage = edited.cage
-    n = cage.topology.vertex_count
-    graph = coo_matrix((np.ones(len(joins)), (joins[:, 0], joins[:, 1])), shape=(n, n))
-    label = renumbered(np.asarray(connected_components(graph, directed=False)[1]))
+    label = renumbered(joined_labels(cage.topology.vertex_count, joins))
     positions = averaged(cage.positions, label)
     if where != "middle":
         # Column 0 of the joins is the shorter chain.

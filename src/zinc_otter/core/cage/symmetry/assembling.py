@@ -3,8 +3,6 @@
 from __future__ import annotations
 
 import numpy as np
-from scipy.sparse import coo_matrix
-from scipy.sparse.csgraph import connected_components
 from scipy.spatial import cKDTree
 
 from zinc_otter.core.cage.cage import Cage
@@ -15,20 +13,20 @@ from zinc_otter.core.cage.plane import Plane
 from zinc_otter.core.cage.selection import Selection, middles_of
 from zinc_otter.core.cage.symmetry.group import Group, mirror
 from zinc_otter.core.cage.symmetry.symmetric import Symmetry, SymmetryError, carried_symmetry
-from zinc_otter.core.cage.symmetry.walking import contradictions, walked
-from zinc_otter.core.cage.topology import Floats, Ints, Topology
+from zinc_otter.core.cage.symmetry.walking import contradictions, corner_places, walked
+from zinc_otter.core.cage.topology import Bools, Floats, Ints, Topology, joined_labels
 from zinc_otter.core.errors import BadNumberError, BadSelectionError, UnsoundCageError
 
 _MOST_TRIES = 24
 
 
-def drawn_onto(cage: Cage, plane: Plane, tolerance: float) -> tuple[Cage, Ints]:
-    """The cage with its border vertices within ``tolerance`` mm of a plane drawn into it, and these vertices."""
+def drawn_onto(cage: Cage, plane: Plane, tolerance: float) -> Cage:
+    """The cage with its border vertices within ``tolerance`` mm of a plane drawn into it."""
     heights = plane.heights(cage.positions)
     near = np.flatnonzero(cage.topology.on_border & (np.abs(heights) <= tolerance)).astype(np.int32)
     positions = cage.positions.copy()
     positions[near] -= heights[near, None] * np.asarray(plane.normal)
-    return cage.with_positions(positions), near
+    return cage.with_positions(positions)
 
 
 def assembled(part: Cage, group: Group, tolerance: float, own: Symmetry | None = None) -> tuple[Cage, Symmetry]:
@@ -42,7 +40,7 @@ def assembled(part: Cage, group: Group, tolerance: float, own: Symmetry | None =
     if not (np.isfinite(tolerance) and tolerance >= 0):
         raise BadNumberError("The tolerance is a length of 0 or more.")
     for plane in group.planes:
-        part, _ = drawn_onto(part, plane, tolerance)
+        part = drawn_onto(part, plane, tolerance)
         _refuse_crossing(part, plane, tolerance)
     t = part.topology
     g, n, c = group.order, t.vertex_count, t.corner_count
@@ -178,7 +176,7 @@ def _layout_images(cage: Cage, matrix: Floats, offset: Floats, reverses: bool) -
     """Corner images of a motion that the layout of the faces has, the nearest to where things lie; None for none."""
     t = cage.topology
     images = np.full(t.corner_count, -1, dtype=np.int32)
-    places = 0.75 * cage.positions[t.face_verts] + 0.25 * middles_of(cage, "face")[t.corner_face]
+    places = corner_places(t, cage.positions)
     tree = cKDTree(places)
     for shell in range(int(t.face_shell.max()) + 1):
         own = np.flatnonzero(t.face_shell[t.corner_face] == shell)
@@ -188,7 +186,7 @@ def _layout_images(cage: Cage, matrix: Floats, offset: Floats, reverses: bool) -
         distance, _ = tree.query(places[own] @ matrix.T + offset)
         for start in own[np.argsort(distance, kind="stable")[:3]]:
             _, tries = tree.query(matrix @ places[start] + offset, k=min(_MOST_TRIES, t.corner_count))
-            grown = next((g for target in np.atleast_1d(tries) if (g := _tried(t, images, start, target, reverses)) is not None), None)  # noqa: E501
+            grown = _first_that_fits(t, images, int(start), np.atleast_1d(tries), reverses)
             if grown is not None:
                 images = grown
                 break
@@ -197,13 +195,16 @@ def _layout_images(cage: Cage, matrix: Floats, offset: Floats, reverses: bool) -
     return images if len(contradictions(t, images, reverses)) == 0 else None
 
 
-def _tried(t: Topology, images: Ints, start: int, target: int, reverses: bool) -> Ints | None:
-    seeds = images.copy()
-    seeds[start] = target
-    grown = walked(t, seeds, reverses)
-    shell = t.face_shell[t.corner_face] == t.face_shell[t.corner_face[start]]
-    wrong = contradictions(t, grown, reverses)
-    return None if np.isin(wrong, t.corner_face[shell]).any() else grown
+def _first_that_fits(t: Topology, images: Ints, start: int, targets: Ints, reverses: bool) -> Ints | None:
+    """The images grown from ``start`` going to the first of ``targets`` that its whole shell agrees to."""
+    shell = t.corner_face[t.face_shell[t.corner_face] == t.face_shell[t.corner_face[start]]]
+    for target in targets:
+        seeds = images.copy()
+        seeds[start] = target
+        grown = walked(t, seeds, reverses)
+        if not np.isin(contradictions(t, grown, reverses), shell).any():
+            return grown
+    return None
 
 
 def _products(group: Group, generator: int) -> list[int]:
@@ -216,7 +217,7 @@ def _products(group: Group, generator: int) -> list[int]:
     return [int(k) for k in cKDTree(all_of * scale).query(after * scale)[1]]
 
 
-def _joined(points: Floats, border: np.ndarray, n: int, tolerance: float) -> Ints:
+def _joined(points: Floats, border: Bools, n: int, tolerance: float) -> Ints:
     """(m,) labels of the vertices after those on the border that meet, of different copies, are made one."""
     span = float(np.ptp(points, axis=0).max())
     reach = max(tolerance, 1e-9 * span)
@@ -224,8 +225,7 @@ def _joined(points: Floats, border: np.ndarray, n: int, tolerance: float) -> Int
     pairs = candidates[cKDTree(points[candidates]).query_pairs(reach, output_type="ndarray")]
     pairs = pairs[pairs[:, 0] // n != pairs[:, 1] // n]
     pairs = _mutual(points, pairs, n)
-    graph = coo_matrix((np.ones(len(pairs)), (pairs[:, 0], pairs[:, 1])), shape=(len(points),) * 2)
-    return np.asarray(connected_components(graph, directed=False)[1], dtype=np.int32)
+    return joined_labels(len(points), pairs)
 
 
 def _mutual(points: Floats, pairs: Ints, n: int) -> Ints:
@@ -234,15 +234,11 @@ def _mutual(points: Floats, pairs: Ints, n: int) -> Ints:
     kept = np.ones(len(pairs), dtype=bool)
     for a, b in ((0, 1), (1, 0)):
         key = pairs[:, a].astype(np.int64) * (len(points) // n) + pairs[:, b] // n
-        order = np.lexsort((distance, key))
-        _, first = np.unique(key[order], return_index=True)
-        best = np.zeros(len(pairs), dtype=bool)
-        best[order[first]] = True
-        # Equally near ones count as nearest too: the images of one vertex that all meet on the axis.
-        least = np.full(len(pairs), np.inf)
         _, which = np.unique(key, return_inverse=True)
+        least = np.full(len(pairs), np.inf)
         np.minimum.at(least, which.reshape(-1), distance)
-        kept &= best | (distance <= least[which.reshape(-1)] + 1e-12)
+        # Equally near ones count as nearest too: the images of one vertex that all meet on the axis.
+        kept &= distance <= least[which.reshape(-1)] + 1e-12
     return pairs[kept]
 
 

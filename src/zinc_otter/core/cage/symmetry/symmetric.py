@@ -148,10 +148,6 @@ class Symmetry:
             nudge += across / max(float(np.linalg.norm(across)), 1e-9) * 0.61
         return np.asarray(middle + 1e-5 * span * nudge)
 
-    def on(self, topology: Topology) -> Symmetry:
-        """The same images for an equal topology."""
-        return replace(self, topology=topology)
-
 
 def symmetric_edit(
     cage: Cage, symmetry: Symmetry, picked: Selection, edit: Callable[[Cage, Selection], Edit]
@@ -227,10 +223,3 @@ def _in_hand(
     distance = np.linalg.norm(middles_of(cage, kind) - hand, axis=1)
     near = distance[images].min(axis=0)
     return Selection.of(kind, ids[distance[ids] <= near * (1 + 1e-9)])
-
-
-def held_vertices(symmetry: Symmetry) -> Ints:
-    """Vertices that some motion other than the identity leaves where they are: on a mirror, or on the axis."""
-    own = np.arange(symmetry.topology.vertex_count)
-    return np.flatnonzero((symmetry.vertices[1:] == own).any(axis=0)).astype(np.int32)
-

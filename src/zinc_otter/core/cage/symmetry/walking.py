@@ -74,7 +74,7 @@ def _seeded_by_place(
     t: Topology, images: Ints, unknown: Ints, reverses: bool, positions: Floats, matrix: Floats, offset: Floats
 ) -> Ints:
     """One seed for each shell that has none: the corner that lies where the motion takes one of its corners."""
-    places = _corner_places(t, positions)
+    places = corner_places(t, positions)
     free = np.setdiff1d(np.arange(t.corner_count), images[images >= 0])
     if len(free) == 0:
         return images
@@ -88,7 +88,7 @@ def _seeded_by_place(
     return seeded
 
 
-def _corner_places(t: Topology, positions: Floats) -> Floats:
+def corner_places(t: Topology, positions: Floats) -> Floats:
     """(c, 3) a point near each corner's vertex, within its face, so that corners of one vertex differ."""
     sums = np.add.reduceat(positions[t.face_verts], t.face_offsets[:-1], axis=0)
     middles = sums / t.face_sizes[:, None]
