@@ -107,18 +107,16 @@ class Symmetric(unittest.TestCase):
         # The point in the mirror is there once: three new vertices for two faces.
         self.assertEqual((t.face_count, t.vertex_count, t.euler_characteristic), (6, 12, 1))
 
-    def test_one_sided_it_is_refused_until_independent(self) -> None:
-        cage = self.design.piece("p1").cage
-        right = int(np.argmax(cage.positions @ [1, 0.3, 0.2]))
-        # Two vertices of one side and one of the other: their images are others, and share one with them.
-        near = [int(v) for v in np.argsort(np.linalg.norm(cage.positions - cage.positions[right], axis=1))[1:3]]
-        left = int(np.argmin(cage.positions @ [1, -0.3, -0.2]))
-        weld = {"kind": "weld", "piece": "p1", "picked": {"kind": "vertex", "ids": [right, near[0], left]}}
-        with self.assertRaises(CoreError) as caught:
-            after(self.design, weld)
-        self.assertTrue(str(caught.exception))
+    def test_what_would_break_the_symmetry_is_refused_until_independent(self) -> None:
+        # A bridge across the mirror whose pairing is rolled on by one turns one way round, and its image the other.
+        across = on(self.design, "bridge", one_right_on_top, segments=3, strength=1)
+        with self.assertRaises(SymmetryError) as caught:
+            after(self.design, {**across, "shift": 1})
+        self.assertIn("Make the piece independent", str(caught.exception))
+        self.assertTrue(caught.exception.place.faces)
         free = after(self.design, {"kind": "make-independent", "piece": "p1"})
-        self.assertIsNone(free.piece("p1").symmetry)
+        both = on(free, "bridge", lambda x, y, z: z > 9 and abs(abs(x) - 15) < 1 and abs(y) < 1, segments=3, shift=1)
+        self.assertEqual(after(free, both).piece("p1").cage.topology.euler_characteristic, 0)
         with self.assertRaises(BadSelectionError):
             after(free, {"kind": "make-independent", "piece": "p1"})
 

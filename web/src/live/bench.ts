@@ -4,6 +4,7 @@ import { initialValues, toolById } from "../tools/all";
 import { missingFor, type Placing, type StationId, type Target, type Values } from "../tools/tool";
 import { clearSketch } from "../viewport/pointing";
 import { Channel } from "./channel";
+import { useEnds } from "./ends";
 import { pieces } from "./pieces";
 import { picksShown, placingOf } from "./placing";
 import { Refused, service } from "./service";
@@ -85,6 +86,8 @@ interface Bench {
   say(problem: Problem | null, piece?: string | null): void;
 }
 
+const edgesOf = (design: DesignState, piece: string) => design.pieces.find((p) => p.id === piece)?.edge_count;
+
 /** About what, along which axes and how far the tool in hand places things. */
 export const placing = (): Placing => placingOf(useBench.getState());
 
@@ -124,6 +127,10 @@ export const useBench = create<Bench>((set, get) => {
       set({ piece: there?.id ?? null, picked: [], others: [], hover: null });
     }
     set({ problem: null, problemPiece: null });
+    // Numbers of elements that were set aside may mean others by now.
+    useEnds.setState({ far: null });
+    const limit = useReach.getState().within?.piece;
+    if (limit && edgesOf(before, limit) !== edgesOf(design, limit)) useReach.setState({ within: null });
     get().weigh();
   };
 
@@ -218,6 +225,9 @@ export const useBench = create<Bench>((set, get) => {
     open(id) {
       set({ design: null, gone: false, problem: null, picked: [], others: [], piece: null, preview: null, toolId: null });
       useLook.setState({ pivot: null, compare: null, isolated: false, section: null, reference: null, plane: "ground" });
+      useEnds.setState({ far: null });
+      useReach.setState({ within: null, weights: null });
+      last = null;
       channel = new Channel(id, {
         message,
         connected: (connected) => {
@@ -225,6 +235,8 @@ export const useBench = create<Bench>((set, get) => {
           // What was under way may have been kept or not: the state that comes now tells.
           turns.forget();
           nudged = null;
+          for (const resolve of shown.values()) resolve();
+          shown.clear();
         },
         gone: () => set({ gone: true }),
       });
@@ -251,7 +263,10 @@ export const useBench = create<Bench>((set, get) => {
       set({ toolId: id, values: tool ? initialValues(tool) : {}, touched: false, problem: null });
       if (tool) set({ station: tool.station });
       if (tool?.atOnce) {
-        get().apply();
+        turns.take(() => {
+          const command = tool.command?.({}, target(), placing());
+          if (command) commit(command);
+        });
         set({ toolId: null });
       } else if (tool?.needs === "nothing" && tool.command) {
         // A new piece is shown from the start, so that its sizes are seen before it is put down.
@@ -343,7 +358,7 @@ export const useBench = create<Bench>((set, get) => {
       const from = { kind: was, ids: picked };
       set({ pickKind, picked: [], others: [], hover: null });
       if (pickKind === "piece") {
-        if (picked.length) set({ picked: [0] });
+        if (picked.length) get().pick(get().piece, [0]);
       } else if (picked.length && was !== "piece") void get().pickBy({ rule: "convert", to: pickKind }, from);
     },
     setThrough: (through) => set({ through }),

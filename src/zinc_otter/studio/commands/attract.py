@@ -37,6 +37,8 @@ class Attract(OnSelection):
         return self.apply_among(design, no_meshes)
 
     def apply_among(self, design: Design, meshes: Meshes) -> Outcome:
+        if self.others:
+            raise BadSelectionError("One piece at a time is drawn onto a surface.")
         if self.onto == self.piece:
             raise BadSelectionError("A piece cannot be drawn onto itself; choose another surface.")
         nearest = _nearest(design, self.onto, meshes)
