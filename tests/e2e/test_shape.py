@@ -2,9 +2,45 @@
 
 from __future__ import annotations
 
+import io
+
 import numpy as np
+from PIL import Image
 
 from tests.e2e.case import BrowserCase
+
+
+class Shown(BrowserCase):
+    def test_the_surface_on_the_screen_follows_picked_faces(self) -> None:
+        """What is drawn after a move of picked faces is what a fresh page draws, not only the numbers."""
+        self.begin_box((40, 30, 20), (3, 3, 2))
+        top = self.screen.faces_where(lambda x, y, z: z > 9 and abs(x) < 2 and abs(y) < 2)
+
+        def drawn() -> np.ndarray:
+            self.screen.viewport.focus()
+            for key in ("Escape", "Escape", "Escape", "1", "7", "."):
+                self.page.keyboard.press(key)
+                self.screen.settled()
+            picture = self.page.screenshot(clip={"x": 200, "y": 120, "width": 640, "height": 420})
+            return np.asarray(Image.open(io.BytesIO(picture)).convert("L"), dtype=np.float64)
+
+        before = drawn()
+        self.page.keyboard.press("m")
+        self.screen.click(self.screen.face_point(top[0]))
+        # Twice: the tint of the first preview is gone when the second comes.
+        for amount in ("3", "-4"):
+            self.screen.field("Along z").fill(amount)
+            self.page.get_by_text("not applied yet").wait_for()
+            self.screen.settled()
+        self.screen.viewport.focus()
+        self.page.keyboard.press("Enter")
+        self.screen.steps(2)
+        after = drawn()
+        self.page.reload()
+        self.screen.settled()
+        fresh = drawn()
+        self.assertGreater(np.abs(fresh - before).max(), 20, "the dent shows")
+        self.assertLess(np.abs(after - fresh).mean(), 0.2)
 
 
 class Shaping(BrowserCase):

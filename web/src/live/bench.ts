@@ -154,27 +154,23 @@ export const useBench = create<Bench>((set, get) => {
     }
   };
 
+  const offer = (command: Command | null) => {
+    const { design, preview } = get();
+    if (design && command) channel?.preview(design.revision, command);
+    else if (design && preview) channel?.cancel();
+  };
+
   /** Tools that show what they would do before anything was set. */
   const eagerly = () => {
-    const { toolId, design, touched } = get();
-    const tool = toolById(toolId);
-    if (!tool?.eager || touched || !design) return;
-    const command = get().missing() ? null : get().command();
-    if (command) channel?.preview(design.revision, command);
-    else if (get().preview) channel?.cancel();
+    const { toolId, touched } = get();
+    if (toolById(toolId)?.eager && !touched) offer(get().missing() ? null : get().command());
   };
 
   const turns = new Turns(() => get().connected);
   const shown = new Map<number, () => void>();
   let last: Command | null = null;
 
-  const showPreview = () => {
-    const { design, touched } = get();
-    const command = touched ? get().command() : null;
-    if (!design) return;
-    if (command) channel?.preview(design.revision, command);
-    else if (get().preview) channel?.cancel();
-  };
+  const showPreview = () => offer(get().touched ? get().command() : null);
 
   const commit = (command: Command) => {
     const { design } = get();

@@ -25,7 +25,7 @@ export function EndBar() {
       {far && name ? (
         <>
           <Typography variant="body2">
-            First end: {far.ids.length} {far.ids.length === 1 ? far.kind : plural[far.kind]} of {name}. Now pick the other.
+            First end: {far.ids.length} {far.ids.length === 1 ? far.kind : plural[far.kind]} of {name}.{picked.length ? "" : " Now pick the other."}
           </Typography>
           <Button size="small" onClick={forget}>Forget it</Button>
         </>

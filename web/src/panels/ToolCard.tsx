@@ -81,6 +81,7 @@ function Numbers({ tool }: { tool: Tool }) {
   // Tools that take points look at them as well as at numbers.
   useSketch();
   const missing = useBench.getState().missing();
+  const places = typeof tool.places === "function" ? tool.places(values) : tool.places;
   const ready = !missing && connected && useBench.getState().command() !== null;
   const change = (field: Field, value: number) => {
     // What is on the card now, not what was when the text began to be read.
@@ -121,7 +122,7 @@ function Numbers({ tool }: { tool: Tool }) {
             {more ? "Less" : form ? "Place…" : "Direction…"}
           </Button>
         )}
-        {tool.places && !missing && <PlacingBar pivots={tool.id !== "move"} />}
+        {places && !missing && <PlacingBar pivots={tool.id !== "move"} />}
         {tool.reaches && !missing && <ReachBar />}
         <Button type="submit" variant="contained" disabled={!ready}>{tool.verb}</Button>
         {(touched || (tool.eager && preview)) && <Button color="inherit" onClick={back}>Cancel</Button>}

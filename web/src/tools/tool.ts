@@ -96,8 +96,8 @@ export interface Tool {
   dragged?(drag: Drag, placing: Placing, start: Values): { values: Values; field: string };
   /** Sets other values that follow from one that was typed. */
   typed?(values: Values, field: string): Values;
-  /** Offers pivot and orientation on its card. */
-  places?: boolean;
+  /** Offers pivot and orientation on its card, where it is a function while that holds. */
+  places?: boolean | ((values: Values) => boolean);
   /** Takes clicks in the viewport instead of picking. */
   pointing?: Pointing;
   /** Done at once when taken up, with nothing to set. */

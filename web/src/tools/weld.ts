@@ -17,7 +17,7 @@ export const tool: Tool = {
   takes: ["vertex", "edge"],
   eager: true,
   verb: "Weld",
-  places: true,
+  places: (v) => targets[v.to] === "point",
   fields: [
     { name: "to", label: "Weld", unit: "", initial: 0, step: 1, keep: true, options: ["what lies close", "all in the middle", "all onto the last picked", "all at the pivot"] },
     { name: "tolerance", label: "Within", unit: "mm", initial: 0.1, step: 0.1, min: 0, keep: true, when: (v) => v.to === 0 },

@@ -241,16 +241,22 @@ export class PieceView {
     this.setDots(this.pickedDots, [...(kind === "vertex" ? picked : []), ...(faults?.vertices ?? []).filter(there("vertex"))]);
     this.setDots(this.hoverDots, hover?.kind === "vertex" ? hovers : []);
 
-    for (const fill of this.fills.splice(0)) {
-      this.group.remove(fill);
-      fill.geometry.dispose();
-    }
+    this.dropFills();
     const whole = (on: boolean) => (on ? [...Array(cage.face_offsets.length - 1).keys()] : []);
     this.fill(kind === "piece" ? whole(picked.length > 0) : kind === "face" ? picked : [], colours.selection, kind === "piece" ? 0.22 : 0.5);
     this.fill(kind === "face" ? answering : [], colours.selection, 0.2);
     this.fill(held?.kind === "face" ? held.ids : [], colours.river, 0.5);
     this.fill(hover?.kind === "piece" ? whole(true) : hover?.kind === "face" ? hovers : [], colours.hover, hover?.kind === "piece" ? 0.16 : 0.32);
     this.fill(faults?.faces ?? [], colours.fault, 0.6);
+  }
+
+  private dropFills(): void {
+    for (const fill of this.fills.splice(0)) {
+      this.group.remove(fill);
+      // The points are the surface's own: disposed of with the tint, its buffer on the card would be lost to the surface too.
+      fill.geometry.deleteAttribute("position");
+      fill.geometry.dispose();
+    }
   }
 
   /** Tint some faces, on the surface and on the cage, whichever is shown. The tint shares their points. */
@@ -348,7 +354,7 @@ export class PieceView {
     for (const part of [this.surface, this.cage, this.iso.geometry, this.wire.geometry]) part.dispose();
     for (const line of this.allLines()) line.dispose();
     this.glow.dispose();
-    for (const fill of this.fills) fill.geometry.dispose();
+    this.dropFills();
     this.valences.dispose();
   }
 }

@@ -7,7 +7,7 @@ from typing import Literal
 from zinc_otter.core.cage import Cage, Selection
 from zinc_otter.core.cage.edits.placing import Motion, moving
 from zinc_otter.studio.commands.base import Vector
-from zinc_otter.studio.commands.placement import Placement
+from zinc_otter.studio.commands.placement import Placement, reaching
 from zinc_otter.studio.design import Design
 from zinc_otter.studio.words import along_axes
 
@@ -22,4 +22,4 @@ class Move(Placement):
         return moving(self.vector)
 
     def title(self, design: Design) -> str:
-        return f"Moved {self.what(design)} by {along_axes(self.vector)}{self.reaching()}"
+        return f"Moved {self.what(design)} by {along_axes(self.vector)}{reaching(self.reach)}"

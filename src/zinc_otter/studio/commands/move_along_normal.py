@@ -7,7 +7,7 @@ from typing import Literal
 from zinc_otter.core.cage import Cage, Selection
 from zinc_otter.core.cage.edits.placing import Motion, along_normal
 from zinc_otter.studio.commands.base import Length
-from zinc_otter.studio.commands.placement import Placement
+from zinc_otter.studio.commands.placement import Placement, reaching
 from zinc_otter.studio.design import Design
 from zinc_otter.studio.words import millimetres
 
@@ -23,4 +23,4 @@ class MoveAlongNormal(Placement):
 
     def title(self, design: Design) -> str:
         verb = "Pulled" if self.distance >= 0 else "Pushed"
-        return f"{verb} {self.what(design)} by {millimetres(abs(self.distance))}{self.reaching()}"
+        return f"{verb} {self.what(design)} by {millimetres(abs(self.distance))}{reaching(self.reach)}"

@@ -7,7 +7,7 @@ from typing import Literal
 from zinc_otter.core.cage import Cage, Edit, Selection
 from zinc_otter.core.cage.edits.placing import pushed
 from zinc_otter.studio.commands.base import Length, OnSelection
-from zinc_otter.studio.commands.placement import ReachBy, reach_on
+from zinc_otter.studio.commands.placement import ReachBy, reach_on, reaching
 from zinc_otter.studio.design import Design
 from zinc_otter.studio.words import millimetres
 
@@ -24,4 +24,4 @@ class MoveEach(OnSelection):
         return pushed(cage, selection, self.distance, reach_on(self.reach, cage))
 
     def title(self, design: Design) -> str:
-        return f"Moved {self.what(design)} by {millimetres(self.distance)}, each along its own normal"
+        return f"Moved {self.what(design)} by {millimetres(self.distance)}, each along its own normal{reaching(self.reach)}"

@@ -43,6 +43,11 @@ def reach_on(reach: ReachBy | None, cage: Cage) -> Reach | None:
     return None if reach is None else reach.on(cage)
 
 
+def reaching(reach: ReachBy | None) -> str:
+    """For titles: ``, reaching 12 mm``."""
+    return f", reaching {millimetres(reach.radius)}" if reach and reach.radius else ""
+
+
 class Placement(OnSelection):
     """A command that moves what is picked, and with a ``reach`` what lies around it by a share."""
 
@@ -66,7 +71,3 @@ class Placement(OnSelection):
             done, symmetry = whole_moved(piece.cage, piece.symmetry, self.motion(piece.cage, self.picked.on(piece.cage)))
             return design.with_symmetric(piece, done, symmetry), done
         return super().edited(design, piece_id)
-
-    def reaching(self) -> str:
-        """For the title: ``, reaching 12 mm``."""
-        return f", reaching {millimetres(self.reach.radius)}" if self.reach and self.reach.radius else ""

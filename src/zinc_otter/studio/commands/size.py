@@ -9,7 +9,7 @@ from pydantic import Field
 from zinc_otter.core.cage import Cage, Selection
 from zinc_otter.core.cage.edits.placing import Motion, middle_of, sizing
 from zinc_otter.studio.commands.base import Direction, Vector
-from zinc_otter.studio.commands.placement import Placement
+from zinc_otter.studio.commands.placement import Placement, reaching
 from zinc_otter.studio.design import Design
 from zinc_otter.studio.words import number
 
@@ -37,4 +37,4 @@ class SizeBy(Placement):
         else:
             changed = [(axis, f) for axis, f in zip("xyz", self.factors, strict=True) if f != 1]
             by = "to " + ", ".join(f"{axis} {number(100 * f, 1)} %" for axis, f in changed)
-        return f"Sized {self.what(design)} {by}{self.reaching()}"
+        return f"Sized {self.what(design)} {by}{reaching(self.reach)}"

@@ -7,7 +7,7 @@ from typing import Literal
 from zinc_otter.core.cage import Cage, Selection
 from zinc_otter.core.cage.edits.placing import Motion, middle_of, turning
 from zinc_otter.studio.commands.base import Direction, Number, Vector
-from zinc_otter.studio.commands.placement import Placement
+from zinc_otter.studio.commands.placement import Placement, reaching
 from zinc_otter.studio.design import Design
 from zinc_otter.studio.words import number
 
@@ -26,4 +26,4 @@ class Turn(Placement):
     def title(self, design: Design) -> str:
         along = [name for name, amount in zip("xyz", self.axis, strict=True) if amount]
         about = f" about {along[0]}" if len(along) == 1 else ""
-        return f"Turned {self.what(design)} by {number(self.degrees, 1)}°{about}{self.reaching()}"
+        return f"Turned {self.what(design)} by {number(self.degrees, 1)}°{about}{reaching(self.reach)}"
