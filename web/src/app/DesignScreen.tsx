@@ -51,7 +51,7 @@ export function DesignScreen({ id }: { id: string }) {
   return (
     <Box sx={{ height: "100vh", display: "flex", flexDirection: "column" }}>
       <TopBar onKeys={actions.sheet} />
-      <Box sx={{ flexGrow: 1, display: "flex", minHeight: 0 }}>
+      <Box sx={{ flex: "1 1 0", display: "flex", minHeight: 0 }}>
         <Box component="main" sx={{ position: "relative", flexGrow: 1, minWidth: 0 }}>
           <Viewport />
           <ToolDrawer onFind={actions.find} />
