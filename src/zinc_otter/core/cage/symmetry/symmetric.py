@@ -15,7 +15,7 @@ import numpy as np
 
 from zinc_otter.core.cage.cage import Cage
 from zinc_otter.core.cage.edit import Edit
-from zinc_otter.core.cage.selection import Selection, middles_of
+from zinc_otter.core.cage.selection import Selection, middles_of, touching_faces
 from zinc_otter.core.cage.symmetry.group import Group
 from zinc_otter.core.cage.symmetry.walking import images_after
 from zinc_otter.core.cage.topology import Bools, Floats, Ints, Topology, read_only
@@ -163,7 +163,7 @@ def symmetric_edit(
     done = edit(cage, closed)
     hand = symmetry.hand(cage, picked)
     same = done.cage.topology is cage.topology
-    after = symmetry if same else carried_symmetry(symmetry, done)
+    after = symmetry if same else carried_symmetry(symmetry, done, touching_faces(cage.topology, closed))
     rest = cage.positions if same else (done.cage.positions if done.rest is None else done.rest)
     masters = after.masters(rest, hand)
     positions = after.spread(done.cage.positions, masters)
@@ -185,8 +185,12 @@ def symmetric_edit(
     return replace(done, cage=settled, selected=selected), after
 
 
-def carried_symmetry(symmetry: Symmetry, done: Edit) -> Symmetry:
-    """The symmetry of the cage after an edit. Raises SymmetryError."""
+def carried_symmetry(symmetry: Symmetry, done: Edit, at: Ints | None = None) -> Symmetry:
+    """The symmetry of the cage after an edit.
+
+    Raises SymmetryError, naming faces of the cage before it: those whose successors have no counterpart, or where there
+    are none, such as for a bridge, the faces ``at`` which the edit was done.
+    """
     t = done.cage.topology
     found = []
     for generator, old in enumerate(symmetry.corners):
@@ -197,10 +201,11 @@ def carried_symmetry(symmetry: Symmetry, done: Edit) -> Symmetry:
         seeds[went[here]] = went[old[here]]
         images, odd = images_after(t, seeds, reverses, done.cage.positions, matrix, offset)
         if len(odd):
+            before = np.flatnonzero(np.isin(done.old_to_new.faces, odd))
             raise SymmetryError(
-                f"The form has {symmetry.group.described()}; with this the marked faces would have no counterpart. Make the "
-                "piece independent to do it on one side only.",
-                faces=odd,
+                f"The form has {symmetry.group.described()}; this would leave its sides different at the marked faces. Make "
+                "the piece independent to do it on one side only.",
+                faces=before if len(before) or at is None else at,
             )
         found.append(images)
     return Symmetry(symmetry.group, t, tuple(found))
