@@ -16,6 +16,7 @@ from zinc_otter.api.live_view import LiveView
 from zinc_otter.api.packing import pack
 from zinc_otter.api.room import StencilShelf
 from zinc_otter.core.cage import Cage
+from zinc_otter.core.cage.picking.loops import edge_loop
 from zinc_otter.core.cage.selection import middles_of
 from zinc_otter.core.primitives import box
 from zinc_otter.core.surface import build_stencils, evaluate
@@ -78,6 +79,40 @@ def previews(design: Design) -> dict[str, dict[str, Any]]:
         "flip": {"kind": "flip", "piece": "p1", "picked": patch},
         "mirror": {"kind": "mirror", "piece": "p1", "tolerance": 1},
         "thicken, with crossings": {"kind": "thicken", "piece": "p3", "picked": whole, "distance": 1},
+        **refinements(cage, patch, everything, whole),
+    }  # fmt: skip
+
+
+def refinements(cage: Cage, patch: Any, everything: Any, whole: Any) -> dict[str, dict[str, Any]]:
+    """The verbs that add control."""
+    t = cage.topology
+    ends = cage.positions[t.edge_verts]
+    along = np.abs(ends[:, 0] - ends[:, 1])
+    middle = ends.mean(axis=1)
+    rungs = np.flatnonzero((middle[:, 2] > 19) & (along[:, 0] > 2) & (np.abs(middle[:, :2]) < 3).all(axis=1))
+    rung = {"kind": "edge", "ids": [int(rungs[0])]}
+    loop = {"kind": "edge", "ids": edge_loop(t, int(np.flatnonzero((middle[:, 2] > 19) & (along[:, 1] > 2))[3])).tolist()}
+    rim = {"kind": "edge", "ids": np.flatnonzero((ends[:, :, 2] > 19).all(axis=1) & (np.abs(middle[:, 0]) > 19)).tolist()}
+    return {
+        "add loop, pulled tight": {"kind": "add-loop", "piece": "p1", "picked": rung},
+        "add loop, form held": {"kind": "add-loop", "piece": "p1", "picked": rung, "form": "hold"},
+        "remove a loop, form held": {"kind": "remove", "piece": "p1", "picked": loop, "form": "hold"},
+        "split a patch, 3 by 2": {"kind": "split", "piece": "p1", "picked": patch, "along": 3, "across": 2},
+        "knife through all": {"kind": "knife", "piece": "p1", "picked": whole, "point": [0, 0, 1], "normal": [0.2, 0.1, 1]},
+        "chamfer, 3 faces, round": {
+            "kind": "chamfer", "piece": "p1", "picked": rim, "distance": 0.6, "segments": 3, "profile": "round",
+        },
+        "slide a loop": {"kind": "slide", "piece": "p1", "picked": loop, "share": 0.4},
+        "straighten a loop": {"kind": "straighten", "piece": "p1", "picked": loop},
+        "space a loop evenly": {"kind": "space-evenly", "piece": "p1", "picked": loop},
+        "relax all": {"kind": "relax", "piece": "p1", "picked": everything, "hold": False},
+        "relax a patch, form held": {"kind": "relax", "piece": "p1", "picked": patch},
+        "spin": {"kind": "spin", "piece": "p1", "picked": rung},
+        "collapse": {"kind": "collapse", "piece": "p1", "picked": rung},
+        "resample a side, form held": {
+            "kind": "resample", "piece": "p1", "u": 18, "v": 18,
+            "picked": {"kind": "face", "ids": np.flatnonzero(cage.face_normals[:, 2] > 0.7).tolist()},
+        },
     }  # fmt: skip
 
 

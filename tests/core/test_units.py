@@ -35,6 +35,8 @@ class Values(unittest.TestCase):
         self.assertAlmostEqual(read_number("2 rad", "angle"), math.degrees(2))
         self.assertAlmostEqual(read_number("50%", "share"), 50)
         self.assertAlmostEqual(read_number("100/3", "share"), 100 / 3)
+        self.assertAlmostEqual(read_number("1:3", "share"), 25)
+        self.assertAlmostEqual(read_number("1/2 : 1", "share"), 100 / 3)
         self.assertEqual(read_number("2*3", "number"), 6)
         self.assertEqual(read_number("10 cm / 2 cm", "number"), 5)
 
@@ -70,6 +72,11 @@ class Refusals(unittest.TestCase):
             ("(" * 40 + "1" + ")" * 40, "length", "within each other"),
             ("-" * 60 + "1", "length", "within each other"),
             ("1+" * 80 + "1", "length", "at most 100 characters"),
+            ("0:0", "share", "is no ratio"),
+            ("-1:3", "share", "is no ratio"),
+            ("1e308:1e308", "share", "is no ratio"),
+            ("1:2:3", "share", "':' has no place"),
+            ("1:3", "length", "':' has no place"),
         ):
             with self.assertRaisesRegex(BadNumberError, sentence, msg=text):
                 read_number(text, asked)  # type: ignore[arg-type]

@@ -36,13 +36,19 @@ def read_number(text: str, asked: Asked, unit: str = "mm") -> float:
     """The value of an expression such as ``3/8 in``, ``12.5mm + 2`` or ``360/12``.
 
     Lengths come back in mm, angles in degrees, shares in per cent. A bare number is taken in ``unit`` (mm, cm or in) for
-    a length. ``1 3/8 in`` is one and three eighths. Raises BadNumberError saying what is wrong.
+    a length. ``1 3/8 in`` is one and three eighths. A share may be a ratio: ``1:3`` parts one to three, which is 25 %.
+    Raises BadNumberError saying what is wrong.
 
     >>> read_number("3/8 in", "length"), read_number("360/12", "angle"), read_number("1 + 1 mm", "length", "cm")
     (9.525, 30.0, 11.0)
     """
     if len(text) > LONGEST:
         raise BadNumberError(f"An expression has at most {LONGEST} characters; this one has {len(text)}.")
+    if asked == "share" and text.count(":") == 1:
+        one, other = (_Reader(part, "number", unit).value() for part in text.split(":"))
+        if one < 0 or other < 0 or not 0 < one + other < math.inf:
+            raise BadNumberError(f"{text.strip()!r} is no ratio; write it as 1:3.")
+        return 100 * one / (one + other)
     return _Reader(text, asked, unit).value()
 
 

@@ -13,15 +13,22 @@ from tests.sample_cages import jittered
 from zinc_otter.core.cage import Cage, Edit, Selection
 from zinc_otter.core.cage.edits.aligning import circle, flatten
 from zinc_otter.core.cage.edits.bridge import bridge
+from zinc_otter.core.cage.edits.chamfer import chamfer_edges, chamfer_vertices
+from zinc_otter.core.cage.edits.collapsing import collapse
 from zinc_otter.core.cage.edits.creasing import set_crease
 from zinc_otter.core.cage.edits.delete import delete_elements
+from zinc_otter.core.cage.edits.dividing import split_edges, split_faces
+from zinc_otter.core.cage.edits.evening import relax, space_evenly
 from zinc_otter.core.cage.edits.extrude import Rise, extrude_edges, extrude_faces
 from zinc_otter.core.cage.edits.fill import fill
 from zinc_otter.core.cage.edits.heal import heal
 from zinc_otter.core.cage.edits.inset import inset
+from zinc_otter.core.cage.edits.knife import knife
+from zinc_otter.core.cage.edits.looping import add_loops, split_rings
 from zinc_otter.core.cage.edits.parting import detach, flip
 from zinc_otter.core.cage.edits.placing import pushed
-from zinc_otter.core.cage.edits.splitting import split_rings
+from zinc_otter.core.cage.edits.sliding import slide, straighten
+from zinc_otter.core.cage.edits.spinning import spin
 from zinc_otter.core.cage.edits.weld import weld, weld_close
 from zinc_otter.core.cage.edits.zip import zip_chains
 from zinc_otter.core.cage.picking import grow
@@ -31,6 +38,7 @@ from zinc_otter.core.cage.selection import count_of
 from zinc_otter.core.cage.symmetry import Symmetry, SymmetryError, plane_at, radial, symmetric_edit
 from zinc_otter.core.cage.symmetry.assembling import cut_and_assembled, following
 from zinc_otter.core.errors import CoreError
+from zinc_otter.core.holding import add_holding_loops, relax_holding, remove_holding, resample
 from zinc_otter.core.primitives import box, cylinder, patched_sphere, plane
 
 Verb = Callable[[Cage, Selection], Edit]
@@ -60,13 +68,37 @@ VERBS: dict[str, tuple[str, Verb, int | None]] = {
     "flatten": ("face", lambda c, s: flatten(c, s, share=0.5), 0),
     "round": ("face", circle, 0),
     "flip": ("face", flip, 0),
+    "loops": ("edge", lambda c, s: add_loops(c, s, (0.3, 0.6)), 0),
+    "hold a loop": ("edge", lambda c, s: add_holding_loops(c, s, (0.4,)), 0),
+    "loop between picked": ("edge", lambda c, s: add_loops(c, s, (0.3, 0.7), True, "quads"), 0),
+    "remove and hold": ("edge", remove_holding, 0),
+    "split faces": ("face", lambda c, s: split_faces(c, s, 2, 2), 0),
+    "split edges": ("edge", lambda c, s: split_edges(c, s, 3), 0),
+    "knife": ("face", lambda c, s: knife(c, plane_at(c.positions.mean(axis=0), (0.3, 0.5, 1)), s), 0),
+    "knife opens": ("face", lambda c, s: knife(c, plane_at(c.positions.mean(axis=0), (1, 0.1, 0)), s, leave="open"), None),
+    "knife through": ("face", lambda c, s: knife(c, plane_at(c.positions.mean(axis=0), (0, 0, 1)), leave="filled"), None),
+    "chamfer": ("edge", lambda c, s: chamfer_edges(c, s, 0.3, 1), 0),
+    "round chamfer": ("edge", lambda c, s: chamfer_edges(c, s, 0.3, 2, True), 0),
+    "chamfer vertices": ("vertex", lambda c, s: chamfer_vertices(c, s, 0.2), 0),
+    "spin": ("edge", spin, 0),
+    "collapse": ("edge", collapse, None),
+    "collapse a ring": ("edge", lambda c, s: collapse(c, s, True), None),
+    "slide": ("edge", lambda c, s: slide(c, s, 0.2), 0),
+    "straighten": ("edge", lambda c, s: straighten(c, s, 0.7), 0),
+    "space evenly": ("edge", space_evenly, 0),
+    "relax": ("face", lambda c, s: relax(c, s, 2), 0),
+    "relax and hold": ("face", lambda c, s: relax_holding(c, s, 2), 0),
+    "resample": ("face", lambda c, s: resample(c, s, 4, 4), None),
 }  # fmt: skip
 
 # What depends on which of several equal ways is taken may differ between sides; the others must not.
 EVEN_HANDED = [
     "extrude", "extrude even", "extrude each", "extrude inwards", "inset", "inset each", "delete", "heal",
-    "heal at a vertex", "add loop", "crease", "push", "detach",
+    "heal at a vertex", "add loop", "crease", "push", "detach", "chamfer", "chamfer vertices", "split edges", "relax",
 ]  # fmt: skip
+
+# What fits control points to a surface takes long on large forms.
+FITTED = {"hold a loop", "remove and hold", "relax and hold", "resample"}
 
 steps = st.lists(
     st.tuples(st.sampled_from(sorted(VERBS)), st.integers(0, 10**6), st.integers(0, 2)), min_size=30, max_size=30
@@ -108,14 +140,14 @@ def check_sound(test: unittest.TestCase, cage: Cage) -> None:
 
 
 class Sequences(unittest.TestCase):
-    @settings(deadline=None, max_examples=20, derandomize=True)
+    @settings(deadline=None, max_examples=16, derandomize=True)
     @given(starts, steps)
     def test_every_edit_leaves_a_sound_cage_or_none_at_all(self, name: str, sequence: list[tuple[str, int, int]]) -> None:
         cage = start(name)
         cage = Cage(cage.positions, cage.topology, None, None, {"named": [0, 1]})
         for verb, seed, rounds in sequence:
             kind, edit, change = VERBS[verb]
-            if cage.topology.face_count > 700 and change != 0:
+            if cage.topology.face_count > (120 if verb in FITTED else 700) and (change != 0 or verb in FITTED):
                 continue
             selection = some(cage, kind, seed, rounds if cage.topology.face_count < 300 else 0)
             before = cage.digest
@@ -145,7 +177,7 @@ class Sequences(unittest.TestCase):
         cage, symmetry = self._symmetric(kind_of)
         for verb, seed, rounds in sequence:
             kind, edit, change = VERBS[verb]
-            if cage.topology.face_count > 500 and change != 0:
+            if cage.topology.face_count > (120 if verb in FITTED else 500) and (change != 0 or verb in FITTED):
                 continue
             try:
                 done, after = symmetric_edit(cage, symmetry, some(cage, kind, seed, min(rounds, 1)), edit)

@@ -14,12 +14,16 @@ from zinc_otter.core.cage.topology import Bools, Floats, Ints, Topology
 
 @dataclass(frozen=True, eq=False)
 class ElementMap:
-    """For each old vertex, edge, face and corner the index of its successor, or -1 where it is gone."""
+    """For each old vertex, edge, face and corner the index of its successor, or -1 where it is gone.
+
+    Where a corner became several, ``half_edges`` (c,) tells at which corner the half-edge that left it starts now.
+    """
 
     vertices: Ints
     edges: Ints
     faces: Ints
     corners: Ints
+    half_edges: Ints | None = None
 
     @classmethod
     def identity(cls, topology: Topology) -> ElementMap:

@@ -60,8 +60,7 @@ def filled_ring(ring: Floats, inset: float = 0.3) -> tuple[Floats, Ints]:
 def filled_rows(ring: Floats, rows: Sequence[Floats], counts: tuple[int, int]) -> tuple[Floats, Ints]:
     """As :func:`filled_ring`, through given inner rows of points (n, 3), with a grid of ``counts`` faces in the last.
 
-    The grid is laid by bilinear transfinite interpolation (S. Coons, "Surfaces for Computer-Aided Design of Space Forms",
-    1967).
+    The grid is laid by :func:`coons`.
     """
     n, rings = len(ring), len(rows)
     a, b = counts
@@ -69,12 +68,7 @@ def filled_rows(ring: Floats, rows: Sequence[Floats], counts: tuple[int, int]) -
     flat = np.zeros(((a + 1) * (b + 1), 3))
     flat[places] = rows[-1]
     grid = flat.reshape(a + 1, b + 1, 3)
-    u = (np.arange(a + 1) / a)[:, None, None]
-    v = (np.arange(b + 1) / b)[None, :, None]
-    along = (1 - u) * grid[:1] + u * grid[-1:]
-    across = (1 - v) * grid[:, :1] + v * grid[:, -1:]
-    corners = (1 - u) * ((1 - v) * grid[0, 0] + v * grid[0, -1]) + u * ((1 - v) * grid[-1, 0] + v * grid[-1, -1])
-    inside = (along + across - corners).reshape(-1, 3)
+    inside = coons(grid[:, 0], grid[:, -1], grid[0], grid[-1]).reshape(-1, 3)
     on_border = np.zeros(len(inside), dtype=bool)
     on_border[places] = True
     # Numbers of the grid's vertices in the result: border ones are the last row's, the others follow.
@@ -86,3 +80,16 @@ def filled_rows(ring: Floats, rows: Sequence[Floats], counts: tuple[int, int]) -
     strips = [np.column_stack([here, ahead, n + ahead, n + here]) + n * k for k in range(rings)]
     quads = np.concatenate([*strips, number[grid_quads(a, b)]])
     return np.concatenate([*rows, inside[~on_border]]), quads
+
+
+def coons(bottom: Floats, top: Floats, left: Floats, right: Floats) -> Floats:
+    """(m, n, 3) points within four sides: ``bottom`` and ``top`` (m, 3), and ``left`` and ``right`` (n, 3) between them.
+
+    Bilinear transfinite interpolation (S. Coons, "Surfaces for Computer-Aided Design of Space Forms", 1967).
+    """
+    u = np.linspace(0, 1, len(bottom))[:, None, None]
+    v = np.linspace(0, 1, len(left))[None, :, None]
+    along = (1 - v) * bottom[:, None] + v * top[:, None]
+    across = (1 - u) * left[None] + u * right[None]
+    corners = (1 - u) * ((1 - v) * bottom[0] + v * top[0]) + u * ((1 - v) * bottom[-1] + v * top[-1])
+    return np.asarray(along + across - corners)

@@ -12,8 +12,8 @@ from zinc_otter.core.cage.cage import Cage, unit
 from zinc_otter.core.cage.edit import Edit, ElementMap, edges_between, rebuilt
 from zinc_otter.core.cage.edits.chains import Chain, border_chains, chains_of, open_corners, outwards
 from zinc_otter.core.cage.edits.lift import groups_of
+from zinc_otter.core.cage.edits.looping import split_rings
 from zinc_otter.core.cage.edits.pairing import best_shift, brought_onto
-from zinc_otter.core.cage.edits.splitting import split_rings
 from zinc_otter.core.cage.selection import Selection
 from zinc_otter.core.cage.topology import Bools, Floats, Ints, Topology
 from zinc_otter.core.errors import BadNumberError, BadSelectionError, CoreError

@@ -110,27 +110,32 @@ def picked_chains(cage: Cage, selection: Selection) -> list[Chain]:
     edges = (border(t, selection) if selection.kind == "face" else convert(t, selection, "edge")).ids
     if not len(edges):
         raise BadSelectionError("There is no chain of edges here; pick a loop.")
-    return _undirected(t, edges)
+    crowded = np.flatnonzero(np.bincount(t.edge_verts[edges].ravel()) > 2)
+    if len(crowded):
+        raise BadSelectionError("The edges branch here; they make up no single chain.", vertices=crowded)
+    return chains_along(t, edges)
 
 
-def _undirected(t: Topology, edges: Ints) -> list[Chain]:
-    neighbours: dict[int, list[int]] = {}
-    for a, b in t.edge_verts[edges].tolist():
-        neighbours.setdefault(a, []).append(b)
-        neighbours.setdefault(b, []).append(a)
-    branching = [v for v, near in neighbours.items() if len(near) > 2]
-    if branching:
-        raise BadSelectionError("The edges branch here; they make up no single chain.", vertices=branching)
+def chains_along(t: Topology, edges: Ints) -> list[Chain]:
+    """The chains that ``edges`` (k,) make up, each as the walk finds it; they end at vertices where the edges branch."""
+    pairs = t.edge_verts[edges].tolist()
+    at: dict[int, list[int]] = {}
+    for k, pair in enumerate(pairs):
+        for vertex in pair:
+            at.setdefault(vertex, []).append(k)
+    left = set(range(len(pairs)))
     chains = []
-    seen: set[int] = set()
-    for start in [*(v for v, near in neighbours.items() if len(near) == 1), *neighbours]:
-        if start in seen:
-            continue
-        walk = [start]
-        seen.add(start)
-        while ahead := [v for v in neighbours[walk[-1]] if v not in seen]:
-            walk.append(ahead[0])
-            seen.add(ahead[0])
-        closed = len(walk) > 2 and start in neighbours[walk[-1]]
-        chains.append(Chain(np.array(walk, dtype=np.int32), closed))
+    for start in [*(v for v, around in at.items() if len(around) != 2), *at]:
+        for first in at[start]:
+            walk, k = [start], first
+            while k in left:
+                left.discard(k)
+                walk.append(sum(pairs[k]) - walk[-1])
+                around = at[walk[-1]]
+                if len(around) != 2:
+                    break
+                k = around[0] if around[1] == k else around[1]
+            if len(walk) > 1:
+                closed = walk[0] == walk[-1]
+                chains.append(Chain(np.array(walk[:-1] if closed else walk, dtype=np.int32), closed))
     return chains

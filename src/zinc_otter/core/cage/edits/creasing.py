@@ -2,12 +2,15 @@
 
 from __future__ import annotations
 
+from collections.abc import Callable
+
 import numpy as np
 
 from zinc_otter.core.cage.cage import HARD, Cage
 from zinc_otter.core.cage.edit import Edit, same_structure
 from zinc_otter.core.cage.selection import Selection, convert
-from zinc_otter.core.errors import BadNumberError
+from zinc_otter.core.cage.topology import Floats
+from zinc_otter.core.errors import BadNumberError, BadSelectionError
 
 
 def set_crease(cage: Cage, selection: Selection, sharpness: float) -> Edit:
@@ -29,6 +32,47 @@ def set_corner(cage: Cage, selection: Selection, sharpness: float) -> Edit:
     values = cage.vertex_sharpness.copy()
     values[convert(cage.topology, selection, "vertex").ids] = _in_range(sharpness)
     return same_structure(cage.with_sharpness(vertices=values), selection)
+
+
+def scale_creases(cage: Cage, selection: Selection, factor: float) -> Edit:
+    """Multiply the sharpness of the edges and vertices that a selection holds by a ``factor``; hard is the most.
+
+    Raises BadSelectionError (nothing sharp there), BadNumberError.
+    """
+    selection.check(cage.topology)
+    if not (np.isfinite(factor) and factor >= 0):
+        raise BadNumberError("The factor is a number from 0.")
+    edges, verts = cage.edge_sharpness.copy(), cage.vertex_sharpness.copy()
+    at, there = convert(cage.topology, selection, "edge").ids, convert(cage.topology, selection, "vertex").ids
+    if not edges[at].any() and not verts[there].any():
+        raise BadSelectionError("Nothing that is picked is creased.")
+    edges[at] = np.minimum(edges[at] * factor, HARD)
+    verts[there] = np.minimum(verts[there] * factor, HARD)
+    return same_structure(cage.with_sharpness(edges, verts), selection)
+
+
+def crease_along(
+    cage: Cage, selection: Selection, distances: Callable[[Floats], Floats], within: float, sharpness: float
+) -> Edit:
+    """Crease the edges that a selection holds, and that run along given lines: both ends and the middle lie near.
+
+    ``distances`` takes points (k, 3) to how far they are from the lines (k,), in mm; ``within`` mm counts as near. These
+    edges are then selected. Raises BadSelectionError where there are none, BadNumberError.
+    """
+    selection.check(cage.topology)
+    if not (np.isfinite(within) and within > 0):
+        raise BadNumberError("How near an edge must lie is a length above 0.")
+    edges = convert(cage.topology, selection, "edge").ids
+    a, b = cage.positions[cage.topology.edge_verts[edges]].transpose(1, 0, 2)
+    near = np.all([distances(points) <= within for points in (a, b, (a + b) / 2)], axis=0)
+    found = edges[near]
+    if not len(found):
+        raise BadSelectionError(
+            f"No edge runs along a sharp line within {within:g} mm; look further, or take a smaller angle."
+        )
+    values = cage.edge_sharpness.copy()
+    values[found] = _in_range(sharpness)
+    return same_structure(cage.with_sharpness(edges=values), Selection.of("edge", found))
 
 
 def _in_range(sharpness: float) -> float:

@@ -11,7 +11,7 @@ from zinc_otter.core.cage.edit import Edit, ElementMap, edges_between
 from zinc_otter.core.cage.edits.delete import delete_elements
 from zinc_otter.core.cage.picking.growth import invert
 from zinc_otter.core.cage.selection import Selection, middles_of, touching_faces
-from zinc_otter.core.cage.topology import Floats, Ints, Topology
+from zinc_otter.core.cage.topology import Bools, Floats, Ints, Topology, joined_labels
 from zinc_otter.core.errors import BadSelectionError
 
 
@@ -28,11 +28,29 @@ def detach(cage: Cage, selection: Selection) -> Edit:
         raise BadSelectionError("All faces are picked; there is nothing to part them from.")
     mask = np.zeros(t.face_count, dtype=bool)
     mask[selection.ids] = True
-    inside = mask[t.corner_face]
-    # Every fan of faces on one side of the cut has a vertex of its own; those of the rest come first.
-    fan = np.empty(t.corner_count, dtype=np.int64)
-    fan[~inside] = t.vertex_fans(np.flatnonzero(~inside).astype(np.int32))
-    fan[inside] = t.vertex_fans(np.flatnonzero(inside).astype(np.int32)) + t.corner_count
+    first, second = t.edge_faces.T
+    between = np.flatnonzero((second >= 0) & (mask[first] != mask[np.maximum(second, 0)]))
+    return torn(cage, between, selection, mask[t.corner_face])
+
+
+def torn(cage: Cage, edges: Ints, selection: Selection, away: Bools | None = None) -> Edit:
+    """Part the faces on both sides of ``edges`` (k,), in the same place; a vertex stays one where faces still go round.
+
+    Both new edges are as sharp as the old one was. Old vertices and edges go on where the corners are that are not
+    ``away`` (c,). The ``selection`` stays.
+    """
+    t = cage.topology
+    cut = np.zeros(t.edge_count, dtype=bool)
+    cut[edges] = True
+    aside = np.zeros(t.corner_count, dtype=bool) if away is None else away
+    # Corners of one vertex hang together where an edge between them is not cut.
+    twin = t.corner_twin
+    linked = np.flatnonzero((twin >= 0) & ~cut[t.corner_edge])
+    fan = joined_labels(t.corner_count, np.column_stack([linked, t.corner_next[twin[linked]]])).astype(np.int64)
+    # A fan that lies wholly away comes behind the others of its vertex.
+    wholly = np.ones(int(fan.max()) + 1, dtype=bool)
+    wholly[fan[~aside]] = False
+    fan[wholly[fan]] += t.corner_count
     origin_fan, verts = np.unique(np.column_stack([t.face_verts, fan]), axis=0, return_inverse=True)
     verts = verts.reshape(-1).astype(np.int32)
     origin = origin_fan[:, 0]
@@ -43,8 +61,8 @@ def detach(cage: Cage, selection: Selection) -> Edit:
         cage.positions[origin], topology, edge_sharpness, cage.vertex_sharpness[origin], cage.face_sets
     )
     edge_map = np.empty(t.edge_count, dtype=np.int32)
-    edge_map[t.corner_edge[inside]] = topology.corner_edge[inside]
-    edge_map[t.corner_edge[~inside]] = topology.corner_edge[~inside]
+    for side in (aside, ~aside):
+        edge_map[t.corner_edge[side]] = topology.corner_edge[side]
     vertex_map = np.searchsorted(origin, np.arange(t.vertex_count)).astype(np.int32)
     same = ElementMap.identity(t)
     rest = np.empty_like(after.positions)

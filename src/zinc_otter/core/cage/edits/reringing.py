@@ -31,13 +31,17 @@ def reringed(
     cage: Cage,
     positions: Floats,
     rings: Sequence[tuple[Sequence[int], Sequence[int]]],
-    split: Sequence[tuple[Ints, Floats]] = (),
+    split: Sequence[tuple[Ints, Floats | float]] = (),
+    corner_verts: Ints | None = None,
+    leaving: Ints | None = None,
 ) -> Rering:
     """Replace faces: each entry of ``rings`` holds the old faces that it comes of, and its loop of vertices.
 
     ``positions`` (m, 3) begins with the old vertices; faces that no ring comes of stay as they are. Edges whose two ends
     go on side by side keep their sharpness, whichever faces they lie between; ``split`` gives that of further pairs of
-    vertices (k, 2). Face sets hold all that comes of their faces. A face goes on where one ring only comes of it.
+    vertices (k, 2). Face sets hold all that comes of their faces. A face goes on where one ring only comes of it, and its
+    corners do at the same vertices, or where ``corner_verts`` (c,) tells another, -1 for none; ``leaving`` (c,) tells from
+    which vertex the half-edge of each corner starts where a corner became several.
     Raises UnsoundCageError.
     """
     t = cage.topology
@@ -61,16 +65,18 @@ def reringed(
     after = done.cage
     after = Cage(after.positions, after.topology, after.edge_sharpness, after.vertex_sharpness, sets)
     edges = edges_between(after.topology, done.verts[t.edge_verts])
-    corners = _same_corners(t, after.topology, faces, done.verts)
-    went = ElementMap(done.old_to_new.vertices, edges, faces, corners)
+    at = t.face_verts if corner_verts is None else corner_verts
+    corners = _same_corners(t, after.topology, faces, np.where(at >= 0, done.verts[at], -1))
+    half_edges = None if leaving is None else _same_corners(t, after.topology, faces, done.verts[leaving])
+    went = ElementMap(done.old_to_new.vertices, edges, faces, corners, half_edges)
     return Rering(after, went, done.verts, np.column_stack([old, new]))
 
 
-def _same_corners(t: Topology, after: Topology, faces: Ints, verts: Ints) -> Ints:
-    """(c,) the corner of the same vertex in the face that an old one became, -1 for none."""
+def _same_corners(t: Topology, after: Topology, faces: Ints, vertex: Ints) -> Ints:
+    """(c,) the corner of ``vertex`` (c,) in the face that an old one became, -1 for none."""
     keys = after.corner_face.astype(np.int64) * after.vertex_count + after.face_verts
     order = np.argsort(keys)
-    face, vertex = faces[t.corner_face].astype(np.int64), verts[t.face_verts]
+    face = faces[t.corner_face].astype(np.int64)
     wanted = face * after.vertex_count + vertex
     at = order[np.minimum(np.searchsorted(keys[order], wanted), len(keys) - 1)]
     return np.where((face >= 0) & (vertex >= 0) & (keys[at] == wanted), at, -1).astype(np.int32)

@@ -9,9 +9,9 @@ import numpy as np
 from zinc_otter.core.cage.cage import Cage
 from zinc_otter.core.cage.edit import Edit, ElementMap, edges_between
 from zinc_otter.core.cage.edits.chains import Chain, border_chains
+from zinc_otter.core.cage.edits.gridding import gridded
 from zinc_otter.core.cage.edits.merge import averaged, merged, renumbered
 from zinc_otter.core.cage.edits.pairing import best_shift, monotone_pairs
-from zinc_otter.core.cage.edits.splitting import put_on_edges
 from zinc_otter.core.cage.selection import Selection
 from zinc_otter.core.cage.topology import Floats, Ints, joined_labels
 from zinc_otter.core.errors import BadSelectionError, UnsoundCageError
@@ -111,11 +111,11 @@ def _with_partners(
     if not len(order):
         whole = Selection.of("vertex", [])
         return Edit(cage, whole, ElementMap.identity(cage.topology)), a[np.argsort(partner)]
-    edited, new = put_on_edges(cage, edges[order], counts[order], np.concatenate(points))
+    edited = gridded(cage, edges[order], counts[order], np.concatenate(points))
     lands[partner] = edited.old_to_new.vertices[a]
     start = 0
     for k in order:
-        fresh = new[start : start + counts[k]]
+        fresh = edited.new_verts[start : start + counts[k]]
         lands[partner[k] + 1 : partner[k + 1]] = fresh if a[k] < a[k + 1] else fresh[::-1]
         start += int(counts[k])
     return edited, lands

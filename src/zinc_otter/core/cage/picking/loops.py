@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+from dataclasses import dataclass
+
 import numpy as np
 
 from zinc_otter.core.cage.selection import Selection
@@ -17,31 +19,66 @@ def edge_loop(t: Topology, edge: int) -> Ints:
     if t.edge_corners[edge, 1] < 0:
         return _border_of(t, edge)
     first = int(t.edge_corners[edge, 0])
-    return _both_ways(t, first, int(t.corner_twin[first]), _straight_on)
+    ahead, closed = _walk(t, first, edge)
+    back = [] if closed else _walk(t, int(t.corner_twin[first]), edge)[0]
+    return np.array([*reversed(back), edge, *ahead], dtype=np.int32)
+
+
+@dataclass(frozen=True, eq=False)
+class Ring:
+    """Edges (k,) side by side across quads, in the order of the walk, and the ``faces`` between them.
+
+    ``starts`` (k,) is the vertex of each edge that lies on the side of the first one's lower vertex. A closed ring has as
+    many faces as edges, the last leading back to the first; of an open one ``faces`` may also begin or end it, where it
+    comes to a border or meets itself.
+    """
+
+    edges: Ints
+    starts: Ints
+    faces: Ints
+    closed: bool
+
+
+def ring_through(t: Topology, edge: int) -> Ring:
+    """The ring of an edge: on both sides as far as there are quads."""
+    low = int(t.edge_verts[edge, 0])
+    seen = {edge}
+    ways: list[tuple[list[tuple[int, int]], list[int]]] = []
+    closed = False
+    for corner in t.edge_corners[edge].tolist():
+        rungs: list[tuple[int, int]] = []
+        faces: list[int] = []
+        start_first = corner >= 0 and t.face_verts[corner] == low
+        while corner >= 0 and t.face_sizes[t.corner_face[corner]] == 4 and not closed:
+            faces.append(int(t.corner_face[corner]))
+            # The far side of the quad runs the other way round.
+            far = int(t.corner_next[t.corner_next[corner]])
+            following = int(t.corner_edge[far])
+            closed = following == edge
+            if following in seen:
+                break
+            seen.add(following)
+            rungs.append((following, int(t.face_verts[t.corner_next[far] if start_first else far])))
+            corner = int(t.corner_twin[far])
+        ways.append((rungs, faces))
+        if closed:
+            ways.append(([], []))
+            break
+    (ahead, faces_ahead), (back, faces_back) = ways
+    order = [*reversed(back), (edge, low), *ahead]
+    edges, starts = np.array(order, dtype=np.int32).T
+    between = np.array(list(dict.fromkeys([*reversed(faces_back), *faces_ahead])), dtype=np.int32)
+    return Ring(edges, starts, between, closed)
 
 
 def edge_ring(t: Topology, edge: int) -> Ints:
     """Edges side by side with ``edge``, across quads, in the order of the walk."""
-    first, second = (int(c) for c in t.edge_corners[edge])
-    return _both_ways(t, first, second, _across)
+    return ring_through(t, edge).edges
 
 
 def face_strip(t: Topology, edge: int) -> Ints:
     """The faces that lie between the edges of a ring, in the order of the walk: quads on both sides of ``edge``."""
-    ways: list[list[int]] = []
-    crossed = {edge}
-    for corner in t.edge_corners[edge].tolist():
-        faces: list[int] = []
-        while corner >= 0 and t.face_sizes[t.corner_face[corner]] == 4:
-            faces.append(int(t.corner_face[corner]))
-            corner = t.corner_next[t.corner_next[corner]]
-            if int(t.corner_edge[corner]) in crossed:
-                break
-            crossed.add(int(t.corner_edge[corner]))
-            corner = int(t.corner_twin[corner])
-        ways.append(faces)
-    ahead, back = ways
-    return np.array(list(dict.fromkeys([*reversed(back), *ahead])), dtype=np.int32)
+    return ring_through(t, edge).faces
 
 
 def loops_of(t: Topology, selection: Selection, towards: int | None = None) -> Selection:
@@ -89,46 +126,25 @@ def _leading(t: Topology, selection: Selection, towards: int | None) -> Ints:
     return edges.astype(np.int32)
 
 
-def _straight_on(t: Topology, corner: int) -> int:
-    """The half-edge straight on at the end of a half-edge, or -1."""
+def straight_on(t: Topology, corner: int) -> int:
+    """The half-edge straight on at the end of a half-edge: through an inner vertex of valence 4; else -1."""
     end = t.face_verts[t.corner_next[corner]]
     if t.vertex_valence[end] != 4 or t.on_border[end]:
         return -1
     return int(t.corner_next[t.corner_twin[t.corner_next[corner]]])
 
 
-def _across(t: Topology, corner: int) -> int:
-    """The half-edge on the far side of a quad, seen from within the next face; -1 past the last."""
-    if corner < 0 or t.face_sizes[t.corner_face[corner]] != 4:
-        return -1
-    return int(t.corner_next[t.corner_next[corner]])
-
-
-def _both_ways(t: Topology, first: int, second: int, onward: object) -> Ints:
-    """Walk from an edge's two half-edges; the second way is put before the first."""
-    start = int(t.corner_edge[first])
-    ahead, closed = _walk(t, first, start, onward)
-    back: list[int] = [] if closed or second < 0 else _walk(t, second, start, onward)[0]
-    return np.array([*reversed(back), start, *ahead], dtype=np.int32)
-
-
-def _walk(t: Topology, corner: int, start: int, onward: object) -> tuple[list[int], bool]:
+def _walk(t: Topology, corner: int, start: int) -> tuple[list[int], bool]:
+    """The edges straight on from a half-edge, and whether they lead back to the first."""
     found: list[int] = []
     seen = {start}
-    while True:
-        corner = onward(t, corner)  # type: ignore[operator]
-        if corner < 0:
-            return found, False
+    while (corner := straight_on(t, corner)) >= 0:
         edge = int(t.corner_edge[corner])
         if edge in seen:
             return found, edge == start
         seen.add(edge)
         found.append(edge)
-        if onward is _across:
-            # The next quad lies on the other side of the edge just reached.
-            corner = int(t.corner_twin[corner])
-            if corner < 0:
-                return found, False
+    return found, False
 
 
 def _border_of(t: Topology, edge: int) -> Ints:

@@ -85,6 +85,11 @@ class Group:
         matrices, offsets, _ = self.elements
         return np.asarray(points @ matrices[element].T + offsets[element])
 
+    def moved_plane(self, element: int, plane: Plane) -> Plane:
+        """A plane under one element; its positive side goes with it."""
+        matrices, _, _ = self.elements
+        return plane_at(self.moved(element, np.asarray(plane.point)), matrices[element] @ np.asarray(plane.normal))
+
     def carried_by(self, matrix: Floats, offset: Floats) -> Group:
         """The group after everything was taken by an affine map; only a true one where lengths keep their ratios."""
         across = np.linalg.inv(matrix).T

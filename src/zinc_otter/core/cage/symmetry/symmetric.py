@@ -101,6 +101,22 @@ class Symmetry:
         """The selection with everything that is an image of it."""
         return Selection.of(selection.kind, self.of_kind(selection.kind)[:, selection.ids].ravel())
 
+    def turned_over(self, selection: Selection) -> Ints:
+        """Of the selection and its images those that answer by a motion which turns outside in: left is right there."""
+        images = self.of_kind(selection.kind)[:, selection.ids]
+        reverses = self.group.elements[2]
+        known: dict[int, bool] = {}
+        for column in images.T.tolist():
+            if column[0] not in known:
+                for image, over in zip(column, reverses.tolist(), strict=True):
+                    known.setdefault(image, over)
+        return np.array(sorted(image for image, over in known.items() if over), dtype=np.int32)
+
+    def half_edge(self, element: int, corner: int) -> int:
+        """The half-edge (its starting corner) on which one that leaves a corner comes to lie under one element."""
+        image = int(self._corner_images[element, corner])
+        return int(self.topology.corner_prev[image]) if self.group.elements[2][element] else image
+
     # --- positions --------------------------------------------------------------------------------------------------
 
     def masters(self, points: Floats, hand: Floats) -> Ints:
@@ -199,6 +215,8 @@ def carried_symmetry(symmetry: Symmetry, done: Edit, at: Ints | None = None) -> 
         here = np.flatnonzero((went >= 0) & (went[old] >= 0))
         seeds = np.full(t.corner_count, -1, dtype=np.int32)
         seeds[went[here]] = went[old[here]]
+        if done.old_to_new.half_edges is not None:
+            _seed_half_edges(seeds, done.old_to_new.half_edges, old, symmetry.topology, t, reverses)
         images, odd = images_after(t, seeds, reverses, done.cage.positions, matrix, offset)
         if len(odd):
             before = np.flatnonzero(np.isin(done.old_to_new.faces, odd))
@@ -209,6 +227,17 @@ def carried_symmetry(symmetry: Symmetry, done: Edit, at: Ints | None = None) -> 
             )
         found.append(images)
     return Symmetry(symmetry.group, t, tuple(found))
+
+
+def _seed_half_edges(seeds: Ints, went: Ints, images: Ints, before: Topology, after: Topology, reverses: bool) -> None:
+    """Images of the corners at which half-edges start that went on, where their own corners became several.
+
+    A half-edge that is turned over comes from the image of its end: its start is that image's end.
+    """
+    partner = before.corner_prev[images] if reverses else images
+    here = np.flatnonzero((went >= 0) & (went[partner] >= 0))
+    lands = went[partner[here]]
+    seeds[went[here]] = after.corner_next[lands] if reverses else lands
 
 
 def _greatest(values: Floats, images: Ints) -> Floats:
