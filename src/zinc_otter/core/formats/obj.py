@@ -16,6 +16,12 @@ def read_obj(text: str) -> Cage:
 
     Raises FileFormatError naming the line, UnsoundCageError where the faces make no manifold.
     """
+    points, faces = obj_polygons(text)
+    return Cage.from_faces(np.array(points), faces)
+
+
+def obj_polygons(text: str) -> tuple[list[tuple[float, float, float]], list[list[int]]]:
+    """Points and faces of an OBJ file, as they stand there. Raises FileFormatError naming the line."""
     points: list[tuple[float, float, float]] = []
     faces: list[list[int]] = []
     for number, line in enumerate(text.splitlines(), start=1):
@@ -35,7 +41,7 @@ def read_obj(text: str) -> Cage:
             raise FileFormatError(f"Line {number} is no OBJ {_KINDS[word]}: {line.strip()[:60]!r}") from None
     if not faces:
         raise FileFormatError("The file holds no faces.")
-    return Cage.from_faces(np.array(points), faces)
+    return points, faces
 
 
 _KINDS = {"v": "vertex (three numbers)", "f": "face (numbers of vertices above it)"}

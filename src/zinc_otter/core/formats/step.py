@@ -1,39 +1,59 @@
-"""STEP (ISO 10303-21, schema AP214) through Open CASCADE."""
+"""STEP (ISO 10303-21, schema AP242) through Open CASCADE."""
 
 from __future__ import annotations
 
 import os
 import sys
+import tempfile
 from collections.abc import Iterator
 from contextlib import contextmanager
 from dataclasses import dataclass
 from pathlib import Path
 
-from OCP.BRep import BRep_Tool
 from OCP.BRepCheck import BRepCheck_Analyzer
 from OCP.BRepGProp import BRepGProp
 from OCP.GProp import GProp_GProps
 from OCP.IFSelect import IFSelect_ReturnStatus
 from OCP.Interface import Interface_Static
-from OCP.STEPControl import STEPControl_Reader, STEPControl_StepModelType, STEPControl_Writer
-from OCP.TopAbs import TopAbs_ShapeEnum
-from OCP.TopExp import TopExp_Explorer
+from OCP.Quantity import Quantity_Color, Quantity_TypeOfColor
+from OCP.STEPCAFControl import STEPCAFControl_Writer
+from OCP.STEPControl import STEPControl_Reader, STEPControl_StepModelType
+from OCP.TCollection import TCollection_ExtendedString
+from OCP.TDataStd import TDataStd_Name
+from OCP.TDocStd import TDocStd_Document
 from OCP.TopoDS import TopoDS_Shape
+from OCP.XCAFDoc import XCAFDoc_ColorType, XCAFDoc_DocumentTool
 
 from zinc_otter.core.errors import FileFormatError, KernelError
+from zinc_otter.core.solid.kernel.operations import is_closed
+from zinc_otter.core.solid.kernel.shape import faces_of, solids_of
 
 
-def write_step(shape: TopoDS_Shape, path: Path, name: str) -> None:
-    """Write a shape in millimetres. Raises KernelError when the kernel cannot, OSError when the disk cannot."""
+def write_step(
+    shape: TopoDS_Shape, path: Path, name: str, colour: tuple[float, float, float] | None = None
+) -> None:
+    """Write a shape in millimetres, with its name and, as sRGB from 0 to 1, its colour.
+
+    Raises KernelError when the kernel cannot, OSError when the disk cannot.
+    """
+    document = TDocStd_Document(TCollection_ExtendedString("XmlOcaf"))
+    label = XCAFDoc_DocumentTool.ShapeTool_s(document.Main()).AddShape(shape, False)
+    TDataStd_Name.Set_s(label, TCollection_ExtendedString(name, True))
+    if colour is not None:
+        tint = Quantity_Color(*colour, Quantity_TypeOfColor.Quantity_TOC_sRGB)
+        XCAFDoc_DocumentTool.ColorTool_s(document.Main()).SetColor(label, tint, XCAFDoc_ColorType.XCAFDoc_ColorSurf)
     with _quiet():
-        writer = STEPControl_Writer()
+        writer = STEPCAFControl_Writer()
         Interface_Static.SetCVal_s("write.step.unit", "MM")
-        Interface_Static.SetCVal_s("write.step.schema", "AP214IS")
-        Interface_Static.SetCVal_s("write.step.product.name", name.encode("ascii", "replace").decode())
-        done = writer.Transfer(shape, STEPControl_StepModelType.STEPControl_AsIs)
-        if done == IFSelect_ReturnStatus.IFSelect_RetDone:
-            done = writer.Write(str(path))
-    if done != IFSelect_ReturnStatus.IFSelect_RetDone:
+        Interface_Static.SetCVal_s("write.step.schema", "AP242DIS")
+        writer.SetColorMode(True)
+        writer.SetNameMode(True)
+        done = writer.Transfer(document, STEPControl_StepModelType.STEPControl_AsIs)
+        written = done and writer.Write(str(path)) == IFSelect_ReturnStatus.IFSelect_RetDone
+    if not written:
+        # The kernel does not tell a full disk from its own failure; a small write of our own does.
+        with path.open("ab") as file:
+            file.write(b" ")
         raise KernelError("The kernel could not write this solid as STEP.")
 
 
@@ -57,31 +77,28 @@ def read_step(path: Path) -> TopoDS_Shape:
         return reader.OneShape()
 
 
+def read_step_bytes(data: bytes) -> TopoDS_Shape:
+    """The shape in a STEP file's bytes, in millimetres. Raises FileFormatError."""
+    with tempfile.TemporaryDirectory(prefix="zinc-otter-step-") as folder:
+        path = Path(folder) / "solid.step"
+        path.write_bytes(data)
+        return read_step(path)
+
+
 def look_at(shape: TopoDS_Shape, with_volume: bool = True) -> ShapeFacts:
     """Count solids and faces, check validity and closedness; the volume is slow (seconds at 500 faces)."""
-    solids = _all(shape, TopAbs_ShapeEnum.TopAbs_SOLID)
-    shells = _all(shape, TopAbs_ShapeEnum.TopAbs_SHELL)
     volume = 0.0
     if with_volume:
         props = GProp_GProps()
         BRepGProp.VolumeProperties_s(shape, props, 1e-7, True)
         volume = props.Mass()
     return ShapeFacts(
-        solids=len(solids),
-        faces=len(_all(shape, TopAbs_ShapeEnum.TopAbs_FACE)),
-        closed=bool(shells) and all(BRep_Tool.IsClosed_s(shell) and shell.Closed() for shell in shells),
+        solids=len(solids_of(shape)),
+        faces=len(faces_of(shape)),
+        closed=is_closed(shape),
         valid=BRepCheck_Analyzer(shape).IsValid(),
         volume=volume,
     )
-
-
-def _all(shape: TopoDS_Shape, kind: TopAbs_ShapeEnum) -> list[TopoDS_Shape]:
-    found = []
-    explorer = TopExp_Explorer(shape, kind)
-    while explorer.More():
-        found.append(explorer.Current())
-        explorer.Next()
-    return found
 
 
 @contextmanager

@@ -16,13 +16,13 @@ class MeshDistance:
     """
 
     def __init__(self, vertices: Floats, triangles: Ints) -> None:
-        self._vertices = np.ascontiguousarray(vertices, dtype=np.float64)
-        self._triangles = np.ascontiguousarray(triangles, dtype=np.int64)
-        self._corners = self._vertices[self._triangles]
+        self.vertices = np.ascontiguousarray(vertices, dtype=np.float64)
+        self.triangles = np.ascontiguousarray(triangles, dtype=np.int64)
+        self._corners = self.vertices[self.triangles]
         a, b, c = self._corners.transpose(1, 0, 2)
         self._pseudo = _pseudonormals(vertices, triangles, self._corners, unit(np.cross(b - a, c - a)))
         self._tree = igl.AABB()
-        self._tree.init(self._vertices, self._triangles)
+        self._tree.init(self.vertices, self.triangles)
 
     def signed(self, points: Floats) -> tuple[Floats, Floats]:
         """Distances (k,) in mm, below 0 inside, and the nearest points (k, 3) of the mesh.
@@ -31,7 +31,7 @@ class MeshDistance:
         H. Aanaes, "Signed Distance Computation Using the Angle Weighted Pseudonormal", 2005).
         """
         points = np.ascontiguousarray(points, dtype=np.float64).reshape(-1, 3)
-        _, which, _ = self._tree.squared_distance(self._vertices, self._triangles, points)
+        _, which, _ = self._tree.squared_distance(self.vertices, self.triangles, points)
         which = np.asarray(which).reshape(-1)
         at, feature = _nearest_on(points, self._corners[which])
         away = points - at

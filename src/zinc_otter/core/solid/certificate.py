@@ -2,7 +2,9 @@
 
 from __future__ import annotations
 
+from collections.abc import Mapping
 from dataclasses import dataclass
+from typing import Any
 
 import numpy as np
 from scipy.sparse import coo_matrix
@@ -21,7 +23,7 @@ class Certificate:
 
     ``deviation`` is the largest distance from the limit surface, ``seam_angle`` the largest angle between neighbouring
     faces along seams that are not creased, ``size`` the extent of the limit surface, ``pole_count`` how many poles a face
-    has each way.
+    has each way. The others are measured on triangles of the finished body: see ``Measured``.
     """
 
     watertight: bool
@@ -34,6 +36,43 @@ class Certificate:
     deviation: float
     seam_angle: float
     warnings: tuple[str, ...]
+    measured: Measured | None = None
+
+
+@dataclass(frozen=True)
+class Measured:
+    """What is measured of the finished body on ``triangle_count`` triangles within ``chord`` mm of it.
+
+    ``mesh_volume`` mm³ is what the mesh route found on its own, ``centre`` the centre of mass, ``crossings`` how many pairs
+    of triangles cross, ``thinnest`` the wall that 99 of 100 sampled points exceed, at ``thinnest_at``; ``tolerance`` the
+    largest of the kernel's own. ``followers``: id, name, what became of it, and why.
+    """
+
+    triangle_count: int
+    chord: float
+    mesh_volume: float
+    centre: tuple[float, float, float]
+    crossings: int
+    thinnest: float
+    thinnest_at: tuple[float, float, float]
+    tolerance: float
+    followers: tuple[tuple[str, str, str, str], ...] = ()
+
+
+@dataclass(frozen=True)
+class Finished:
+    """A body that followers have changed: its own volume, area (mm³, mm²), extent (mm) and count of faces."""
+
+    volume: float
+    area: float
+    size: tuple[float, float, float]
+    face_count: int
+
+
+def read_certificate(data: Mapping[str, Any]) -> Certificate:
+    """From the mapping that ``dataclasses.asdict`` gives, by way of JSON."""
+    measured = data.get("measured")
+    return Certificate(**{**data, "measured": None if measured is None else Measured(**measured)})
 
 
 def require_closed(cage: Cage) -> None:
@@ -48,27 +87,39 @@ def require_closed(cage: Cage) -> None:
         )
 
 
-def certify(patches: Patches, closed: bool, solid_count: int) -> Certificate:
+def certify(
+    patches: Patches,
+    closed: bool,
+    solid_count: int,
+    measured: Measured | None = None,
+    finished: Finished | None = None,
+) -> Certificate:
     """Measure fitted patches; ``closed`` and ``solid_count`` are what the kernel's own look at the B-rep found.
+
+    ``finished`` counts instead of the patches' own volume, area, extent and faces, where followers have changed the body.
 
     Raises CoreError when the form is turned inside out.
     """
     volume, area = volume_and_area(patches)
     if volume <= 0:
         raise CoreError("The form is turned inside out: its volume comes out negative.")
-    points = evaluate(build_stencils(patches.cage, 3), patches.cage).points
+    if finished is None:
+        points = evaluate(build_stencils(patches.cage, 3), patches.cage).points
+        x, y, z = (float(v) for v in np.ptp(points, axis=0))
+        finished = Finished(volume, area, (x, y, z), len(patches.poles))
     seam = largest_seam_angle(patches)
     return Certificate(
         watertight=closed,
-        volume=volume,
-        area=area,
-        size=tuple(map(float, np.ptp(points, axis=0))),  # type: ignore[arg-type]
+        volume=finished.volume,
+        area=finished.area,
+        size=finished.size,
         solid_count=solid_count,
-        face_count=len(patches.poles),
+        face_count=finished.face_count,
         pole_count=patches.poles.shape[1],
         deviation=largest_deviation(patches),
         seam_angle=seam,
         warnings=_warnings(patches.cage, seam),
+        measured=measured,
     )
 
 

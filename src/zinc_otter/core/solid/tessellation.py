@@ -9,6 +9,7 @@ import numpy as np
 from zinc_otter.core.cage.cage import Cage, unit
 from zinc_otter.core.cage.topology import Floats, Ints
 from zinc_otter.core.errors import BadNumberError
+from zinc_otter.core.solid.moments import moments
 from zinc_otter.core.surface.evaluation import evaluate
 from zinc_otter.core.surface.stencils import Stencils, build_stencils
 
@@ -17,42 +18,57 @@ MOST_TRIANGLES = 3_000_000
 
 @dataclass(frozen=True, eq=False)
 class Triangles:
-    """Points (n, 3) in mm, triangles (t, 3), and the largest distance (mm) found between a chord and the surface."""
+    """Points (n, 3) in mm, triangles (t, 3), and the largest distance (mm) found between a chord and the surface.
+
+    ``turn``: by how many degrees the surface turns at most across one of its quads.
+    """
 
     points: Floats
     triangles: Ints
     chord: float
+    turn: float = 0.0
 
     @property
     def volume(self) -> float:
-        """Enclosed volume in mm³, by the divergence theorem."""
-        a, b, c = (self.points[self.triangles[:, i]] - self.points.mean(axis=0) for i in range(3))
-        return float(np.einsum("ij,ij->", a, np.cross(b, c))) / 6
+        """Enclosed volume in mm³."""
+        return moments(self.points, self.triangles).volume
 
 
-def tessellate(cage: Cage, tolerance: float) -> Triangles:
-    """Triangles whose chords keep within ``tolerance`` mm of the limit surface.
+def tessellate(cage: Cage, tolerance: float, degrees: float = 180.0) -> Triangles:
+    """Triangles whose chords keep within ``tolerance`` mm of the limit surface, which turns by ``degrees`` at most in each.
 
     Raises BadNumberError for a tolerance that is not positive, or that would need more than 3 million triangles.
     """
+    if not np.isfinite(degrees) or degrees <= 0:
+        raise BadNumberError(f"The angle tolerance must be more than 0 degrees; {degrees:g} is not.")
     if not np.isfinite(tolerance) or tolerance <= 0:
         raise BadNumberError(f"The chord tolerance must be more than 0 mm; {tolerance:g} is not.")
     level = 1
     stencils = build_stencils(cage, level)
-    points = evaluate(stencils, cage).points
+    surface = evaluate(stencils, cage)
     while True:
         finer = build_stencils(cage, level + 1)
-        finer_points = evaluate(finer, cage).points
-        chord = _chord(stencils, points, finer_points)
-        if chord <= tolerance:
-            return Triangles(points, split_quads(points, stencils.quads), chord)
+        finer_surface = evaluate(finer, cage)
+        points = surface.points
+        chord, turn = _chord(stencils, points, finer_surface.points), _turn(stencils, surface.normals)
+        if chord <= tolerance and turn <= degrees:
+            return Triangles(points, split_quads(points, stencils.quads), chord, turn)
         level += 1
-        stencils, points = finer, finer_points
+        stencils, surface = finer, finer_surface
         if len(stencils.quads) * 8 > MOST_TRIANGLES or level == 7:
             raise BadNumberError(
                 f"Chords within {tolerance:g} mm would take more than {MOST_TRIANGLES:,} triangles; "
                 f"{_rounded_up(chord)} mm is within reach."
+                if chord > tolerance
+                else f"Turns of {degrees:g}° would take more than {MOST_TRIANGLES:,} triangles; {turn:.2g}° is within reach."
             )
+
+
+def _turn(stencils: Stencils, normals: Floats) -> float:
+    """The largest angle in degrees between the surface's normals at two corners of one quad."""
+    corners = normals[stencils.row_quads]
+    least = min(float((corners[:, i] * corners[:, j]).sum(axis=1).min()) for i in range(4) for j in range(i))
+    return float(np.degrees(np.arccos(np.clip(least, -1, 1))))
 
 
 def _rounded_up(value: float) -> str:

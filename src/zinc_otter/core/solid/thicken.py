@@ -75,6 +75,14 @@ def thicken(cage: Cage, distance: float, side: Side = "in", crease_rims: bool = 
     return Edit(after, Selection.of("face", second), done.old_to_new, rest, doubtful=doubtful, remarks=(remark,))
 
 
+def grown(cage: Cage, distance: float) -> Cage:
+    """A closed cage whose smooth surface lies ``distance`` mm further out, or further in where it is below 0.
+
+    By the same even shifts as a thickening; its creases and sets are kept.
+    """
+    return cage.with_positions(cage.positions + _even_shifts(build_stencils(cage, 1), cage, distance))
+
+
 def _by_size(sizes: Ints) -> list[tuple[int, Ints]]:
     return [(int(size), np.flatnonzero(sizes == size)) for size in np.unique(sizes)]
 

@@ -1,0 +1,353 @@
+"""Clean-up on the way in: near vertices merged, what is no face dropped, faces turned alike, what is joined wrongly parted,
+small holes filled, triangles paired to quads. Each is told with its count, and nothing goes unsaid."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping
+from dataclasses import dataclass, field
+
+import numpy as np
+from numpy.typing import ArrayLike
+from scipy.sparse import coo_matrix
+from scipy.sparse.csgraph import breadth_first_order, connected_components
+from scipy.spatial import cKDTree
+
+from zinc_otter.core.cage.cage import Cage
+from zinc_otter.core.cage.topology import Floats, Ints
+from zinc_otter.core.errors import BadNumberError
+from zinc_otter.core.formats.cages.loaded import cage_of, refuse_broken
+
+Polygons = tuple[Ints, Ints]
+"""Vertices of all faces one after another, and how many each has."""
+
+
+@dataclass(frozen=True)
+class Cleaning:
+    """What is to be set right. ``merge`` mm: vertices nearer than this become one; ``holes``: up to so many edges round
+    are filled; ``pair``: two triangles that make a good quad become one."""
+
+    merge: float = 1e-4
+    holes: int = 0
+    pair: bool = False
+
+    def __post_init__(self) -> None:
+        if not (np.isfinite(self.merge) and self.merge >= 0):
+            raise BadNumberError("Vertices are merged within a length of 0 or more.")
+        if self.holes < 0:
+            raise BadNumberError("Holes are filled up to a number of edges of 0 or more.")
+
+
+@dataclass(frozen=True)
+class Finding:
+    """One thing that was set right: what, how often, and in words."""
+
+    what: str
+    count: int
+    words: str
+
+
+@dataclass(eq=False)
+class Cleaner:
+    """Builds cages as ``cage_of`` does, cleaned first; what it did is in ``findings``."""
+
+    cleaning: Cleaning
+    scale: float = 1.0
+    findings: list[Finding] = field(default_factory=list)
+
+    def __call__(
+        self,
+        positions: Floats,
+        face_verts: Ints,
+        face_sizes: Ints,
+        creases: tuple[Ints, Floats] | None = None,
+        corners: tuple[Ints, Floats] | None = None,
+        face_sets: Mapping[str, ArrayLike] | None = None,
+    ) -> Cage:
+        positions = np.asarray(positions, dtype=np.float64) * self.scale
+        sizes, flat = np.asarray(face_sizes, dtype=np.int64), np.asarray(face_verts, dtype=np.int64)
+        refuse_broken(positions, flat, sizes)
+        kept = np.arange(len(sizes))
+        label, points = self._merged(positions, flat)
+        flat = label[flat]
+        (flat, sizes), kept = self._without_bad((flat, sizes), kept)
+        if self.cleaning.pair:
+            (flat, sizes), kept = self._paired(points, (flat, sizes), kept)
+        flat = self._turned(points, (flat, sizes))
+        flat, points, origin = self._parted(points, (flat, sizes))
+        flat, sizes = self._filled(flat, sizes)
+        used, flat = np.unique(flat, return_inverse=True)
+        points, origin = points[used], origin[used]
+        return cage_of(
+            points, flat.reshape(-1), sizes, self._creases(creases, label, origin, (flat.reshape(-1), sizes)),
+            _corners(corners, label, origin), _sets(face_sets, kept),
+        )  # fmt: skip
+
+    def _note(self, what: str, count: int, one: str, many: str) -> None:
+        if count:
+            self.findings.append(Finding(what, count, one if count == 1 else many.format(count)))
+
+    # --- one after another ------------------------------------------------------------------------------------------
+
+    def _merged(self, positions: Floats, flat: Ints) -> tuple[Ints, Floats]:
+        """For each vertex the number of the one that it becomes, and the places of these."""
+        n = len(positions)
+        pairs = cKDTree(positions).query_pairs(self.cleaning.merge, output_type="ndarray") if n else np.zeros((0, 2), int)
+        graph = coo_matrix((np.ones(len(pairs)), (pairs[:, 0], pairs[:, 1])), shape=(n, n))
+        count, label = connected_components(graph, directed=False)
+        points = np.zeros((count, 3))
+        # The first of each heap keeps its place, so that what is merged with nothing keeps it to the last bit.
+        first = np.full(count, n)
+        np.minimum.at(first, label, np.arange(n))
+        points[:] = positions[first]
+        lone = n - len(np.unique(flat))
+        self._note(
+            "merged",
+            n - count,
+            "1 vertex was merged with one beside it.",
+            "{} vertices were merged with others beside them.",
+        )
+        self._note("unused", lone, "1 vertex of no face was left out.", "{} vertices of no face were left out.")
+        return label.astype(np.int64), points
+
+    def _without_bad(self, faces: Polygons, kept: Ints) -> tuple[Polygons, Ints]:
+        flat, sizes = faces
+        # Corners that repeat the one before them go; a face of fewer than three is none.
+        face = np.repeat(np.arange(len(sizes)), sizes)
+        start = np.concatenate([[0], np.cumsum(sizes)[:-1]])
+        before = np.arange(len(flat)) - 1
+        before[start] = start + sizes - 1
+        stays = flat != flat[before]
+        flat, face = flat[stays], face[stays]
+        sizes = np.bincount(face, minlength=len(sizes))
+        whole = sizes >= 3
+        # Nor is one that comes to a vertex twice.
+        key = np.sort(face * (int(flat.max(initial=0)) + 1) + flat)
+        twice = np.unique(key[1:][key[1:] == key[:-1]] // (int(flat.max(initial=0)) + 1))
+        whole[twice] = False
+        self._note(
+            "degenerate", int((~whole).sum()), "1 face without area was dropped.", "{} faces without area were dropped."
+        )
+        flat, sizes, kept = flat[whole[face]], sizes[whole], kept[whole]
+        double = _doubled(flat, sizes)
+        self._note(
+            "doubled",
+            int(double.sum()),
+            "1 face that lay on another was dropped.",
+            "{} faces that lay on others were dropped.",
+        )
+        face = np.repeat(np.arange(len(sizes)), sizes)
+        return (flat[~double[face]], sizes[~double]), kept[~double]
+
+    def _paired(self, points: Floats, faces: Polygons, kept: Ints) -> tuple[Polygons, Ints]:
+        flat, sizes = faces
+        triangles = np.flatnonzero(sizes == 3)
+        start = np.concatenate([[0], np.cumsum(sizes)[:-1]]).astype(np.int64)
+        t = flat[start[triangles][:, None] + np.arange(3)]
+        quads, of = _pairs(points, t)
+        if len(quads) == 0:
+            return faces, kept
+        gone = np.zeros(len(sizes), dtype=bool)
+        gone[triangles[of.ravel()]] = True
+        self.findings.append(
+            Finding(
+                "paired", len(quads), f"{2 * len(quads)} of {len(triangles)} triangles were paired to {len(quads)} quads."
+            )
+        )
+        face = np.repeat(np.arange(len(sizes)), sizes)
+        rest = ~gone
+        return (
+            (np.concatenate([flat[rest[face]], quads.ravel()]), np.concatenate([sizes[rest], np.full(len(quads), 4)])),
+            np.concatenate([kept[rest], kept[triangles[of[:, 0]]]]),
+        )
+
+    def _turned(self, points: Floats, faces: Polygons) -> Ints:
+        """Neighbours made to agree, and closed parts to look outwards."""
+        flat, sizes = faces
+        count = len(sizes)
+        face, after = np.repeat(np.arange(count), sizes), _next(sizes)
+        low, high = np.minimum(flat, flat[after]), np.maximum(flat, flat[after])
+        order = np.lexsort((high, low))
+        same = (low[order][1:] == low[order][:-1]) & (high[order][1:] == high[order][:-1])
+        # Only edges of just two faces tell anything.
+        runs = np.concatenate([[True], ~same])
+        run = np.cumsum(runs) - 1
+        two = np.bincount(run) == 2
+        first = np.flatnonzero(runs)[two]
+        one, other = order[first], order[first + 1]
+        against = flat[one] == flat[other]
+        graph = coo_matrix((np.where(against, 2.0, 1.0), (face[one], face[other])), shape=(count, count)).tocsr()
+        graph = graph.maximum(graph.T)
+        parts, part = connected_components(graph, directed=False)
+        flip = np.zeros(count, dtype=bool)
+        for k in range(parts):
+            root = int(np.argmax(part == k))
+            reached, before = breadth_first_order(graph, root, directed=False)
+            for f in reached[1:]:
+                flip[f] = flip[before[f]] ^ (graph[before[f], f] > 1.5)
+        volume = _volumes(points, flat, sizes, part, flip)
+        inwards = volume[part] < 0
+        # A part that mostly stands right is left as it stands, where nothing tells inside from outside.
+        closed = np.bincount(part[face[one]], minlength=parts) * 2 == np.bincount(part[face], minlength=parts)
+        most = np.bincount(part, flip, minlength=parts) * 2 > np.bincount(part, minlength=parts)
+        flip ^= np.where(closed[part], inwards, most[part])
+        self._note("turned", int(flip.sum()), "1 face was turned over.", "{} faces were turned over.")
+        return np.where(flip[face], flat[_mirrored(sizes)], flat)
+
+    def _parted(self, points: Floats, faces: Polygons) -> tuple[Ints, Floats, Ints]:
+        """Corners of one vertex that no chain of well-joined faces connects become vertices of their own."""
+        flat, sizes = faces
+        after = _next(sizes)
+        a, b = flat, flat[after]
+        n = len(points)
+        # A half-edge is well joined when it has just one twin, and is itself the only one of its way.
+        key, twin = a * n + b, b * n + a
+        order = np.argsort(key, kind="stable")
+        at = np.searchsorted(key[order], twin)
+        found = (at < len(key)) & (key[order][np.minimum(at, len(key) - 1)] == twin)
+        _, index, times = np.unique(key, return_inverse=True, return_counts=True)
+        lone = times[index] == 1
+        partner = order[np.minimum(at, len(key) - 1)]
+        good = found & lone & lone[partner]
+        one, other = np.flatnonzero(good), partner[good]
+        # Across it, the corner at its beginning goes with the corner after its twin.
+        graph = coo_matrix((np.ones(len(one)), (one, after[other])), shape=(len(flat), len(flat)))
+        _, fan = connected_components(graph, directed=False)
+        fans, first, which = np.unique(fan, return_index=True, return_inverse=True)
+        # In the order of the vertices that they come from, so that a sound file keeps its numbers.
+        order = np.lexsort((first, flat[first]))
+        place = np.empty(len(fans), dtype=np.int64)
+        place[order] = np.arange(len(fans))
+        origin, new = flat[first][order], place[which.reshape(-1)]
+        extra = len(fans) - len(np.unique(flat))
+        self._note(
+            "parted",
+            extra,
+            "1 vertex was parted where faces did not join as a surface.",
+            "{} vertices were parted where faces did not join as a surface.",
+        )
+        return new.reshape(-1), points[origin], origin
+
+    def _filled(self, flat: Ints, sizes: Ints) -> Polygons:
+        after = _next(sizes)
+        n = int(flat.max(initial=0)) + 1
+        key, twin = flat * n + flat[after], flat[after] * n + flat
+        rim = np.flatnonzero(~np.isin(twin, key))
+        onward = dict(zip(flat[after[rim]].tolist(), flat[rim].tolist(), strict=True))
+        rings: list[list[int]] = []
+        while onward:
+            begun = next(iter(onward))
+            ring = [begun]
+            at = onward.pop(begun)
+            while at != begun and at in onward:
+                ring.append(at)
+                at = onward.pop(at)
+            if at == begun and 3 <= len(ring) <= self.cleaning.holes:
+                rings.append(ring)
+        self._note("filled", len(rings), "1 hole was filled.", "{} holes were filled.")
+        if not rings:
+            return flat, sizes
+        return np.concatenate([flat, *map(np.array, rings)]), np.concatenate([sizes, [len(ring) for ring in rings]])
+
+    def _creases(
+        self, creases: tuple[Ints, Floats] | None, label: Ints, origin: Ints, faces: Polygons
+    ) -> tuple[Ints, Floats] | None:
+        if creases is None or len(creases[0]) == 0:
+            return None
+        flat, sizes = faces
+        n = len(label) + 1
+        after = _next(sizes)
+        ends = np.stack([flat, flat[after]], axis=1)
+        old = np.sort(origin[ends], axis=1) @ [n, 1]
+        wanted = np.sort(label[creases[0]], axis=1) @ [n, 1]
+        order = np.argsort(wanted)
+        at = np.minimum(np.searchsorted(wanted[order], old), len(wanted) - 1)
+        hit = wanted[order][at] == old
+        lost = len(np.unique(wanted)) - len(np.unique(old[hit]))
+        self._note(
+            "uncreased",
+            lost,
+            "1 crease ran where there is no edge any more.",
+            "{} creases ran where there is no edge any more.",
+        )
+        return ends[hit], np.asarray(creases[1])[order][at[hit]]
+
+
+def _next(sizes: Ints) -> Ints:
+    """For each corner the one after it in its face."""
+    start = np.concatenate([[0], np.cumsum(sizes)[:-1]]).astype(np.int64)
+    after = np.arange(int(sizes.sum())) + 1
+    after[start + sizes - 1] = start
+    return after
+
+
+def _mirrored(sizes: Ints) -> Ints:
+    """For each corner the one that takes its place when its face is turned over; the first stays."""
+    start = np.repeat(np.concatenate([[0], np.cumsum(sizes)[:-1]]), sizes)
+    size = np.repeat(sizes, sizes)
+    return (start + (size - (np.arange(len(start)) - start)) % size).astype(np.int64)
+
+
+def _doubled(flat: Ints, sizes: Ints) -> np.ndarray:
+    """Which faces have just the vertices of one before them."""
+    double = np.zeros(len(sizes), dtype=bool)
+    start = np.concatenate([[0], np.cumsum(sizes)[:-1]]).astype(np.int64)
+    for size in np.unique(sizes):
+        faces = np.flatnonzero(sizes == size)
+        rings = np.sort(flat[start[faces][:, None] + np.arange(size)], axis=1)
+        _, first = np.unique(rings, axis=0, return_index=True)
+        double[np.setdiff1d(faces, faces[first])] = True
+    return double
+
+
+def _volumes(points: Floats, flat: Ints, sizes: Ints, part: Ints, flip: np.ndarray) -> Floats:
+    """Signed volume of each part, its faces parted into fans."""
+    start = np.repeat(np.concatenate([[0], np.cumsum(sizes)[:-1]]).astype(np.int64), sizes)
+    after = _next(sizes)
+    face = np.repeat(np.arange(len(sizes)), sizes)
+    shifted = points - points.mean(axis=0)
+    a, b, c = shifted[flat[start]], shifted[flat], shifted[flat[after]]
+    each = np.einsum("ij,ij->i", a, np.cross(b, c)) * np.where(flip[face], -1, 1)
+    return np.asarray(np.bincount(part[face], each, minlength=int(part.max()) + 1), dtype=np.float64)
+
+
+def _pairs(points: Floats, t: Ints) -> tuple[Ints, Ints]:
+    """Quads (k, 4) and the two triangles (k, 2) of each: the best first, judged by how flat and how square they are."""
+    ends = np.concatenate([t[:, [0, 1]], t[:, [1, 2]], t[:, [2, 0]]])
+    owner, third = np.tile(np.arange(len(t)), 3), np.concatenate([t[:, 2], t[:, 0], t[:, 1]])
+    key = np.sort(ends, axis=1)
+    order = np.lexsort((key[:, 1], key[:, 0]))
+    same = (key[order][1:] == key[order][:-1]).all(axis=1)
+    one, other = order[:-1][same], order[1:][same]
+    # a, c on the shared edge; b and d across.
+    quads = np.stack([ends[one, 0], third[other], ends[one, 1], third[one]], axis=1)
+    p = points[quads]
+    sides = np.roll(p, -1, axis=1) - p
+    length = np.linalg.norm(sides, axis=2)
+    cos = -(sides * np.roll(sides, 1, axis=1)).sum(axis=2) / np.maximum(length * np.roll(length, 1, axis=1), 1e-30)
+    normals = np.cross(sides, np.roll(sides, -1, axis=1))
+    normals /= np.maximum(np.linalg.norm(normals, axis=2, keepdims=True), 1e-30)
+    flat = (normals * np.roll(normals, 1, axis=1)).sum(axis=2).min(axis=1)
+    square = np.abs(cos).max(axis=1)
+    worth = np.flatnonzero((flat > 0.7) & (square < 0.8))
+    taken = np.zeros(len(t), dtype=bool)
+    chosen = []
+    for k in worth[np.argsort(square[worth] - flat[worth], kind="stable")]:
+        pair = owner[one[k]], owner[other[k]]
+        if not (taken[pair[0]] or taken[pair[1]]):
+            taken[list(pair)] = True
+            chosen.append(k)
+    at = np.array(chosen, dtype=np.int64)
+    return quads[at], np.stack([owner[one[at]], owner[other[at]]], axis=1)
+
+
+def _corners(corners: tuple[Ints, Floats] | None, label: Ints, origin: Ints) -> tuple[Ints, Floats] | None:
+    if corners is None or len(corners[0]) == 0:
+        return None
+    sharp = np.zeros(len(label))
+    np.maximum.at(sharp, label[np.asarray(corners[0], dtype=np.int64)], corners[1])
+    value = sharp[origin]
+    return np.flatnonzero(value > 0), value[value > 0]
+
+
+def _sets(face_sets: Mapping[str, ArrayLike] | None, kept: Ints) -> dict[str, Ints]:
+    return {name: np.flatnonzero(np.isin(kept, np.asarray(ids))).astype(np.int32) for name, ids in (face_sets or {}).items()}

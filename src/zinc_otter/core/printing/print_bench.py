@@ -1,0 +1,202 @@
+"""Take a 3MF or STL file, look at bed, walls and overhangs, slice it, and answer: accepted, or refused with the places.
+
+Simulated: it stands for the real machine, whose own figures may differ. A layer is made of lines as wide as ``line`` mm:
+outlines, and inside of them a share of fill. What hangs over more than ``overhang`` degrees from upright lies on nothing.
+"""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+import manifold3d
+import numpy as np
+
+from zinc_otter.core.cage.cage import unit
+from zinc_otter.core.cage.plane import Vec
+from zinc_otter.core.cage.topology import Floats
+from zinc_otter.core.errors import BadNumberError, CoreError, FileFormatError
+from zinc_otter.core.formats.mesh import read_mesh
+from zinc_otter.core.proof.walls import wall_at
+
+MOST_LAYERS = 5_000
+
+
+@dataclass(frozen=True)
+class Machine:
+    """What the machine can do: bed (x, y, z) in mm, layer and line in mm, least wall mm, speed mm/s, fill from 0 to 1.
+
+    ``overhang`` degrees from upright that still hold; ``density`` of the material in g/cm³. A least wall of 1.2 mm in
+    printed plastic is common practice, no source.
+    """
+
+    bed: Vec = (220.0, 220.0, 250.0)
+    layer: float = 0.2
+    line: float = 0.4
+    least_wall: float = 1.2
+    overhang: float = 50.0
+    speed: float = 60.0
+    fill: float = 0.15
+    density: float = 1.24
+
+    def __post_init__(self) -> None:
+        numbers = (*self.bed, self.layer, self.line, self.least_wall, self.speed, self.density)
+        if not all(np.isfinite(n) and n > 0 for n in numbers):
+            raise BadNumberError("The machine's lengths, speed and density are numbers above 0.")
+        if not (0 <= self.fill <= 1 and 0 < self.overhang < 90):
+            raise BadNumberError("The fill is a share from 0 to 1, and the overhang an angle from 0 to 90 degrees.")
+
+
+@dataclass(frozen=True)
+class Objection:
+    """Something that the bench found: ``refuses`` or only warns; in words, and where (k points in mm)."""
+
+    what: str
+    refuses: bool
+    words: str
+    places: tuple[Vec, ...] = ()
+
+
+@dataclass(frozen=True)
+class Answer:
+    """Accepted or not, what was found, and what it would take: layers, minutes, grams, metres of line."""
+
+    accepted: bool
+    objections: tuple[Objection, ...]
+    layers: int
+    minutes: float
+    grams: float
+    metres: float
+    size: Vec
+
+
+@dataclass(frozen=True, eq=False)
+class Job:
+    """A file on the bench, laid down on its lowest point."""
+
+    solid: manifold3d.Manifold
+    points: Floats
+    triangles: np.ndarray
+    lifted: float
+    """How far (mm) it was moved up to stand on the bed."""
+
+    def outlines(self, height: float) -> list[Floats]:
+        """Closed outlines (k, 2) in mm of the layer at a height over the bed; holes run the other way round."""
+        return [np.asarray(ring) for ring in self.solid.slice(height).to_polygons()]
+
+
+def take(data: bytes, extension: str) -> Job:
+    """Put a file on the bench. Raises FileFormatError for one that is no closed body."""
+    if extension not in ("stl", "3mf"):
+        raise FileFormatError("The print bench takes 3MF and STL.")
+    mesh = read_mesh(data, extension, None if extension == "3mf" else "mm")
+    lifted = -float(mesh.vertices[:, 2].min())
+    points = mesh.vertices + [0, 0, lifted]
+    triangles = mesh.triangles.astype(np.int64)
+    solid = manifold3d.Manifold(manifold3d.Mesh64(points, triangles.astype(np.uint64)))
+    if solid.status() != manifold3d.Error.NoError or solid.is_empty():
+        raise FileFormatError(f"The file is no closed body: it is open or crossed along {mesh.open_edge_count} edges.")
+    return Job(solid, points, triangles, lifted)
+
+
+def judge(job: Job, machine: Machine) -> Answer:
+    """Look at it, slice it, and answer. Raises CoreError for layers too thin to count."""
+    found = [*_bed(job, machine), *_walls(job, machine), *_overhangs(job, machine)]
+    size = job.points.max(axis=0) - job.points.min(axis=0)
+    count = int(np.ceil(size[2] / machine.layer - 1e-9))
+    if count > MOST_LAYERS:
+        raise CoreError(f"Layers of {machine.layer:g} mm would be {count:,}; the bench counts up to {MOST_LAYERS:,}.")
+    way = 0.0
+    for i in range(count):
+        section = job.solid.slice((i + 0.5) * machine.layer)
+        rim = sum(
+            float(np.linalg.norm(np.roll(ring, -1, axis=0) - ring, axis=1).sum())
+            for ring in map(np.asarray, section.to_polygons())
+        )
+        inside = max(section.area() - rim * machine.line, 0.0)
+        # The first and last layers, and all where the body is thin, are closed; between them a share is filled.
+        share = 1.0 if i < 3 or i >= count - 3 else machine.fill
+        way += rim + inside * share / machine.line
+    volume = way * machine.line * machine.layer
+    x, y, z = (float(s) for s in size)
+    return Answer(
+        accepted=not any(objection.refuses for objection in found),
+        objections=tuple(found),
+        layers=count,
+        # Two seconds a layer to move up and begin anew.
+        minutes=(way / machine.speed + 2 * count) / 60,
+        grams=volume / 1000 * machine.density,
+        metres=way / 1000,
+        size=(x, y, z),
+    )
+
+
+def layer_picture(job: Job, machine: Machine, index: int) -> str:
+    """One layer as SVG, in mm on the bed: what is printed, and the outline of the layer below."""
+    low, high = job.points.min(axis=0)[:2], job.points.max(axis=0)[:2]
+    margin = 0.05 * float((high - low).max())
+    width, height = high - low + 2 * margin
+    x0, y0 = low - margin
+
+    def path(rings: list[Floats]) -> str:
+        # SVG counts downwards.
+        return "".join(
+            "M" + "L".join(f"{x - x0:.3f} {height - (y - y0):.3f}" for x, y in ring.tolist()) + "Z" for ring in rings
+        )
+
+    here = path(job.outlines((index + 0.5) * machine.layer))
+    below = path(job.outlines((index - 0.5) * machine.layer)) if index > 0 else ""
+    return (
+        f'<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 {width:.3f} {height:.3f}" width="{width:.3f}mm" '
+        f'height="{height:.3f}mm"><path d="{below}" fill="none" stroke="#B5622F" stroke-width="{machine.line / 2:.3f}"/>'
+        f'<path d="{here}" fill="#C9CED0" fill-rule="evenodd" stroke="#1F6F78" stroke-width="{machine.line:.3f}"/></svg>'
+    )
+
+
+def _bed(job: Job, machine: Machine) -> list[Objection]:
+    size = job.points.max(axis=0) - job.points.min(axis=0)
+    over = [axis for axis, s, b in zip("xyz", size, machine.bed, strict=True) if s > b]
+    if not over:
+        return []
+    words = " × ".join(f"{s:.1f}" for s in size)
+    bed = " × ".join(f"{b:g}" for b in machine.bed)
+    return [Objection("bed", True, f"It is {words} mm, the bed {bed} mm: too long along {', '.join(over)}.")]
+
+
+def _walls(job: Job, machine: Machine) -> list[Objection]:
+    walls, at = wall_at(job.points, job.triangles, 3000)
+    thin = walls < machine.least_wall
+    # Rays beside sharp edges are short whatever the wall is; one in a hundred is forgiven.
+    if thin.mean() <= 0.01:
+        return []
+    order = np.argsort(walls)[: max(1, int(thin.sum()))]
+    least = walls[order[len(order) // 10]]
+    words = (
+        f"{100 * thin.mean():.0f} % of the surface has a wall under {machine.least_wall:g} mm, down to {least:.2f} mm."
+    )
+    return [Objection("wall", True, words, _spread(at[order] - [0, 0, job.lifted]))]
+
+
+def _overhangs(job: Job, machine: Machine) -> list[Objection]:
+    p = job.points[job.triangles]
+    cross = np.cross(p[:, 1] - p[:, 0], p[:, 2] - p[:, 0])
+    area = np.linalg.norm(cross, axis=1) / 2
+    normal, middle = unit(cross), p.mean(axis=1)
+    down = (normal[:, 2] < -np.sin(np.radians(machine.overhang))) & (middle[:, 2] > 1.5 * machine.layer)
+    hanging = float(area[down].sum())
+    if hanging < 1.0:
+        return []
+    order = np.argsort(-area * down)[: int(down.sum())]
+    words = f"{hanging:.0f} mm² hang over by more than {machine.overhang:g}°; they need supports, or another way up."
+    return [Objection("overhang", False, words, _spread(middle[order] - [0, 0, job.lifted]))]
+
+
+def _spread(points: Floats, most: int = 12) -> tuple[Vec, ...]:
+    """A few of many places, apart from each other."""
+    kept: list[Floats] = []
+    reach = 0.08 * float(np.ptp(points, axis=0).max()) if len(points) > 1 else 0.0
+    for point in points[:2000]:
+        if len(kept) == most:
+            break
+        if all(np.linalg.norm(point - other) > reach for other in kept):
+            kept.append(point)
+    return tuple((float(x), float(y), float(z)) for x, y, z in kept)

@@ -1,0 +1,132 @@
+"""What a follower is: one step from the form to the solid, on both routes."""
+
+from __future__ import annotations
+
+from collections.abc import Callable, Iterator
+from dataclasses import astuple, dataclass
+from typing import TYPE_CHECKING, ClassVar
+
+import numpy as np
+
+from zinc_otter.core.cage.cage import LARGEST_LENGTH, Cage
+from zinc_otter.core.cage.topology import Floats
+from zinc_otter.core.errors import BadNumberError, CoreError
+from zinc_otter.core.solid.mesh.body import MeshBody, Name
+
+if TYPE_CHECKING:
+    from zinc_otter.core.solid.kernel.shape import NamedShape
+
+PIECE: Name = "piece"
+"""The name of all faces that the piece itself makes."""
+
+EdgeName = tuple[Name, Name]
+"""Edges by what made the faces on both sides; a name with itself means its sharp bends, "" stands for anything else."""
+
+
+class WaitsError(CoreError):
+    """A follower has nothing to work on at present: an edge or a piece that it names is not there."""
+
+    kind = "waits"
+
+
+@dataclass(frozen=True)
+class OnMesh:
+    """What a follower is given on the mesh route.
+
+    ``chord`` mm is how far triangles may keep from what they stand for, ``budget`` about how many triangles a grid may
+    give, ``other`` makes another piece's body, ``solid`` an imported one's.
+    """
+
+    chord: float
+    budget: int
+    other: Callable[[str], MeshBody]
+    solid: Callable[[str], MeshBody]
+
+
+@dataclass(frozen=True)
+class OnKernel:
+    """What a follower is given on the kernel route.
+
+    ``reach`` mm is more than the body's extent; ``other`` makes another piece's body grown by so many mm, ``solid`` an
+    imported one's; ``deeper`` this piece's body up to this follower, made anew so many mm further in.
+    """
+
+    reach: float
+    other: Callable[[str, float], NamedShape]
+    solid: Callable[[str, float], NamedShape]
+    deeper: Callable[[float], NamedShape]
+
+
+@dataclass(frozen=True)
+class Follower:
+    """One step. ``id`` is its name for what refers to it; ``name`` is for people; one that is not ``on`` is passed over."""
+
+    what: ClassVar[str]
+    """What it is called when it has no name of its own."""
+
+    id: str = ""
+    name: str = ""
+    on: bool = True
+
+    def __post_init__(self) -> None:
+        """Raises BadNumberError for a number that is not finite or too large; further checks are the kinds' own."""
+        if not all(np.isfinite(number) and abs(number) <= LARGEST_LENGTH for number in _numbers(astuple(self))):
+            raise BadNumberError(f"{self.called}: a number is not finite, or larger than {LARGEST_LENGTH:g}.")
+
+    @property
+    def called(self) -> str:
+        return self.name or self.what
+
+    @property
+    def pieces(self) -> tuple[str, ...]:
+        """The other pieces that it takes part of."""
+        return ()
+
+    @property
+    def solids(self) -> tuple[str, ...]:
+        """The imported solids that it takes part of."""
+        return ()
+
+    def on_cage(self, cage: Cage) -> Cage | None:
+        """What it makes of a cage that is no solid yet; None when it works on solids only. Raises CoreError."""
+        return None
+
+    def on_mesh(self, body: MeshBody, at: OnMesh) -> MeshBody:
+        """Its work on triangles. Raises WaitsError, CoreError."""
+        raise NotImplementedError
+
+    def on_kernel(self, body: NamedShape, at: OnKernel) -> NamedShape:
+        """Its work on a B-rep; called in a worker process. Raises WaitsError, CoreError."""
+        raise NotImplementedError
+
+    def measured(self, size: Callable[[], Floats]) -> Follower:
+        """The follower with what it takes from the body's extent (3,) settled: a body further in is treated alike."""
+        return self
+
+    @property
+    def scale(self) -> float:
+        """By what it scales all lengths; known once it is ``measured``."""
+        return 1.0
+
+    def deeper(self, by: float) -> Follower | None:
+        """The step that gives, on a body ``by`` mm further in, what lies ``by`` mm inside of this step's result.
+
+        None where such a step does nothing. A hollow follows the body so: wall by wall it is built of shifted parts,
+        which holds where offsetting the finished B-rep fails.
+        """
+        return self
+
+    def slack(self, before: float, after: float) -> float:
+        """By how much (mm³) the routes may differ in what the step changes, from the volumes before and after it.
+
+        The mesh route's triangles lie inside of what bends outwards, here by less than a thousandth of the volume.
+        """
+        return 0.01 * abs(after - before) + 1e-3 * max(before, after)
+
+
+def _numbers(value: object) -> Iterator[float]:
+    if isinstance(value, tuple):
+        for part in value:
+            yield from _numbers(part)
+    elif isinstance(value, int | float):
+        yield float(value)

@@ -1,0 +1,200 @@
+"""Copies of the body: mirrored, about an axis, along a line; and scaled to a size."""
+
+from __future__ import annotations
+
+from collections.abc import Callable, Sequence
+from dataclasses import dataclass
+from typing import TYPE_CHECKING, ClassVar, Literal
+
+import numpy as np
+
+from zinc_otter.core.cage.cage import Cage
+from zinc_otter.core.cage.edits.parting import joined
+from zinc_otter.core.cage.plane import Vec, plane_at
+from zinc_otter.core.cage.symmetry import mirrored_copy
+from zinc_otter.core.cage.topology import Floats
+from zinc_otter.core.errors import BadNumberError
+from zinc_otter.core.solid.exact import above_nothing, direction
+from zinc_otter.core.solid.followers.base import Follower, OnKernel, OnMesh
+from zinc_otter.core.solid.mesh.body import MeshBody
+
+if TYPE_CHECKING:
+    from zinc_otter.core.solid.kernel.shape import NamedShape
+
+MOST_COPIES = 128
+
+
+class _Copies(Follower):
+    """Followers that join images of the body under motions, the body's own place among them or not."""
+
+    def motions(self) -> Sequence[Floats]:
+        """(4, 4) matrices of all images."""
+        raise NotImplementedError
+
+    def on_cage(self, cage: Cage) -> Cage | None:
+        images = []
+        for matrix in self.motions():
+            image = cage.with_positions(cage.positions @ matrix[:3, :3].T + matrix[:3, 3])
+            images.append(image)
+        return joined(images)[0]
+
+    def on_mesh(self, body: MeshBody, at: OnMesh) -> MeshBody:
+        first, *rest = self.motions()
+        whole = body.moved(first)
+        for matrix in rest:
+            whole = whole.joined(body.moved(matrix))
+        return whole
+
+    def on_kernel(self, body: NamedShape, at: OnKernel) -> NamedShape:
+        from zinc_otter.core.solid.kernel.operations import fused
+
+        first, *rest = self.motions()
+        whole = body.moved(first)
+        for matrix in rest:
+            whole = fused(whole, body.moved(matrix))
+        return whole
+
+
+@dataclass(frozen=True)
+class MirrorBody(_Copies):
+    """The body and its mirror image in the plane through ``point``."""
+
+    what: ClassVar[str] = "Mirror"
+    point: Vec = (0.0, 0.0, 0.0)
+    normal: Vec = (1.0, 0.0, 0.0)
+    kind: Literal["mirror-body"] = "mirror-body"
+
+    def __post_init__(self) -> None:
+        super().__post_init__()
+        direction(self.normal)
+
+    def motions(self) -> Sequence[Floats]:
+        n = np.asarray(direction(self.normal))
+        matrix = np.eye(4)
+        matrix[:3, :3] -= 2 * np.outer(n, n)
+        matrix[:3, 3] = 2 * (n @ np.asarray(self.point)) * n
+        return [np.eye(4), matrix]
+
+    def on_cage(self, cage: Cage) -> Cage | None:
+        return joined([cage, mirrored_copy(cage, plane_at(self.point, self.normal))])[0]
+
+
+@dataclass(frozen=True)
+class RepeatRound(_Copies):
+    """``count`` copies about an axis, ``angle`` degrees from one to the next (None: evenly all round).
+
+    ``phase`` moves the first by so many steps: a half lays it between.
+    """
+
+    what: ClassVar[str] = "Repeat round"
+    point: Vec = (0.0, 0.0, 0.0)
+    along: Vec = (0.0, 0.0, 1.0)
+    count: int = 6
+    angle: float | None = None
+    phase: float = 0.0
+    kind: Literal["repeat-round"] = "repeat-round"
+
+    def __post_init__(self) -> None:
+        super().__post_init__()
+        direction(self.along)
+        _count(self.count)
+        for number in (self.angle, self.phase):
+            if number is not None and not np.isfinite(number):
+                raise BadNumberError("Angle and phase are numbers.")
+
+    def motions(self) -> Sequence[Floats]:
+        step = np.radians(360 / self.count if self.angle is None else self.angle)
+        return [self._turn((i + self.phase) * step) for i in range(self.count)]
+
+    def _turn(self, angle: float) -> Floats:
+        # Rodrigues' formula.
+        x, y, z = direction(self.along)
+        k = np.array([[0, -z, y], [z, 0, -x], [-y, x, 0]])
+        matrix = np.eye(4)
+        matrix[:3, :3] += np.sin(angle) * k + (1 - np.cos(angle)) * k @ k
+        matrix[:3, 3] = np.asarray(self.point) - matrix[:3, :3] @ np.asarray(self.point)
+        return matrix
+
+
+@dataclass(frozen=True)
+class RepeatAlong(_Copies):
+    """``count`` copies along a direction, ``spacing`` mm apart; ``phase`` moves the first by so many steps."""
+
+    what: ClassVar[str] = "Repeat along"
+    along: Vec = (1.0, 0.0, 0.0)
+    count: int = 3
+    spacing: float = 20.0
+    phase: float = 0.0
+    kind: Literal["repeat-along"] = "repeat-along"
+
+    def __post_init__(self) -> None:
+        super().__post_init__()
+        direction(self.along)
+        _count(self.count)
+        above_nothing(spacing=self.spacing)
+        if not np.isfinite(self.phase):
+            raise BadNumberError("The phase is a number.")
+
+    def motions(self) -> Sequence[Floats]:
+        found = []
+        for i in range(self.count):
+            matrix = np.eye(4)
+            matrix[:3, 3] = (i + self.phase) * self.spacing * np.asarray(direction(self.along))
+            found.append(matrix)
+        return found
+
+
+@dataclass(frozen=True)
+class ScaleToSize(Follower):
+    """Scale evenly about ``about`` until ``measure`` is ``length`` mm: an extent, or the distance of two points."""
+
+    what: ClassVar[str] = "Scale to size"
+    measure: Literal["longest", "x", "y", "z", "distance"] = "longest"
+    length: float = 100.0
+    ends: tuple[Vec, Vec] | None = None
+    about: Vec = (0.0, 0.0, 0.0)
+    kind: Literal["scale-to-size"] = "scale-to-size"
+
+    def __post_init__(self) -> None:
+        super().__post_init__()
+        above_nothing(length=self.length)
+        if self.measure == "distance" and (self.ends is None or np.linalg.norm(np.subtract(*self.ends)) < 1e-9):
+            raise BadNumberError("A measured distance needs two points that are apart.")
+
+    def measured(self, size: Callable[[], Floats]) -> Follower:
+        if self.measure == "distance":
+            assert self.ends is not None
+            now = float(np.linalg.norm(np.subtract(*self.ends)))
+        else:
+            now = float(size().max() if self.measure == "longest" else size()["xyz".index(self.measure)])
+        return Scaled(self.id, self.name, True, self.about, self.length / now)
+
+
+@dataclass(frozen=True)
+class Scaled(Follower):
+    """Scale evenly about a point by a factor: what ``ScaleToSize`` comes to on a body."""
+
+    what: ClassVar[str] = ScaleToSize.what
+    about: Vec = (0.0, 0.0, 0.0)
+    factor: float = 1.0
+
+    @property
+    def scale(self) -> float:
+        return self.factor
+
+    @property
+    def matrix(self) -> Floats:
+        matrix = np.diag([self.factor, self.factor, self.factor, 1.0])
+        matrix[:3, 3] = (1 - self.factor) * np.asarray(self.about)
+        return matrix
+
+    def on_mesh(self, body: MeshBody, at: OnMesh) -> MeshBody:
+        return body.moved(self.matrix)
+
+    def on_kernel(self, body: NamedShape, at: OnKernel) -> NamedShape:
+        return body.moved(self.matrix)
+
+
+def _count(count: int) -> None:
+    if not 1 <= count <= MOST_COPIES:
+        raise BadNumberError(f"A body is repeated 1 to {MOST_COPIES} times.")

@@ -1,0 +1,189 @@
+"""Fillets and chamfers on edges that are named by what made them."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass, replace
+from typing import TYPE_CHECKING, ClassVar, Literal
+
+import numpy as np
+
+from zinc_otter.core.cage.topology import Floats
+from zinc_otter.core.errors import KernelError
+from zinc_otter.core.solid.exact import above_nothing
+from zinc_otter.core.solid.followers.base import PIECE, EdgeName, Follower, OnKernel, OnMesh, WaitsError
+from zinc_otter.core.solid.mesh.blend import Radius, blend
+from zinc_otter.core.solid.mesh.body import MeshBody
+
+if TYPE_CHECKING:
+    from zinc_otter.core.solid.kernel.shape import NamedShape
+
+
+@dataclass(frozen=True)
+class Fillet(Follower):
+    """Round the edges ``between`` two makers by ``radius`` mm; with ``end_radius``, from one to the other along an axis.
+
+    A variable radius goes from ``radius`` at the lowest point of the edges along ``axis`` to ``end_radius`` at the highest.
+    """
+
+    what: ClassVar[str] = "Fillet"
+    between: EdgeName = (PIECE, PIECE)
+    radius: float = 1.0
+    end_radius: float | None = None
+    axis: Literal["x", "y", "z"] = "z"
+    kind: Literal["fillet"] = "fillet"
+
+    def __post_init__(self) -> None:
+        super().__post_init__()
+        above_nothing(radius=self.radius)
+        if self.end_radius is not None:
+            above_nothing(end_radius=self.end_radius)
+
+    def on_mesh(self, body: MeshBody, at: OnMesh) -> MeshBody:
+        edges = _edges_on_mesh(self, body)
+        radii = [self.radius, self.end_radius or self.radius]
+        return blend(body, self.between, self.radius_at(edges), _voxel(edges, min(radii), max(radii), at), self.id)
+
+    def on_kernel(self, body: NamedShape, at: OnKernel) -> NamedShape:
+        from zinc_otter.core.solid.kernel.operations import rounded
+        from zinc_otter.core.solid.kernel.shape import edges_between, look_ends
+
+        edges = edges_between(body, self.between)
+        if not edges:
+            raise _waits(self)
+        return rounded(body, edges, self.radius_at(np.concatenate([look_ends(edge) for edge in edges])), self.id)
+
+    def radius_at(self, edges: Floats) -> Radius:
+        """The radius as a function of points, for edges that run through ``edges`` (..., 3)."""
+        if self.end_radius is None:
+            fixed = self.radius
+            return lambda points: np.full(len(points), fixed)
+        k = "xyz".index(self.axis)
+        along = edges.reshape(-1, 3)[:, k]
+        ends = [float(along.min()), float(max(along.max(), along.min() + 1e-9))]
+        radii = [self.radius, self.end_radius]
+        return lambda points: np.interp(points[:, k], ends, radii)
+
+    def deeper(self, by: float) -> Follower | None:
+        # A hollow corner is rounded about a middle outside of the body, so that further in its radius is larger. Whether it
+        # is one is not known here; a ridge would want a smaller one, and is left sharp where that comes to nothing.
+        return DeeperFillet(
+            self.id, self.name, True, self.between, self.radius, self.end_radius, self.axis, by=by
+        )
+
+    def slack(self, before: float, after: float) -> float:
+        return 0.25 * abs(after - before) + 2e-5 * max(before, after)
+
+
+@dataclass(frozen=True)
+class DeeperFillet(Fillet):
+    """A fillet on a body ``by`` mm further in: hollow corners get a larger radius, ridges a smaller one or none."""
+
+    by: float = 0.0
+
+    def on_kernel(self, body: NamedShape, at: OnKernel) -> NamedShape:
+        from zinc_otter.core.solid.kernel.operations import rounded
+        from zinc_otter.core.solid.kernel.shape import edges_between, is_hollow_edge, look_ends
+
+        edges = edges_between(body, self.between)
+        if not edges:
+            return body
+        radius = self.radius_at(np.concatenate([look_ends(edge) for edge in edges]))
+        hollow = [edge for edge in edges if is_hollow_edge(body, edge)]
+        ridges = [edge for edge in edges if not any(edge.IsSame(other) for other in hollow)]
+        done = body
+        # Where there is no room for so much, less leaves the wall thicker in the corner, and never thinner.
+        for share in (1.0, 0.75, 0.5, 0.25) if hollow else ():
+            try:
+                done = rounded(body, hollow, self._share_of(radius, share), self.id)
+            except KernelError:
+                continue
+            break
+        if ridges and min(self.radius, self.end_radius or self.radius) > self.by * 1.02:
+            done = rounded(done, ridges, lambda points: radius(points) - self.by, self.id)
+        return done
+
+    def deeper(self, by: float) -> Follower:
+        return replace(self, by=self.by + by)
+
+    def _share_of(self, radius: Radius, share: float) -> Radius:
+        return lambda points: share * (radius(points) + self.by)
+
+
+@dataclass(frozen=True)
+class CutEdge(Follower):
+    """Chamfer the edges ``between`` two makers: cut off at ``distance`` mm on both sides."""
+
+    what: ClassVar[str] = "Chamfer"
+    between: EdgeName = (PIECE, PIECE)
+    distance: float = 1.0
+    kind: Literal["cut-edge"] = "cut-edge"
+
+    def __post_init__(self) -> None:
+        super().__post_init__()
+        above_nothing(distance=self.distance)
+
+    def on_mesh(self, body: MeshBody, at: OnMesh) -> MeshBody:
+        edges = _edges_on_mesh(self, body)
+        voxel = _voxel(edges, self.distance, self.distance, at)
+        distance = self.distance
+        return blend(body, self.between, lambda points: np.full(len(points), distance), voxel, self.id, flat=True)
+
+    def on_kernel(self, body: NamedShape, at: OnKernel) -> NamedShape:
+        from zinc_otter.core.solid.kernel.operations import chamfered
+        from zinc_otter.core.solid.kernel.shape import edges_between
+
+        edges = edges_between(body, self.between)
+        if not edges:
+            raise _waits(self)
+        return chamfered(body, edges, self.distance, self.id)
+
+    def deeper(self, by: float) -> Follower | None:
+        return DeeperCut(self.id, self.name, True, self.between, self.distance, by=by)
+
+    def slack(self, before: float, after: float) -> float:
+        return 0.25 * abs(after - before) + 2e-5 * max(before, after)
+
+
+@dataclass(frozen=True)
+class DeeperCut(CutEdge):
+    """A chamfer on a body ``by`` mm further in: its plane moved as far as the faces beside it."""
+
+    by: float = 0.0
+
+    def on_kernel(self, body: NamedShape, at: OnKernel) -> NamedShape:
+        from zinc_otter.core.solid.kernel.operations import chamfered
+        from zinc_otter.core.solid.kernel.shape import bend_at, edges_between, is_hollow_edge
+
+        done = body
+        edges = edges_between(body, self.between)
+        for hollow in (True, False):
+            here = [edge for edge in edges if is_hollow_edge(body, edge) == hollow]
+            if here:
+                # The corner moves along the bisector of a wedge of twice this angle, further than the plane does.
+                half = np.radians(180 - np.mean([bend_at(body, edge) for edge in here])) / 2
+                shift = self.by * (1 / np.sin(half) - 1) / np.cos(half)
+                distance = self.distance + (shift if hollow else -shift)
+                if distance > 0.02 * self.distance:
+                    done = chamfered(done, here, distance, self.id)
+        return done
+
+    def deeper(self, by: float) -> Follower:
+        return replace(self, by=self.by + by)
+
+
+def _edges_on_mesh(follower: Fillet | CutEdge, body: MeshBody) -> Floats:
+    edges = body.mesh.segments(follower.between)
+    if len(edges) == 0:
+        raise _waits(follower)
+    return edges
+
+
+def _voxel(edges: Floats, least: float, most: float, at: OnMesh) -> float:
+    """A grid fine enough for the smallest radius, but of no more than about eight points to a triangle of the budget."""
+    length = float(np.linalg.norm(edges[:, 1] - edges[:, 0], axis=1).sum())
+    tube = np.pi * (1.5 * most) ** 2 * length
+    return float(max(least / 6, np.cbrt(tube / (8 * at.budget))))
+
+
+def _waits(follower: Follower) -> WaitsError:
+    return WaitsError(f"{follower.called} waits: the edges that it names are not there at present.")

@@ -1,0 +1,35 @@
+"""Offsets of a body by its distance field: what lies deeper inside it than a distance, or nearer than one outside."""
+
+from __future__ import annotations
+
+import numpy as np
+
+from zinc_otter.core.cage.topology import Floats
+from zinc_otter.core.proof.distance import MeshDistance
+from zinc_otter.core.solid.mesh.body import MeshBody, Name, mesh_body
+from zinc_otter.core.solid.mesh.level_set import level_set
+
+
+def offset(body: MeshBody, distance: float, voxel: float, name: Name) -> MeshBody | None:
+    """The body grown by ``distance`` mm, or shrunk where it is below 0; None where nothing is left.
+
+    True to about a tenth of ``voxel`` mm where the offset is smooth; its sharp edges are cut off by up to a voxel.
+    """
+    mesh = body.mesh
+    field = MeshDistance(mesh.points, mesh.triangles)
+
+    def apart(points: Floats) -> Floats:
+        return field.signed(points)[0] - distance
+
+    margin = max(distance, 0.0) + 2 * voxel
+    low, high = mesh.points.min(axis=0) - margin, mesh.points.max(axis=0) + margin
+    points, faces = level_set(apart, low, high, voxel)
+    if len(faces) == 0:
+        return None
+    return mesh_body(points, faces, name)
+
+
+def fitting_voxel(body: MeshBody, wanted: float, most_triangles: int) -> float:
+    """``wanted`` mm, or as much more as keeps an offset of the body to about so many triangles."""
+    # Marched cubes give some 2.4 triangles for each voxel's square of area.
+    return float(max(wanted, np.sqrt(2.4 * body.area / most_triangles)))

@@ -1,0 +1,117 @@
+"""A recipe made on triangles: at once for the eye, finely for print and as the measure for the kernel's result."""
+
+from __future__ import annotations
+
+from collections.abc import Callable, Mapping
+from dataclasses import dataclass
+
+import numpy as np
+
+from zinc_otter.core.cage.cage import Cage
+from zinc_otter.core.cage.topology import Floats, Ints
+from zinc_otter.core.errors import CoreError
+from zinc_otter.core.solid.followers.base import PIECE, Follower, OnMesh, WaitsError
+from zinc_otter.core.solid.imported import body_of
+from zinc_otter.core.solid.mesh.body import MeshBody, mesh_body
+from zinc_otter.core.solid.recipe import Note, Recipe, as_solid, in_order
+from zinc_otter.core.solid.tessellation import Triangles, split_quads, tessellate
+from zinc_otter.core.surface.evaluation import evaluate
+from zinc_otter.core.surface.stencils import Stencils, build_stencils
+
+
+@dataclass(frozen=True, eq=False)
+class Done:
+    """One follower that was done, with what it measured of the body settled; the volume (mm³) before it and after."""
+
+    follower: Follower
+    before: float
+    after: float
+
+
+@dataclass(frozen=True, eq=False)
+class Made:
+    """The body, what became of each follower, and those that were done, by id."""
+
+    body: MeshBody
+    notes: tuple[Note, ...]
+    done: Mapping[str, Done]
+
+
+def made_of_triangles(
+    recipe: Recipe,
+    most_quads: int = 16_000,
+    budget: int = 60_000,
+    chord: float = np.inf,
+    stencils: Callable[[Cage, int], Stencils] = build_stencils,
+    progress: Callable[[float, str], None] = lambda _, __: None,
+) -> Made:
+    """The body of a recipe. A follower that cannot be done is passed over, and its note says why.
+
+    ``most_quads`` bounds the fineness of each cage's surface, ``budget`` about the triangles of each offset or blend; exact
+    bodies keep within ``chord`` mm, and 1/2000 of the form's size. Raises OpenCageError where no solid is to begin from.
+    """
+    cage, followers, notes = as_solid(recipe)
+    points, faces = surface_triangles(cage, most_quads, stencils)
+    body = mesh_body(points, faces, PIECE)
+
+    def other(piece: str) -> MeshBody:
+        if piece not in recipe.others:
+            raise WaitsError("The other piece is gone.")
+        return made_of_triangles(recipe.others[piece], most_quads, budget, chord, stencils).body
+
+    def solid(asset: str) -> MeshBody:
+        if asset not in recipe.solids:
+            raise WaitsError("The imported solid is not at hand.")
+        return body_of(recipe.solids[asset], PIECE)
+
+    at = OnMesh(min(chord, float(body.size.max()) * 5e-4), budget, other, solid)
+    done: dict[str, Done] = {}
+    for i, follower in enumerate(followers):
+        progress(i / len(followers), f"{follower.called} on triangles")
+        before = body
+        try:
+            settled = follower.measured(lambda: before.size)  # noqa: B023
+            body = settled.on_mesh(before, at)
+        except WaitsError as error:
+            notes.append(Note(follower.id, "waits", str(error)))
+        except CoreError as error:
+            notes.append(Note(follower.id, "failed", _sentence(follower, error)))
+        else:
+            notes.append(Note(follower.id, "done"))
+            done[follower.id] = Done(settled, before.volume, body.volume)
+    return Made(body, in_order(recipe, notes), done)
+
+
+def triangles_of(
+    recipe: Recipe,
+    chord: float,
+    degrees: float = 180.0,
+    progress: Callable[[float, str], None] = lambda _, __: None,
+) -> Triangles:
+    """The finished body as triangles: the cage's surface within ``chord`` mm and ``degrees``, the rest to match.
+
+    A follower that cannot be done stops it here: what is to be printed must be what was asked for. Raises its CoreError.
+    """
+    cage, _, _ = as_solid(recipe)
+    finest = tessellate(cage, chord, degrees)
+    made = made_of_triangles(recipe, max(2_000, len(finest.triangles) // 2), 200_000, chord, progress=progress)
+    for note in made.notes:
+        if note.status in ("waits", "failed"):
+            raise CoreError(note.words)
+    return Triangles(made.body.mesh.points, made.body.mesh.triangles, finest.chord, finest.turn)
+
+
+def surface_triangles(
+    cage: Cage, most_quads: int, stencils: Callable[[Cage, int], Stencils] = build_stencils
+) -> tuple[Floats, Ints]:
+    """Points and triangles of the limit surface, at the finest level (1 to 5) with up to ``most_quads`` quads."""
+    corners = int(cage.topology.face_sizes.sum())
+    level = max(n for n in range(1, 6) if n == 1 or corners * 4 ** (n - 1) <= most_quads)
+    made = stencils(cage, level)
+    points = evaluate(made, cage).points
+    return points, split_quads(points, made.quads)
+
+
+def _sentence(follower: Follower, error: CoreError) -> str:
+    words = str(error)
+    return words if words.startswith(follower.called) else f"{follower.called}: {words}"

@@ -1,0 +1,71 @@
+"""A recipe: a cage, its followers, and all that these take part of, as one value that a worker can be handed."""
+
+from __future__ import annotations
+
+import hashlib
+from collections.abc import Iterable, Mapping
+from dataclasses import dataclass, field, replace
+from functools import cached_property
+
+from zinc_otter.core.cage.cage import Cage
+from zinc_otter.core.errors import CoreError
+from zinc_otter.core.solid.certificate import require_closed
+from zinc_otter.core.solid.followers.base import Follower
+
+
+@dataclass(frozen=True, eq=False)
+class Recipe:
+    """``followers`` are in order; ``others`` are recipes of other pieces by id, ``solids`` imported STEP files by asset."""
+
+    name: str
+    cage: Cage
+    followers: tuple[Follower, ...] = ()
+    others: Mapping[str, Recipe] = field(default_factory=dict)
+    solids: Mapping[str, bytes] = field(default_factory=dict)
+
+    @cached_property
+    def digest(self) -> str:
+        """Of all that counts for the result; names for people do not. Imported solids are named by their contents."""
+        parts = [self.cage.digest]
+        parts += [repr(replace(follower, name="")) for follower in self.followers if follower.on]
+        parts += [f"{key}:{other.digest}" for key, other in sorted(self.others.items())]
+        return hashlib.sha256("\n".join(parts).encode()).hexdigest()
+
+
+@dataclass(frozen=True)
+class Note:
+    """What became of one follower: "done", "off", "waits" or "failed", and why in a sentence."""
+
+    follower: str
+    status: str
+    words: str = ""
+
+
+def in_order(recipe: Recipe, notes: Iterable[Note]) -> tuple[Note, ...]:
+    """Notes in the order of the followers that they are on."""
+    place = {follower.id: i for i, follower in enumerate(recipe.followers)}
+    return tuple(sorted(notes, key=lambda note: place[note.follower]))
+
+
+def as_solid(recipe: Recipe) -> tuple[Cage, tuple[Follower, ...], list[Note]]:
+    """The closed cage to begin from, the followers still to be done, and notes on those that were done to the cage.
+
+    As long as the cage is open, followers that can work on it (copies, thickening) do. Raises OpenCageError for one that
+    stays open, with the first refusal as its reason.
+    """
+    cage = recipe.cage
+    left = [follower for follower in recipe.followers if follower.on]
+    notes = [Note(follower.id, "off") for follower in recipe.followers if not follower.on]
+    while left and not cage.topology.is_closed:
+        follower = left[0]
+        try:
+            made = follower.on_cage(cage)
+        except CoreError as error:
+            raise type(error)(f"{follower.called}: {error}") from None
+        if made is None:
+            break
+        cage = made
+        notes.append(Note(follower.id, "done"))
+        left.pop(0)
+    require_closed(cage)
+    return cage, tuple(left), notes

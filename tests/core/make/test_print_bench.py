@@ -1,0 +1,90 @@
+"""The simulated print bench against what can be worked out by hand."""
+
+from __future__ import annotations
+
+import unittest
+from xml.etree import ElementTree
+
+import manifold3d
+import numpy as np
+
+from zinc_otter.core.errors import BadNumberError, CoreError, FileFormatError
+from zinc_otter.core.formats.surfaces import Look, write_surface
+from zinc_otter.core.printing.print_bench import Job, Machine, judge, layer_picture, take
+from zinc_otter.core.solid.tessellation import Triangles
+
+
+def on_bench(solid: manifold3d.Manifold, kind: str = "3mf") -> Job:
+    mesh = solid.to_mesh64()
+    triangles = Triangles(np.asarray(mesh.vert_properties)[:, :3], np.asarray(mesh.tri_verts).astype(np.int64), 0.0)
+    return take(write_surface(kind, triangles, Look("Trial")), kind)
+
+
+def block(x: float = 20, y: float = 30, z: float = 10) -> manifold3d.Manifold:
+    return manifold3d.Manifold.cube((x, y, z))
+
+
+class Bench(unittest.TestCase):
+    def test_a_full_block_weighs_what_its_volume_weighs(self) -> None:
+        for kind in ("3mf", "stl"):
+            answer = judge(on_bench(block().translate((5, 6, -40)), kind), Machine(fill=1.0))
+            self.assertTrue(answer.accepted)
+            self.assertEqual((answer.layers, answer.objections), (50, ()))
+            self.assertAlmostEqual(answer.grams, 6 * 1.24, places=6)
+            # 75 m of line at 60 mm/s, and two seconds for each layer.
+            self.assertAlmostEqual(answer.metres, 6000 / (0.4 * 0.2) / 1000, places=6)
+            self.assertAlmostEqual(answer.minutes, (75000 / 60 + 100) / 60, places=6)
+
+    def test_fill_counts_between_the_closed_layers_only(self) -> None:
+        answer = judge(on_bench(block()), Machine(fill=0.0))
+        rim, inside = 100.0, (600 - 100 * 0.4) / 0.4
+        self.assertAlmostEqual(answer.metres, (50 * rim + 6 * inside) / 1000, places=6)
+
+    def test_it_is_refused_for_its_size_and_its_walls_with_the_places(self) -> None:
+        answer = judge(on_bench(block(300, 20, 10)), Machine())
+        self.assertFalse(answer.accepted)
+        self.assertIn("too long along x", answer.objections[0].words)
+        shell = block() - block(19, 29, 10).translate((0.5, 0.5, 1))
+        answer = judge(on_bench(shell), Machine())
+        (wall,) = answer.objections
+        self.assertFalse(answer.accepted)
+        self.assertIn("0.50 mm", wall.words)
+        self.assertTrue(wall.places)
+        for x, y, _ in wall.places:
+            self.assertTrue(min(abs(x), abs(x - 20), abs(y), abs(y - 30)) < 0.51)
+        self.assertTrue(judge(on_bench(shell), Machine(least_wall=0.4)).accepted)
+
+    def test_overhangs_warn_by_their_angle(self) -> None:
+        # A stump of a cone upside down, leaning out by 45 degrees: 2 pi times the mean radius times the slant length.
+        stump = manifold3d.Manifold.cylinder(10, 5, 15, 256)
+        self.assertEqual(judge(on_bench(stump), Machine(overhang=50, least_wall=0.01)).objections, ())
+        (found,) = judge(on_bench(stump), Machine(overhang=40, least_wall=0.01)).objections
+        self.assertFalse(found.refuses)
+        self.assertAlmostEqual(float(found.words.split()[0]), np.pi * 20 * 10 * np.sqrt(2), delta=3)
+
+    def test_a_layer_is_drawn_with_its_holes(self) -> None:
+        bored = block() - manifold3d.Manifold.cylinder(30, 4, 4, 64).translate((10, 15, -5))
+        job = on_bench(bored)
+        rings = job.outlines(5.0)
+        turned = [(r, np.roll(r, -1, axis=0)) for r in rings]
+        areas = sorted(0.5 * float((a[:, 0] * b[:, 1] - a[:, 1] * b[:, 0]).sum()) for a, b in turned)
+        self.assertAlmostEqual(areas[1], 600, places=4)
+        self.assertAlmostEqual(areas[0], -np.pi * 16, delta=0.2)
+        picture = ElementTree.fromstring(layer_picture(job, Machine(), 10))
+        paths = picture.findall("{http://www.w3.org/2000/svg}path")
+        self.assertEqual([p.get("d", "").count("M") for p in paths], [2, 2])
+
+    def test_what_is_no_body_is_not_taken(self) -> None:
+        with self.assertRaisesRegex(FileFormatError, "3MF and STL"):
+            take(b"", "obj")
+        open_box = block().to_mesh64()
+        triangles = Triangles(
+            np.asarray(open_box.vert_properties)[:, :3], np.asarray(open_box.tri_verts).astype(np.int64)[1:], 0.0
+        )
+        with self.assertRaisesRegex(FileFormatError, "no closed body"):
+            take(write_surface("stl", triangles, Look("Open")), "stl")
+        with self.assertRaisesRegex(CoreError, "counts up to"):
+            judge(on_bench(block()), Machine(layer=0.001))
+        for wrong in ({"layer": 0.0}, {"fill": 1.1}, {"overhang": 90.0}, {"bed": (1.0, float("nan"), 1.0)}):
+            with self.assertRaises(BadNumberError):
+                Machine(**wrong)  # type: ignore[arg-type]
