@@ -1,4 +1,4 @@
-"""The command line: surface, solid, serve, openapi. A wrong file gets one clear line and exit code 2."""
+"""The command line: surface, solid, convert, serve, openapi. A wrong file gets one clear line and exit code 2."""
 
 from __future__ import annotations
 
@@ -47,6 +47,11 @@ def _parser() -> argparse.ArgumentParser:
     solid.add_argument("out", type=Path)
     solid.set_defaults(run=_solid)
 
+    convert = commands.add_parser("convert", help="a cage from one kind of file to another: obj, ply, usd, usda, usdc")
+    convert.add_argument("cage", type=Path)
+    convert.add_argument("out", type=Path)
+    convert.set_defaults(run=_convert)
+
     serve = commands.add_parser("serve", help="start the application on 127.0.0.1")
     serve.add_argument("--port", type=int, default=int(os.environ.get("PORT", "8420")))
     serve.add_argument("--data", type=Path, default=Path(os.environ.get("ZINC_OTTER_DATA", "data")))
@@ -84,6 +89,17 @@ def _solid(given: argparse.Namespace) -> None:
     given.out.open("w").close()
     write_step(solid, given.out, given.cage.stem)
     print(json.dumps(asdict(certificate), indent=2))
+
+
+def _convert(given: argparse.Namespace) -> None:
+    from zinc_otter.core.formats.cages import lost, read_cage, write_cage
+
+    loaded = read_cage(given.cage.read_bytes(), given.cage.suffix)
+    given.out.write_bytes(write_cage(loaded.cage, given.out.suffix, given.cage.stem))
+    missing = lost(loaded.cage, given.out.suffix)
+    remarks = [*loaded.remarks, *([f"{given.out.suffix[1:]} files hold no {' and no '.join(missing)}."] if missing else [])]
+    for remark in remarks:
+        print(f"zinc-otter: {remark}", file=sys.stderr)
 
 
 def _serve(given: argparse.Namespace) -> None:

@@ -4,11 +4,17 @@ import struct
 import time
 from typing import Any
 
+import numpy as np
+
+from tests import sample_cages
 from tests.api.case import BOX, ServiceCase, extrude
-from zinc_otter.core.formats.step import look_at, read_step
+from zinc_otter.core.formats.cages import read_cage, write_cage
+from zinc_otter.core.formats.mesh import read_mesh
+from zinc_otter.core.formats.step import look_at, read_step, write_step
+from zinc_otter.core.solid.exact import Cylinder
 
 
-class Solids(ServiceCase):
+class SolidCase(ServiceCase):
     def path(self, state: dict[str, Any], piece: str = "p1") -> str:
         return f"/api/designs/{state['id']}/pieces/{piece}"
 
@@ -19,6 +25,8 @@ class Solids(ServiceCase):
             job = self.client.get(f"/api/jobs/{job['id']}").json()
         return job
 
+
+class Solids(SolidCase):
     def test_make_certify_download(self) -> None:
         state = self.begun(BOX, extrude(0))
         path = self.path(state)
@@ -45,7 +53,7 @@ class Solids(ServiceCase):
 
     def test_an_open_cage_is_refused_and_its_open_edges_named(self) -> None:
         state = self.begun({"kind": "add-plane", "size": [3, 2], "counts": [1, 1]})
-        for answer in (self.client.post(self.path(state) + "/solid"), self.client.get(self.path(state) + "/surface.stl")):
+        for answer in (self.client.post(self.path(state) + "/solid"), self.client.get(self.path(state) + "/surface-file")):
             self.assertIn("open along 4 edges", self.problem(answer, 422, "open-cage"))
             self.assertEqual(sorted(answer.json()["place"]["edges"]), [0, 1, 2, 3])
 
@@ -53,14 +61,27 @@ class Solids(ServiceCase):
         state = self.begun(BOX)
         sizes = []
         for tolerance in (1.0, 0.01):
-            data = self.client.get(self.path(state) + f"/surface.stl?tolerance={tolerance}").content
+            data = self.client.get(self.path(state) + f"/surface-file?tolerance={tolerance}").content
             (count,) = struct.unpack_from("<I", data, 80)
             self.assertEqual(len(data), 84 + 50 * count)
             sizes.append(count)
         self.assertGreater(sizes[1], 3 * sizes[0])
         for wrong in ("0", "-1", "nan", "inf", "fine"):
-            self.problem(self.client.get(self.path(state) + f"/surface.stl?tolerance={wrong}"), 422, "invalid")
-        self.problem(self.client.get(self.path(state) + "/surface.stl?tolerance=1e-9"), 422, "bad-number")
+            self.problem(self.client.get(self.path(state) + f"/surface-file?tolerance={wrong}"), 422, "invalid")
+        self.problem(self.client.get(self.path(state) + "/surface-file?tolerance=1e-9"), 422, "bad-number")
+
+    def test_the_cage_as_a_file_comes_back_equal(self) -> None:
+        state = self.begun(BOX)
+        two = {"kind": "edge", "ids": [0, 1]}
+        state = self.give(state, {"kind": "crease", "piece": "p1", "picked": two, "sharpness": 2.3})
+        cage = self.client.get(self.path(state) + "/cage").json()
+        for kind in ("usda", "usdc", "ply"):
+            answer = self.client.get(self.path(state) + f"/cage-file?kind={kind}")
+            self.assertIn(f".{kind}", answer.headers["content-disposition"])
+            back = read_cage(answer.content, kind).cage
+            np.testing.assert_array_equal(back.positions, cage["positions"])
+            self.assertEqual(back.edge_sharpness[[0, 1]].tolist(), [2.3, 2.3])
+        self.problem(self.client.get(self.path(state) + "/cage-file?kind=doc"), 422, "invalid")
 
     def test_cancel(self) -> None:
         state = self.begun({**BOX, "counts": [12, 12, 12]})
@@ -68,3 +89,162 @@ class Solids(ServiceCase):
         self.assertEqual(self.client.delete(f"/api/jobs/{job['id']}").json()["status"], "cancelled")
         self.assertIsNone(self.client.get(self.path(state) + "/certificate").json())
         self.problem(self.client.get("/api/jobs/none"), 404, "unknown-job")
+
+
+class Followed(SolidCase):
+    """Solids of pieces with followers, by REST."""
+
+    def add(self, state: dict[str, Any], follower: dict[str, Any]) -> dict[str, Any]:
+        return self.give(state, {"kind": "add-follower", "piece": "p1", "follower": follower})
+
+    def bossed(self) -> dict[str, Any]:
+        state = self.begun(BOX)
+        body = {"kind": "cylinder", "point": [0, 0, 0], "along": [0, 0, 1], "radius": 3, "height": 12}
+        return self.add(state, {"kind": "combine", "body": body})
+
+    def test_the_solid_with_its_followers_and_its_certificate_as_a_page(self) -> None:
+        state = self.bossed()
+        path = self.path(state)
+        self.problem(self.client.get(path + "/certificate-page"), 404, "no-solid")
+        self.assertEqual(self.wait(self.client.post(path + "/solid").json())["status"], "done")
+        certificate = self.client.get(path + "/certificate").json()
+        measured = certificate["measured"]
+        self.assertAlmostEqual(certificate["volume"] / measured["mesh_volume"], 1, delta=0.01)
+        self.assertEqual(measured["crossings"], 0)
+        self.assertEqual([row[2] for row in measured["followers"]], ["done"])
+        page = self.client.get(path + "/certificate-page")
+        self.assertIn("text/html", page.headers["content-type"])
+        self.assertIn(f"{certificate['volume']:,.1f} mm³", page.text)
+        self.assertNotIn("http", page.text)
+        # Switched off, there is another solid to be made.
+        follower = state["pieces"][0]["followers"][0]
+        self.give(state, {"kind": "change-follower", "piece": "p1", "follower": {**follower, "on": False}})
+        self.assertIsNone(self.client.get(path + "/certificate").json())
+
+    def test_the_finder_by_its_job_and_key(self) -> None:
+        state = self.bossed()
+        path = self.path(state)
+        seam = [state["pieces"][0]["followers"][0]["id"], "piece"]
+        begun = self.client.post(path + "/fillet-finder", json={"between": seam, "radius": 40})
+        self.assertEqual(begun.status_code, 202)
+        key = begun.json()["key"]
+        self.assertEqual(self.wait(begun.json()["job"])["status"], "done")
+        found = self.client.get(f"/api/found/{key}").json()
+        self.assertTrue(0 < found["radius"] < 40)
+        self.assertIsNotNone(found["chains"][0]["breaks_at"])
+        self.assertIsNone(self.client.get("/api/found/" + "0" * 32).json())
+        failed = self.client.post(path + "/fillet-finder", json={"between": ["f77", "piece"], "radius": 1}).json()
+        self.assertIn("no such edges", self.wait(failed["job"])["words"])
+        wrong = self.client.post(path + "/fillet-finder", json={"between": seam, "radius": 1, "before": "f77"})
+        self.problem(wrong, 422, "bad-selection")
+
+    def test_a_step_that_does_not_hold_fails_the_job_with_its_reason(self) -> None:
+        state = self.add(self.bossed(), {"kind": "hollow", "wall": 2})
+        state = self.add(state, {"kind": "hollow", "wall": 0.5})
+        job = self.wait(self.client.post(self.path(state) + "/solid").json())
+        self.assertEqual(job["status"], "failed", job)
+        self.assertIn("hollowed once", job["words"])
+        self.assertIsNone(self.client.get(self.path(state) + "/certificate").json())
+
+    def test_files_of_every_kind_hold_the_body(self) -> None:
+        state = self.bossed()
+        for kind in ("stl", "3mf", "obj", "ply", "glb"):
+            answer = self.client.get(self.path(state) + f"/surface-file?kind={kind}&tolerance=0.2")
+            self.assertIn(f"Box.{kind}", answer.headers["content-disposition"])
+            mesh = read_mesh(answer.content, kind, None if kind in ("3mf", "glb") else "mm")
+            self.assertEqual(mesh.open_edge_count, 0, kind)
+            self.assertGreater(mesh.vertices[:, 2].max(), 11.9, kind)
+        facts = self.client.get(self.path(state) + "/surface-facts?tolerance=0.2").json()
+        self.assertFalse(facts["exact"])
+        self.assertAlmostEqual(facts["bytes"]["stl"] / facts["triangles"], 50, delta=1)
+        for kind in ("stl", "3mf"):
+            begun = self.client.post(self.path(state) + f"/surface-file?kind={kind}&tolerance=0.2").json()
+            self.assertEqual(self.wait(begun["job"])["status"], "done")
+            written = self.client.get(f"/api/files/{begun['key']}?kind={kind}&name=Boss")
+            self.assertIn(f"Boss.{kind}", written.headers["content-disposition"])
+            self.assertEqual(read_mesh(written.content, kind, "mm" if kind == "stl" else None).open_edge_count, 0)
+        self.problem(self.client.get("/api/files/" + "0" * 32), 404, "no-solid")
+        finer = self.client.get(self.path(state) + "/surface-facts?tolerance=0.2&angle=4").json()
+        self.assertGreater(finer["triangles"], 2 * facts["triangles"])
+        self.assertLessEqual(finer["turn"], 4)
+        self.problem(self.client.get(self.path(state) + "/surface-facts?angle=0"), 422, "invalid")
+        too_fine = self.client.get(self.path(state) + "/surface-facts?angle=0.001").json()
+        self.assertEqual(too_fine["triangles"], 0)
+        self.assertIn("is within reach", too_fine["words"])
+        waiting = self.add(state, {"kind": "fillet", "between": ["f8", "f9"], "radius": 1})
+        self.problem(self.client.get(self.path(waiting) + "/surface-file?kind=stl"), 422, "refused")
+
+    def test_materials_carry_their_sources(self) -> None:
+        materials = {m["name"]: m for m in self.client.get("/api/materials").json()}
+        self.assertEqual(materials["Gold"]["density"], 19.3)
+        # 92.5 % silver and 7.5 % copper by mass: 1 / (0.925 / 10.5 + 0.075 / 8.96).
+        self.assertEqual(materials["Silver, 925 with copper"]["density"], 10.37)
+        self.assertTrue(all(m["source"] for m in materials.values()))
+
+
+class FromOutside(SolidCase):
+    """Cages and STEP solids brought in by REST."""
+
+    def test_a_cage_is_told_before_it_is_put_down(self) -> None:
+        cage = sample_cages.rimmed(3.5)
+        told = self.client.post("/api/cage-files?name=C:\\x\\Bowl.ply", content=write_cage(cage, "ply"))
+        self.assertEqual(told.status_code, 200, told.text)
+        self.assertEqual(told.json()["findings"], [])
+        state = self.begun(told.json()["command"])
+        self.assertEqual(state["pieces"][0]["name"], "Bowl")
+        held = self.client.get(f"/api/designs/{state['id']}/pieces/p1/cage").json()
+        np.testing.assert_array_equal(held["positions"], cage.positions)
+        sharp = {str(e): float(s) for e, s in enumerate(cage.edge_sharpness) if s}
+        self.assertEqual(held["creases"], sharp)
+
+    def test_broken_files_get_a_sentence(self) -> None:
+        for name, data, kind in (
+            ("a.obj", b"v 0 0 0\nf 1 2 3\n", "bad-file"),
+            ("a", b"x", "bad-file"),
+            ("a.usda", b"#usda 1.0\ndef Mesh", "bad-file"),
+            ("a.stl", b"\0" * 84, "bad-file"),
+        ):
+            self.problem(self.client.post(f"/api/cage-files?name={name}", content=data), 422, kind)
+        self.problem(self.client.post("/api/solid-files?name=a.step", content=b"ISO-10303-21;\nHEADER;"), 422, "bad-file")
+        self.problem(self.client.post("/api/solid-files?name=a.obj", content=b"v"), 422, "bad-file")
+
+    def test_a_step_solid_is_kept_combined_with_and_hollowed_along(self) -> None:
+        target = self.folder / "pin.step"
+        write_step(Cylinder((0, 0, -20), (0, 0, 1), 3, 40).shape(), target, "Pin")
+        kept = self.client.post("/api/solid-files?name=pin.step", content=target.read_bytes())
+        self.assertEqual(kept.status_code, 201, kept.text)
+        self.assertAlmostEqual(kept.json()["volume"], np.pi * 9 * 40, delta=8)
+        state = self.begun(BOX)
+        body = {"kind": "imported", "asset": kept.json()["asset"]}
+        bore = {"kind": "combine", "way": "subtract", "body": body}
+        state = self.give(state, {"kind": "add-follower", "piece": "p1", "follower": bore})
+        path = f"/api/designs/{state['id']}/pieces/p1"
+        job = self.wait(self.client.post(path + "/solid").json())
+        self.assertEqual(job["status"], "done", job)
+        certificate = self.client.get(path + "/certificate").json()
+        self.assertAlmostEqual(certificate["volume"] / certificate["measured"]["mesh_volume"], 1, delta=0.01)
+        # By triangles it is there as well, in the file as on the screen.
+        answer = self.client.get(path + "/surface-file?tolerance=0.05")
+        self.assertAlmostEqual(read_mesh(answer.content, "stl", "mm").volume / certificate["volume"], 1, delta=0.01)
+        missing = {"kind": "combine", "body": {"kind": "imported", "asset": "0" * 64}}
+        command = {"kind": "add-follower", "piece": "p1", "follower": missing}
+        answer = self.client.post(
+            f"/api/designs/{state['id']}/commands", json={"revision": state["revision"], "command": command}
+        )
+        self.problem(answer, 404, "unknown-asset")
+
+
+class Bench(SolidCase):
+    def test_the_bench_answers_and_shows_layers(self) -> None:
+        state = self.begun(BOX)
+        path = self.path(state) + "/print-bench"
+        answer = self.client.post(path + "?tolerance=0.2", json={"layer": 0.25, "fill": 1.0})
+        self.assertEqual(answer.status_code, 200, answer.text)
+        body = answer.json()
+        self.assertTrue(body["accepted"])
+        self.assertAlmostEqual(body["layers"], body["size"][2] / 0.25, delta=1)
+        picture = self.client.get(path + "/layer.svg?index=5&layer=0.25&tolerance=0.2")
+        self.assertEqual(picture.headers["content-type"], "image/svg+xml")
+        self.assertIn("<path", picture.text)
+        self.problem(self.client.post(path, json={"layer": 0}), 422, "invalid")
+        self.problem(self.client.post(path, json={"layer": 1e-4}), 422, "refused")

@@ -10,6 +10,7 @@ from pathlib import Path
 from tests import sample_cages as cages
 from zinc_otter.core.errors import CoreError
 from zinc_otter.core.formats.step import look_at, read_step
+from zinc_otter.core.solid.recipe import Recipe
 from zinc_otter.jobs import JobRunner, JobState, UnknownJobError
 from zinc_otter.jobs.solid_work import STEP, make_solid
 
@@ -90,14 +91,15 @@ class Runner(unittest.TestCase):
         runner = self.runner()
         (self.folder / "file").write_text("in the way")
         blocked = self.folder / "file" / "solid"
-        state = self.wait(runner, runner.start("a", "Making the solid", make_solid, cages.knob(), blocked, "Knob"))
+        state = self.wait(runner, runner.start("a", "Making the solid", make_solid, Recipe("Knob", cages.knob()), blocked))
         self.assertEqual(state.status, "failed")
         self.assertIn("could not write", state.words)
 
     def test_the_solid_is_made_in_the_worker(self) -> None:
         runner = self.runner()
-        state = self.wait(runner, runner.start("a", "Making the solid", make_solid, cages.knob(), self.folder, "Knob"))
+        recipe = Recipe("Knob", cages.knob())
+        state = self.wait(runner, runner.start("a", "Making the solid", make_solid, recipe, self.folder))
         self.assertEqual(state.status, "done", state.words)
         facts = look_at(read_step(self.folder / STEP))
         self.assertEqual((facts.solids, facts.valid, facts.closed), (1, True, True))
-        self.assertEqual(sorted(p.name for p in self.folder.iterdir()), ["certificate.json", "solid.step"])
+        self.assertEqual(sorted(p.name for p in self.folder.iterdir()), ["certificate.json", "shown.npz", "solid.step"])

@@ -244,7 +244,12 @@ RANDOM: list[dict[str, Any]] = [
     {"kind": "move", "vector": [1, 0.5, 0.25], "reach": {"radius": 9}}, {"kind": "flatten"}, {"kind": "circle"},
     {"kind": "fill", "way": "face"}, {"kind": "bridge", "add_loops": True}, {"kind": "crease", "sharpness": 3},
     {"kind": "turn", "axis": [0, 1, 1], "degrees": 15}, {"kind": "mirror"}, {"kind": "make-independent"},
+    {"kind": "add-loop", "shares": [0.3]}, {"kind": "add-loop", "form": "hold"}, {"kind": "remove", "form": "hold"},
+    {"kind": "split", "along": 2, "across": 2}, {"kind": "knife", "point": [0, 0, 1], "normal": [0.2, 0.1, 1]},
+    {"kind": "chamfer", "distance": 0.5, "segments": 2}, {"kind": "spin"}, {"kind": "collapse"}, {"kind": "relax"},
+    {"kind": "slide", "share": 0.3}, {"kind": "space-evenly"},
 ]
+OF_EDGES = {"heal", "fill", "crease", "add-loop", "remove", "chamfer", "spin", "slide", "space-evenly"}
 # fmt: on
 
 
@@ -265,7 +270,7 @@ class Undone(unittest.TestCase):
         for _ in range(30):
             given = dict(rng.choice(RANDOM), piece="p1")
             if given["kind"] not in ("mirror", "make-independent"):
-                kind = "edge" if given["kind"] in ("heal", "fill", "crease") else "face"
+                kind = "edge" if given["kind"] in OF_EDGES else "face"
                 cage = saved.design.piece("p1").cage
                 count = cage.topology.edge_count if kind == "edge" else cage.topology.face_count
                 given["picked"] = {"kind": kind, "ids": rng.sample(range(count), min(count, rng.choice((1, 2, 5))))}

@@ -3,8 +3,10 @@
 from __future__ import annotations
 
 from typing import Annotated, Any
+from urllib.parse import quote
 
-from fastapi import APIRouter, Depends, Response
+from fastapi import APIRouter, Depends, Request, Response
+from fastapi.concurrency import run_in_threadpool
 
 from zinc_otter.api.room import Room, room_of
 from zinc_otter.api.schemas import (
@@ -21,6 +23,7 @@ from zinc_otter.api.schemas import (
     StepAt,
     reference_state,
 )
+from zinc_otter.store.archive import read_archive, write_archive
 from zinc_otter.studio.commands import Command, Outcome
 from zinc_otter.studio.picture import picture
 from zinc_otter.studio.shelf import Saved
@@ -39,6 +42,29 @@ def list_designs(room: AtHand) -> list[DesignCard]:
 def create_design(new: NewDesign, room: AtHand) -> DesignState:
     """Begin an empty design."""
     return DesignState.of(room.store.create(new.name, new.unit))
+
+
+@router.get("/{design_id}/archive", response_class=Response)
+def download_archive(design_id: str, room: AtHand) -> Response:
+    """The design as it stands as one file; its layout is in docs/archive.md."""
+    saved = room.studio.saved(design_id)
+    data = write_archive(saved.facts.name, saved.facts.unit, saved.design, room.store.asset)
+    disposition = f"attachment; filename*=UTF-8''{quote(saved.facts.name)}.otter"
+    return Response(data, media_type="application/zip", headers={"Content-Disposition": disposition})
+
+
+@router.post("/archives", status_code=201)
+async def open_archive(request: Request, room: AtHand) -> DesignState:
+    """A new design from an archive (the body)."""
+    data = await request.body()
+
+    def work() -> DesignState:
+        archive = read_archive(data)
+        for kind, contents, facts in archive.assets:
+            room.store.put_asset(kind, contents, facts)
+        return DesignState.of(room.store.create(archive.name, archive.unit, archive.design, "Opened from an archive"))
+
+    return await run_in_threadpool(work)
 
 
 @router.get("/{design_id}")
@@ -112,7 +138,7 @@ def preview_state(before: Saved, command: Command, outcome: Outcome) -> PreviewS
         title=command.title(before.design),
         notes=list(command.notes(outcome)),
         doubtful=[] if outcome.doubtful is None else [int(face) for face in outcome.doubtful],
-        pieces=[PieceState.of(piece) for piece in outcome.design.pieces],
+        pieces=[PieceState.of(outcome.design, piece) for piece in outcome.design.pieces],
         references=[reference_state(reference) for reference in outcome.design.references],
         selected=selected_state(outcome),
     )

@@ -10,7 +10,7 @@ from zinc_otter.api.problems import answer, make_problem
 
 LARGEST_BODY = 16 * 1024 * 1024
 LARGEST_UPLOAD = 80 * 1024 * 1024
-_UPLOADS = ("/pictures", "/components")
+_UPLOADS = ("/pictures", "/components", "/cage-files", "/solid-files", "/archives")
 _NAMES = {"127.0.0.1", "localhost", "[::1]"}
 
 

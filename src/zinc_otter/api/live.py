@@ -2,8 +2,10 @@
 
 The viewer sends ``{do: "preview" | "commit" | "cancel", seq, revision, command}``, the latest preview wins; and
 ``{do: "look", seq, level}`` to be shown the pieces at another level of smoothness, 1 to 4 or null;
-``{do: "weigh", seq, piece, picked, reach}`` to be shown how far a reach carries. It is sent ``state`` (the design without
-arrays), ``frame`` (arrays of what changed), ``weights`` and ``problem``.
+``{do: "weigh", seq, piece, picked, reach}`` to be shown how far a reach carries; ``{do: "curves", seq, asked}`` to be
+shown curves of a piece with every frame from then on, or with null no more; ``{do: "bodies", seq}`` to look again whether
+the kernel has made a solid by now. It is sent ``state`` (the design without arrays), ``frame`` (arrays of what changed),
+``weights``, ``curves`` and ``problem``; and a little later ``bodies``, what followers make of the pieces.
 """
 
 from __future__ import annotations
@@ -14,7 +16,9 @@ from typing import Any
 from fastapi import APIRouter, WebSocket, WebSocketDisconnect
 from pydantic import BaseModel, ValidationError
 
+from zinc_otter.api.bodies import FINE, QUICK, BodyTeller
 from zinc_otter.api.clearance import clearances
+from zinc_otter.api.curves import AskedOf, as_arrays, curves_of
 from zinc_otter.api.designs import preview_state
 from zinc_otter.api.live_view import LiveView
 from zinc_otter.api.packing import pack, unpack
@@ -26,7 +30,7 @@ from zinc_otter.studio.commands import Picked, read_command
 from zinc_otter.studio.commands.base import PieceId
 from zinc_otter.studio.commands.placement import ReachBy
 from zinc_otter.studio.design import Design
-from zinc_otter.studio.shelf import UnknownDesignError
+from zinc_otter.studio.shelf import Saved, UnknownDesignError
 
 router = APIRouter()
 
@@ -42,7 +46,10 @@ async def live(socket: WebSocket, design_id: str) -> None:
         await socket.close(4404, str(error))
 
 
-_DEEDS = ("preview", "commit", "cancel", "look", "weigh")
+_DEEDS = ("preview", "commit", "cancel", "look", "weigh", "curves", "bodies")
+
+
+_LATEST = ("preview", "weigh", "curves")
 
 
 class _Weigh(BaseModel):
@@ -59,11 +66,21 @@ class _Channel:
         self._view = LiveView(room.stencils)
         self._waiting: list[dict[str, Any]] = []
         self._shown_revision: int | None = None
+        self._curves: AskedOf | None = None
+        self._curves_digest = ""
+        self._sending = asyncio.Lock()
+        self._bodies = BodyTeller(room.bodies, room.solid, self._send)
+
+        self._deeds = {
+            "preview": self._preview, "commit": self._commit, "cancel": self._cancel, "look": self._look,
+            "weigh": self._weigh, "curves": self._curves_asked, "bodies": self._bodies_asked, "broken": self._broken,
+        }  # fmt: skip
 
     async def run(self) -> None:
         with self._room.listeners.on(self._design_id) as wake:
             await self._show_saved()
             listening = asyncio.create_task(self._listen(wake))
+            telling = asyncio.create_task(self._bodies.run())
             try:
                 while True:
                     await wake.wait()
@@ -71,11 +88,14 @@ class _Channel:
                     if listening.done():
                         listening.result()
                         return
+                    if telling.done():
+                        telling.result()
                     await self._answer_waiting()
                     if self._room.studio.saved(self._design_id).facts.revision != self._shown_revision:
                         await self._show_saved()
             finally:
                 listening.cancel()
+                telling.cancel()
 
     async def _listen(self, wake: asyncio.Event) -> None:
         """Take messages as they come; of previews only the latest waits."""
@@ -88,7 +108,7 @@ class _Channel:
                         raise ValueError
                 except ValueError:
                     message = {"do": "broken"}
-                if self._waiting and self._waiting[-1]["do"] == message["do"] and message["do"] in ("preview", "weigh"):
+                if self._waiting and self._waiting[-1]["do"] == message["do"] and message["do"] in _LATEST:
                     self._waiting.pop()
                 self._waiting.append(message)
                 wake.set()
@@ -100,7 +120,7 @@ class _Channel:
             message = self._waiting.pop(0)
             seq = message.get("seq", 0)
             try:
-                await getattr(self, f"_{message['do']}")(seq, message)
+                await self._deeds[message["do"]](seq, message)
             except UnknownDesignError:
                 raise
             except CoreError as error:
@@ -109,7 +129,7 @@ class _Channel:
                 await self._refuse(seq, invalid(error))
 
     async def _preview(self, seq: int, message: dict[str, Any]) -> None:
-        def work() -> dict[str, Any]:
+        def work() -> tuple[dict[str, Any], Design]:
             command = read_command(message.get("command"))
             before = self._room.studio.saved(self._design_id)
             outcome = self._room.studio.preview(self._design_id, message.get("revision", -1), command)
@@ -117,9 +137,12 @@ class _Channel:
             frame = self._view.frame(outcome.design)
             if outcome.weights is not None and outcome.piece_id is not None:
                 frame["weights"] = self._view.weights(outcome.piece_id, outcome.weights)
-            return {"type": "frame", "seq": seq, "preview": preview, **frame, **self._near(outcome.design, False)}
+            shown = {**frame, **self._near(outcome.design, False), **self._bends(outcome.design)}
+            return {"type": "frame", "seq": seq, "preview": preview, **shown}, outcome.design
 
-        await self._send(await asyncio.to_thread(work))
+        answer, design = await asyncio.to_thread(work)
+        await self._send(answer)
+        self._bodies.want(design, QUICK)
 
     async def _commit(self, seq: int, message: dict[str, Any]) -> None:
         def work() -> None:
@@ -154,6 +177,25 @@ class _Channel:
 
         await self._send(await asyncio.to_thread(work))
 
+    async def _curves_asked(self, seq: int, message: dict[str, Any]) -> None:
+        def work() -> dict[str, Any]:
+            asked = message.get("asked")
+            self._curves = None if asked is None else AskedOf.model_validate(asked)
+            design = self._room.studio.saved(self._design_id).design
+            if self._curves is not None:
+                self._curves_digest = design.piece(self._curves.piece).cage.topology.digest
+            return {"type": "curves", "seq": seq, "curves": [], **self._bends(design)}
+
+        await self._send(await asyncio.to_thread(work))
+
+    def _bends(self, design: Design) -> dict[str, Any]:
+        asked = self._curves
+        piece = next((piece for piece in design.pieces if asked is not None and piece.id == asked.piece), None)
+        if asked is None or piece is None:
+            return {}
+        same = piece.cage.topology.digest == self._curves_digest
+        return {"curves": as_arrays(curves_of(piece, self._view.surface_of(piece), asked, same))}
+
     def _near(self, design: Design, settled: bool) -> dict[str, Any]:
         return {"clearances": clearances(design, self._view.surfaces, self._room.meshes, settled)}
 
@@ -170,16 +212,23 @@ class _Channel:
             await self._show_saved(seq)
 
     async def _show_saved(self, seq: int = 0) -> None:
-        def work() -> tuple[dict[str, Any], int]:
+        def work() -> tuple[dict[str, Any], Saved]:
             saved = self._room.studio.saved(self._design_id)
             frame = self._view.frame(saved.design)
             self._view.settle()
             state = DesignState.of(saved).model_dump(mode="json")
             near = self._near(saved.design, True)
-            return {"type": "state", "seq": seq, "state": state, **frame, **near}, saved.facts.revision
+            shown = {**frame, **near, **self._bends(saved.design)}
+            return {"type": "state", "seq": seq, "state": state, **shown}, saved
 
-        message, self._shown_revision = await asyncio.to_thread(work)
+        message, saved = await asyncio.to_thread(work)
+        self._shown_revision = saved.facts.revision
         await self._send(message)
+        self._bodies.want(saved.design, FINE)
+
+    async def _bodies_asked(self, seq: int, _: dict[str, Any]) -> None:
+        self._bodies.want(self._room.studio.saved(self._design_id).design, FINE)
 
     async def _send(self, message: dict[str, Any]) -> None:
-        await self._socket.send_bytes(pack(message))
+        async with self._sending:
+            await self._socket.send_bytes(pack(message))

@@ -71,6 +71,11 @@ class LiveView:
         pieces = [self._piece(piece) for piece in design.pieces]
         return {"pieces": [piece for piece in pieces if piece is not None], "gone": gone}
 
+    def surface_of(self, piece: Piece) -> LimitSurface:
+        """The whole surface of a piece at the level at which it is shown."""
+        level = shown_level(piece.cage.topology.face_count, self._level)
+        return evaluate(self._stencils.get(piece.cage, level), piece.cage)
+
     def weights(self, piece_id: str, weights: Floats) -> dict[str, Any] | None:
         """How far each row of a piece's surface takes part, from the shares (n,) of its control points."""
         view = self._pieces.get(piece_id)

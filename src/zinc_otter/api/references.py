@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 import io
-import secrets
 from pathlib import PurePosixPath, PureWindowsPath
 from typing import Annotated, Literal
 
@@ -64,13 +63,7 @@ async def add_component(
 
     def work() -> DesignState:
         room.studio.saved(design_id)
-        path = room.folder / "incoming" / secrets.token_hex(8)
-        path.parent.mkdir(exist_ok=True)
-        try:
-            path.write_bytes(data)
-            made = room.intake.call("Reading the component", read_component, path, extension, unit)
-        finally:
-            path.unlink(missing_ok=True)
+        made = room.read_in(data, "Reading the component", read_component, extension, unit)
         assert isinstance(made, ComponentFile)
         asset = room.store.put_asset("mesh", made.data, made.facts)
         x, y, z = made.facts["size"]

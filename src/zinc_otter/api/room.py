@@ -4,16 +4,19 @@ from __future__ import annotations
 
 import asyncio
 import io
-from collections import OrderedDict
-from collections.abc import Iterator
+import secrets
+from collections.abc import Callable, Iterator
 from contextlib import contextmanager
 from pathlib import Path
-from threading import Lock
+from typing import Any
 
 import numpy as np
 from fastapi import Request
 
+from zinc_otter.api.bodies import Bodies
+from zinc_otter.api.kept import Kept
 from zinc_otter.core.cage import Cage
+from zinc_otter.core.printing.print_bench import Job
 from zinc_otter.core.proof.distance import MeshDistance
 from zinc_otter.core.surface import Stencils, build_stencils
 from zinc_otter.jobs import JobRunner
@@ -26,22 +29,10 @@ class StencilShelf:
     """Stencils by structure and level, those used last kept."""
 
     def __init__(self, most: int = 24) -> None:
-        self._kept: OrderedDict[tuple[str, int], Stencils] = OrderedDict()
-        self._most = most
-        self._lock = Lock()
+        self._kept: Kept[tuple[str, int], Stencils] = Kept(most)
 
     def get(self, cage: Cage, level: int) -> Stencils:
-        key = (cage.structure_digest, level)
-        with self._lock:
-            if key in self._kept:
-                self._kept.move_to_end(key)
-                return self._kept[key]
-        made = build_stencils(cage, level)
-        with self._lock:
-            self._kept[key] = made
-            while len(self._kept) > self._most:
-                self._kept.popitem(last=False)
-        return made
+        return self._kept.get((cage.structure_digest, level), lambda: build_stencils(cage, level))
 
 
 class MeshShelf:
@@ -49,23 +40,15 @@ class MeshShelf:
 
     def __init__(self, store: Store, most: int = 8) -> None:
         self._store = store
-        self._kept: OrderedDict[str, MeshDistance] = OrderedDict()
-        self._most = most
-        self._lock = Lock()
+        self._kept: Kept[str, MeshDistance] = Kept(most)
 
     def get(self, digest: str) -> MeshDistance:
         """Raises UnknownAssetError."""
-        with self._lock:
-            if digest in self._kept:
-                self._kept.move_to_end(digest)
-                return self._kept[digest]
+        return self._kept.get(digest, lambda: self._read(digest))
+
+    def _read(self, digest: str) -> MeshDistance:
         with np.load(io.BytesIO(self._store.asset(digest).data), allow_pickle=False) as arrays:
-            made = MeshDistance(arrays["vertices"], arrays["triangles"])
-        with self._lock:
-            self._kept[digest] = made
-            while len(self._kept) > self._most:
-                self._kept.popitem(last=False)
-        return made
+            return MeshDistance(arrays["vertices"], arrays["triangles"])
 
 
 class Listeners:
@@ -104,6 +87,22 @@ class Room:
         self.intake = JobRunner(time_limit=90)
         self.stencils = StencilShelf()
         self.listeners = Listeners()
+        self.bodies = Bodies(folder / "solids", self.stencils.get)
+        self.print_jobs: Kept[tuple[str, float], Job] = Kept(4)
+
+    def read_in(self, data: bytes, what: str, work: Callable[..., Any], *more: Any) -> Any:
+        """What a worker reads from a file's bytes: ``work(progress, path, *more)``. Raises its CoreError, JobFailedError."""
+        path = self.folder / "incoming" / secrets.token_hex(8)
+        path.parent.mkdir(exist_ok=True)
+        try:
+            path.write_bytes(data)
+            return self.intake.call(what, work, path, *more)
+        finally:
+            path.unlink(missing_ok=True)
+
+    def solid(self, asset: str) -> bytes:
+        """The asset of an imported solid. Raises UnknownAssetError."""
+        return self.store.asset(asset).data
 
     def close(self) -> None:
         self.jobs.close()

@@ -1,14 +1,19 @@
-"""The work of reading a component: in a worker process, whose memory is bounded."""
+"""The work of reading files from outside, components and cages: in a worker process, whose memory is bounded."""
 
 from __future__ import annotations
 
-import resource
 from collections.abc import Callable
 from dataclasses import dataclass
 from pathlib import Path
-from typing import Any
+from typing import TYPE_CHECKING, Any
 
-MOST_MEMORY = 6 * 1024**3
+from zinc_otter.jobs.bounded import bounded_memory
+
+if TYPE_CHECKING:
+    from zinc_otter.core.formats.cages.cleaning import Cleaning, Finding
+    from zinc_otter.core.formats.cages.loaded import Loaded
+
+Progress = Callable[[float, str], None]
 
 
 @dataclass(frozen=True, eq=False)
@@ -19,17 +24,52 @@ class ComponentFile:
     facts: dict[str, Any]
 
 
-def read_component(progress: Callable[[float, str], None], path: Path, extension: str, unit: str | None) -> ComponentFile:
+def read_component(progress: Progress, path: Path, extension: str, unit: str | None) -> ComponentFile:
     """Read a mesh file. Raises FileFormatError, BadNumberError."""
-    from zinc_otter.core.errors import FileFormatError
     from zinc_otter.core.formats.mesh import as_asset, read_mesh
 
-    soft, hard = resource.getrlimit(resource.RLIMIT_AS)
-    most = MOST_MEMORY if hard == resource.RLIM_INFINITY else min(MOST_MEMORY, hard)
-    resource.setrlimit(resource.RLIMIT_AS, (most, hard))
-    try:
+    with bounded_memory("a component"):
         return ComponentFile(*as_asset(read_mesh(path.read_bytes(), extension, unit)))
-    except MemoryError:
-        raise FileFormatError("The file takes more memory than a component may.") from None
-    finally:
-        resource.setrlimit(resource.RLIMIT_AS, (soft, hard))
+
+
+def read_cage_file(
+    progress: Progress, path: Path, extension: str, scale: float, cleaning: Cleaning
+) -> tuple[Loaded, tuple[Finding, ...]]:
+    """Read a cage and set right what can be. Raises FileFormatError, UnsoundCageError."""
+    from zinc_otter.core.formats.cages.kinds import read_cleaned
+
+    with bounded_memory("a cage"):
+        return read_cleaned(path.read_bytes(), extension, cleaning, scale)
+
+
+@dataclass(frozen=True)
+class SolidFile:
+    """What a STEP file holds: its extent (mm), volume (mm³), how many solids and faces; and the asset to keep it as."""
+
+    asset: bytes
+    size: tuple[float, float, float]
+    volume: float
+    solids: int
+    faces: int
+
+
+def read_solid_file(progress: Progress, path: Path) -> SolidFile:
+    """Look at a STEP file before it is taken in. Raises FileFormatError, CoreError unless it holds closed solids."""
+    from zinc_otter.core.errors import FileFormatError
+    from zinc_otter.core.formats.step import look_at, read_step
+    from zinc_otter.core.solid.imported import body_of, packed
+    from zinc_otter.core.solid.kernel.guard import guarded
+    from zinc_otter.core.solid.kernel.shape import welded
+
+    def look() -> SolidFile:
+        shape = read_step(path)
+        facts = look_at(shape, with_volume=False)
+        if not (facts.solids and facts.closed and facts.valid):
+            raise FileFormatError("This STEP file holds no closed and valid solid.")
+        asset = packed(path.read_bytes(), *welded(shape))
+        body = body_of(asset, "imported")
+        x, y, z = (float(v) for v in body.size)
+        return SolidFile(asset, (x, y, z), body.volume, facts.solids, facts.faces)
+
+    with bounded_memory("a solid"):
+        return guarded("Reading the STEP file", 60.0, look)

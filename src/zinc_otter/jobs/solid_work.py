@@ -1,4 +1,4 @@
-"""The work of making a solid: fit, build, certify, write. Runs in a worker process."""
+"""The work of making a solid: on triangles, in the kernel, certify, write. Runs in a worker process."""
 
 from __future__ import annotations
 
@@ -7,36 +7,151 @@ import os
 from collections.abc import Callable
 from dataclasses import asdict
 from pathlib import Path
+from typing import TYPE_CHECKING, Any
 
-from zinc_otter.core.cage import Cage
+import numpy as np
 
-CERTIFICATE, STEP = "certificate.json", "solid.step"
+from zinc_otter.core.solid.recipe import Recipe
+
+if TYPE_CHECKING:
+    from zinc_otter.core.formats.surfaces import Look
+    from zinc_otter.core.solid.kernel.route import KernelMade
+    from zinc_otter.core.solid.mesh.route import Made
+
+CERTIFICATE, STEP, SHOWN = "certificate.json", "solid.step", "shown.npz"
+
+Colour = tuple[float, float, float]
+Progress = Callable[[float, str], None]
 
 
-def make_solid(progress: Callable[[float, str], None], cage: Cage, folder: Path, name: str) -> None:
-    """Write the STEP file and the certificate of a cage into ``folder``, the certificate last.
+def make_solid(progress: Progress, recipe: Recipe, folder: Path, colour: Colour | None = None) -> None:
+    """Write the STEP file, triangles to be shown, and the certificate of a recipe into ``folder``, the certificate last.
 
-    Raises OpenCageError, KernelError, OSError.
+    Raises OpenCageError, KernelError naming the step that did not hold, OSError.
     """
-    from zinc_otter.core.formats.step import look_at, write_step
-    from zinc_otter.core.solid.brep import build_solid
-    from zinc_otter.core.solid.certificate import certify, require_closed
-    from zinc_otter.core.solid.patches import fit_patches
+    from zinc_otter.core.formats.step import write_step
+    from zinc_otter.core.solid.certificate import certify
 
-    require_closed(cage)
+    by_mesh, made = _both_routes(recipe, progress)
     folder.mkdir(parents=True, exist_ok=True)
-    progress(0.05, "Fitting patches to the surface")
-    patches = fit_patches(cage)
-    progress(0.2, "Building faces and edges")
-    solid = build_solid(patches, lambda part: progress(0.2 + 0.35 * part, "Building faces and edges"))
-    progress(0.6, "Measuring how true it is")
-    facts = look_at(solid, with_volume=False)
-    certificate = certify(patches, facts.closed and facts.valid, facts.solids)
-    progress(0.85, "Writing STEP")
-    fresh = folder / f"{STEP}.{os.getpid()}"
-    write_step(solid, fresh, name)
-    fresh.replace(folder / STEP)
-    fresh = folder / f"{CERTIFICATE}.{os.getpid()}"
-    fresh.write_text(json.dumps(asdict(certificate)), "utf-8")
-    fresh.replace(folder / CERTIFICATE)
+    progress(0.8, "Measuring how true it is")
+    solids, shown, finished, measured = _measured(recipe, by_mesh, made)
+    certificate = certify(made.patches, True, solids, measured, finished if recipe.followers else None)
+    progress(0.9, "Writing STEP")
+    _put(folder / STEP, lambda path: write_step(made.body.shape, path, recipe.name, colour))
+    _put(folder / SHOWN, lambda path: _save(path, shown, finished))
+    _put(folder / CERTIFICATE, lambda path: path.write_text(json.dumps(asdict(certificate)), "utf-8"))
     progress(1.0, "Done")
+
+
+def find_fillet(
+    progress: Progress,
+    recipe: Recipe,
+    up_to: str | None,
+    between: tuple[str, str],
+    wished: float,
+    seconds: float,
+    path: Path,
+) -> None:
+    """Write the largest radius that holds on edges of a recipe's body, before the follower ``up_to``, as JSON.
+
+    Raises KernelError where there are no such edges, and what making the body raises.
+    """
+    from zinc_otter.core.solid.kernel.finder import find_radius
+
+    kept = recipe
+    if up_to is not None:
+        kept = Recipe(
+            recipe.name, recipe.cage, recipe.followers[: [f.id for f in recipe.followers].index(up_to)], recipe.others,
+            recipe.solids,
+        )  # fmt: skip
+    _, made = _both_routes(kept, lambda part, words: progress(0.5 * part, words))
+    names = (min(between), max(between))
+    found = find_radius(
+        made.body, names, wished, seconds, lambda part, words: progress(0.5 + 0.5 * part, words)
+    )
+    path.parent.mkdir(parents=True, exist_ok=True)
+    _put(path, lambda fresh: fresh.write_text(json.dumps(asdict(found)), "utf-8"))
+    progress(1.0, "Done")
+
+
+def write_file(
+    progress: Progress, recipe: Recipe, kind: str, chord: float, degrees: float, look: Look, path: Path
+) -> None:
+    """Write the body of a recipe as a file of triangles. Raises CoreError, OSError."""
+    from zinc_otter.core.formats.surfaces import write_surface
+    from zinc_otter.core.solid.mesh.route import triangles_of
+
+    progress(0.05, "Making triangles")
+    triangles = triangles_of(recipe, chord, degrees, lambda part, words: progress(0.05 + 0.8 * part, words))
+    progress(0.85, f"Writing {len(triangles.triangles):,} triangles")
+    data = write_surface(kind, triangles, look)
+    path.parent.mkdir(parents=True, exist_ok=True)
+    _put(path, lambda fresh: fresh.write_bytes(data))
+    progress(1.0, "Done")
+
+
+def _both_routes(recipe: Recipe, progress: Progress) -> tuple[Made, KernelMade]:
+    from zinc_otter.core.formats.step import read_step_bytes
+    from zinc_otter.core.solid.kernel.route import made_in_kernel
+    from zinc_otter.core.solid.mesh.route import made_of_triangles
+
+    progress(0.02, "Making it of triangles")
+    by_mesh = made_of_triangles(recipe, progress=lambda part, words: progress(0.02 + 0.2 * part, words))
+    made = made_in_kernel(
+        recipe, by_mesh, progress=lambda part, words: progress(0.22 + 0.58 * part, words), imported=read_step_bytes
+    )
+    return by_mesh, made
+
+
+def _measured(recipe: Recipe, by_mesh: Made, made: KernelMade) -> tuple[int, Any, Any, Any]:
+    """Count of solids, triangles to be shown, and the measures of a certificate."""
+    from zinc_otter.core.proof.crossing import crossing_pairs
+    from zinc_otter.core.proof.walls import wall_at
+    from zinc_otter.core.solid.certificate import Finished, Measured
+    from zinc_otter.core.solid.kernel.shape import largest_tolerance, reach_of, solids_of, triangulated
+
+    chord = reach_of(made.body) * 3e-4
+    shown = triangulated(made.body, chord)
+    mesh = by_mesh.body.mesh
+    walls, at = wall_at(shown.points, shown.triangles)
+    order = np.argsort(walls)
+    thin = order[len(order) // 100]
+    called = {follower.id: follower.called for follower in recipe.followers}
+    x, y, z = (float(v) for v in np.ptp(shown.points, axis=0))
+    measured = Measured(
+        triangle_count=len(shown.triangles),
+        chord=chord,
+        mesh_volume=by_mesh.body.volume,
+        centre=_vec(shown.moments.centre),
+        crossings=len(crossing_pairs(mesh.points, mesh.triangles)),
+        thinnest=float(walls[thin]),
+        thinnest_at=_vec(at[thin]),
+        tolerance=largest_tolerance(made.body),
+        followers=tuple((n.follower, called[n.follower], n.status, n.words) for n in made.notes),
+    )
+    finished = Finished(made.volume, shown.moments.area, (x, y, z), len(made.body.names))
+    return len(solids_of(made.body.shape)), shown, finished, measured
+
+
+def _vec(values: Any) -> tuple[float, float, float]:
+    x, y, z = (float(v) for v in values)
+    return x, y, z
+
+
+def _save(path: Path, shown: Any, finished: Any) -> None:
+    with path.open("wb") as file:
+        np.savez_compressed(
+            file, points=shown.points.astype(np.float32), normals=shown.normals.astype(np.float32),
+            triangles=shown.triangles.astype(np.int32), volume=finished.volume, size=finished.size,
+        )  # fmt: skip
+
+
+def _put(path: Path, write: Callable[[Path], Any]) -> None:
+    """Write a file beside its place and move it there, so that nobody finds half of one."""
+    fresh = path.with_name(f"{path.name}.{os.getpid()}")
+    try:
+        write(fresh)
+        fresh.replace(path)
+    finally:
+        fresh.unlink(missing_ok=True)

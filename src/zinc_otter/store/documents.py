@@ -15,10 +15,11 @@ from numpy.typing import NDArray
 from zinc_otter.core.cage import Cage, Topology
 from zinc_otter.core.cage.symmetry import Group, Plane, Symmetry
 from zinc_otter.studio.design import Design, Follows, Piece
+from zinc_otter.studio.followers import follower_document, read_follower
 from zinc_otter.studio.references import Component, Picture, Reference
 
-FORMAT = 3
-"""1 had neither references nor locks, colours and groups of pieces, 2 had no symmetry; they are still read."""
+FORMAT = 4
+"""1 had neither references nor locks, colours and groups of pieces, 2 no symmetry, 3 no followers; they are still read."""
 
 
 def to_document(design: Design) -> tuple[dict[str, Any], dict[str, bytes]]:
@@ -55,6 +56,7 @@ def to_document(design: Design) -> tuple[dict[str, Any], dict[str, bytes]]:
             "cage": cage_document(p.cage),
             "symmetry": symmetry_document(p.symmetry),
             "follows": None if p.follows is None else asdict(p.follows),
+            "followers": [follower_document(follower) for follower in p.followers],
         }
         for p in design.pieces
     ]
@@ -74,8 +76,12 @@ def blob_hashes(document: Mapping[str, Any]) -> set[str]:
 
 
 def asset_hashes(document: Mapping[str, Any]) -> set[str]:
-    """The hashes of the pictures and meshes that a document's references show."""
-    return {reference["asset"] for reference in document.get("references", [])}
+    """The hashes of the pictures and meshes that a document's references show, and of the solids that followers take."""
+    found = {reference["asset"] for reference in document.get("references", [])}
+    for piece in document["pieces"]:
+        for follower in piece.get("followers", ()):
+            found.update(read_follower(follower).solids)
+    return found
 
 
 def from_document(document: Mapping[str, Any], blobs: Mapping[str, bytes]) -> Design:
@@ -98,7 +104,8 @@ def from_document(document: Mapping[str, Any], blobs: Mapping[str, bytes]) -> De
             symmetry = Symmetry(_group(held["group"]), cage.topology, corners)
         follows = p.get("follows") and Follows(p["follows"]["source"], _plane(p["follows"]["plane"]))
         facts = {key: p[key] for key in _PIECE_KEYS if key in p}
-        return Piece(**facts, cage=cage, symmetry=symmetry, follows=follows or None)
+        followers = tuple(read_follower(follower) for follower in p.get("followers", ()))
+        return Piece(**facts, cage=cage, symmetry=symmetry, follows=follows or None, followers=followers)
 
     pieces = tuple(piece_of(p) for p in document["pieces"])
     references = tuple(_reference(r) for r in document.get("references", []))

@@ -8,6 +8,8 @@ from dataclasses import dataclass, replace
 from zinc_otter.core.cage import Cage, Edit, Selection
 from zinc_otter.core.cage.symmetry import Plane, Symmetry, mirrored_copy, symmetric_edit
 from zinc_otter.core.errors import CoreError
+from zinc_otter.core.solid.followers import Follower
+from zinc_otter.core.solid.followers.moving import similarity_between, taken_along
 from zinc_otter.studio.references import Reference
 
 
@@ -43,7 +45,7 @@ class Piece:
 
     ``colour`` is the name of one of the workshop's clays; pieces of one ``group`` (a name) are shown, locked and placed
     together. A variant knows the id of its ``original``. With a ``symmetry`` every edit is done on all sides at once; a
-    piece that ``follows`` another is computed from it.
+    piece that ``follows`` another is computed from it. Its ``followers`` lead from its form to its solid.
     """
 
     id: str
@@ -56,6 +58,7 @@ class Piece:
     original: str | None = None
     symmetry: Symmetry | None = None
     follows: Follows | None = None
+    followers: tuple[Follower, ...] = ()
 
 
 @dataclass(frozen=True, eq=False)
@@ -118,7 +121,8 @@ class Design:
         at = len(self.pieces)
         if like is not None:
             symmetry = like.symmetry if cage.topology is like.cage.topology else None
-            piece = replace(piece, colour=like.colour, group=like.group, symmetry=symmetry)
+            followers = like.followers if cage.topology is like.cage.topology else ()
+            piece = replace(piece, colour=like.colour, group=like.group, symmetry=symmetry, followers=followers)
             at = next(i for i, other in enumerate(self.pieces) if other.id == like.id) + 1
         pieces = (*self.pieces[:at], piece, *self.pieces[at:])
         return replace(self, pieces=pieces, next_number=self.next_number + 1), piece
@@ -158,7 +162,13 @@ class Design:
 
     def with_symmetric(self, piece: Piece, done: Edit, symmetry: Symmetry | None) -> Design:
         """The design with a piece after an edit that settled its symmetry itself."""
-        return self.with_piece(replace(piece, cage=done.cage, symmetry=symmetry))
+        followers = piece.followers
+        if followers and done.cage.topology is piece.cage.topology:
+            # Moved as a whole, a piece takes its followers along.
+            matrix = similarity_between(piece.cage.positions, done.cage.positions)
+            if matrix is not None:
+                followers = tuple(taken_along(follower, matrix) for follower in followers)
+        return self.with_piece(replace(piece, cage=done.cage, symmetry=symmetry, followers=followers))
 
     def with_reference(self, changed: Reference) -> Design:
         """The design with the reference of the same id replaced."""

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import io
+from dataclasses import dataclass
 
 import numpy as np
 from numpy.typing import NDArray
@@ -30,20 +31,53 @@ def picture(design: Design, width: int = 480, height: int = 320) -> bytes:
 
     Drawn at twice the size, then halved to smooth the edges.
     """
-    wide, high = 2 * width, 2 * height
-    image = np.broadcast_to(PAPER, (high, wide, 3)).copy()
     cages = [piece.cage for piece in design.pieces if piece.visible]
+    image = drawn(cages, Frame.around(cages, width, height))
+    buffer = io.BytesIO()
+    Image.fromarray(image).save(buffer, "PNG")
+    return buffer.getvalue()
+
+
+@dataclass(frozen=True)
+class Frame:
+    """How points come to lie on a picture of ``width`` by ``height``: its middle in view coordinates, and pixels to a mm."""
+
+    width: int
+    height: int
+    middle: tuple[float, float, float]
+    scale: float
+
+    @classmethod
+    def around(cls, cages: list[Cage], width: int, height: int, share: float = 0.8) -> Frame:
+        """One that shows all of some cages' surfaces, on a ``share`` of the picture."""
+        if not cages:
+            return cls(width, height, (0.0, 0.0, 0.0), 1.0)
+        points = np.concatenate([_dense_quads([cage])[0].reshape(-1, 3) for cage in cages])
+        low, top = points.min(axis=0), points.max(axis=0)
+        scale = share * min(width / max(top[0] - low[0], 1e-9), height / max(top[1] - low[1], 1e-9))
+        x, y, z = (float(v) for v in (low + top) / 2)
+        return cls(width, height, (x, y, z), scale)
+
+    def placed(self, points: Floats, finer: int = 1) -> Floats:
+        """Points (..., 3) of the model in pixels; the third is the depth, larger towards the eye."""
+        return self._laid(points @ _VIEW, finer)
+
+    def _laid(self, seen: Floats, finer: int) -> Floats:
+        scale = self.scale * finer
+        middle = np.array([self.width * finer / 2, self.height * finer / 2, 0])
+        return np.asarray((seen - np.array(self.middle)) * np.array([scale, -scale, scale]) + middle)
+
+
+def drawn(cages: list[Cage], frame: Frame) -> NDArray[np.uint8]:
+    """(height, width, 3) the surfaces of some cages, shaded."""
+    wide, high = 2 * frame.width, 2 * frame.height
+    image = np.broadcast_to(PAPER, (high, wide, 3)).copy()
     if cages:
         quads, tilts = _dense_quads(cages)
-        low, top = quads.reshape(-1, 3).min(axis=0), quads.reshape(-1, 3).max(axis=0)
-        scale = 0.8 * min(wide / max(top[0] - low[0], 1e-9), high / max(top[1] - low[1], 1e-9))
-        placed = (quads - (low + top) / 2) * np.array([scale, -scale, scale]) + np.array([wide / 2, high / 2, 0])
-        cells, normals = _nearest(placed.astype(np.float32), tilts, wide, high)
+        cells, normals = _nearest(frame._laid(quads, 2).astype(np.float32), tilts, wide, high)
         image.reshape(-1, 3)[cells] = _shaded(normals)
-    small = image.reshape(height, 2, width, 2, 3).mean(axis=(1, 3))
-    buffer = io.BytesIO()
-    Image.fromarray((255 * np.clip(small, 0, 1)).astype(np.uint8)).save(buffer, "PNG")
-    return buffer.getvalue()
+    small = image.reshape(frame.height, 2, frame.width, 2, 3).mean(axis=(1, 3))
+    return (255 * np.clip(small, 0, 1)).astype(np.uint8)
 
 
 def _dense_quads(cages: list[Cage]) -> tuple[Floats, Floats]:

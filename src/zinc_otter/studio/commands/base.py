@@ -5,7 +5,7 @@ from __future__ import annotations
 from abc import ABC, abstractmethod
 from collections.abc import Callable
 from dataclasses import dataclass
-from typing import Annotated, Literal
+from typing import Annotated, ClassVar, Literal
 
 from pydantic import BaseModel, ConfigDict, Field
 
@@ -108,6 +108,9 @@ class OnSelection(Command, ABC):
     picked: Picked
     others: Annotated[tuple[PieceId, ...], Field(max_length=200)] = ()
 
+    shows_result: ClassVar[bool] = False
+    """Whether what it leads to is selected also where a whole piece was picked."""
+
     @abstractmethod
     def edit(self, cage: Cage, selection: Selection) -> Edit:
         """The edit itself."""
@@ -120,7 +123,7 @@ class OnSelection(Command, ABC):
             design, done = self.edited(design, piece_id)
             first = first or done
         assert first is not None
-        whole = self.picked.kind == "piece"
+        whole = self.picked.kind == "piece" and not self.shows_result
         return Outcome(design, self.piece, first.selected, whole, first.weights, first.doubtful, first.remarks)
 
     def edited(self, design: Design, piece_id: str) -> tuple[Design, Edit]:
@@ -149,3 +152,25 @@ class OnSelection(Command, ABC):
         if self.picked.kind == "piece":
             return names
         return f"{self.picked.on(design.piece(self.piece).cage).words()} of {names}"
+
+
+class BesideMeshes(OnSelection, ABC):
+    """A command on one piece that goes by the mesh of a component, or by another piece."""
+
+    @abstractmethod
+    def edit_beside(self, design: Design, meshes: Meshes) -> Callable[[Cage, Selection], Edit]:
+        """The edit itself, once what it goes by was looked up. Raises BadSelectionError."""
+
+    def edit(self, cage: Cage, selection: Selection) -> Edit:
+        raise NotImplementedError("What this goes by lies outside of the piece; see edit_beside.")
+
+    def apply(self, design: Design) -> Outcome:
+        return self.apply_among(design, no_meshes)
+
+    def apply_among(self, design: Design, meshes: Meshes) -> Outcome:
+        if self.others:
+            raise BadSelectionError("This is done to one piece at a time.")
+        edit = self.edit_beside(design, meshes)
+        changed, done = design.edited(self.piece, self.picked.on(design.shapeable_piece(self.piece).cage), edit)
+        whole = self.picked.kind == "piece" and not self.shows_result
+        return Outcome(changed, self.piece, done.selected, whole, remarks=done.remarks)

@@ -6,11 +6,13 @@ from collections.abc import Sequence
 from dataclasses import replace
 from typing import Annotated, Literal
 
+import numpy as np
 from pydantic import Field
 
 from zinc_otter.core.cage.edits.placing import moving
 from zinc_otter.core.cage.symmetry.whole import whole_moved
 from zinc_otter.core.errors import BadNumberError, BadSelectionError
+from zinc_otter.core.solid.followers.moving import taken_along
 from zinc_otter.studio.commands.base import Command, Name, Outcome, PieceId, Vector
 from zinc_otter.studio.design import Design, Piece
 
@@ -141,6 +143,11 @@ class DuplicatePiece(Command):
         changed, copy = design.with_new_piece(piece.name, cage, like=piece)
         if copy.symmetry is not None and any(self.offset):
             copy = replace(copy, symmetry=whole_moved(piece.cage, copy.symmetry, moving(self.offset))[1])
+            changed = changed.with_piece(copy)
+        if copy.followers and any(self.offset):
+            shift = np.eye(4)
+            shift[:3, 3] = self.offset
+            copy = replace(copy, followers=tuple(taken_along(follower, shift) for follower in copy.followers))
             changed = changed.with_piece(copy)
         return Outcome(changed, copy.id)
 

@@ -1,0 +1,130 @@
+"""Bodies of pieces that have followers, for the live channel: on triangles, behind the hand; from the kernel once made."""
+
+from __future__ import annotations
+
+import asyncio
+from collections.abc import Awaitable, Callable
+from pathlib import Path
+from typing import Any
+
+import numpy as np
+
+from zinc_otter.api.kept import Kept
+from zinc_otter.core.cage import Cage
+from zinc_otter.core.errors import CoreError
+from zinc_otter.core.solid.mesh.body import NamedTriangles
+from zinc_otter.core.solid.mesh.route import made_of_triangles
+from zinc_otter.core.solid.recipe import Recipe
+from zinc_otter.core.surface import Stencils
+from zinc_otter.jobs.solid_work import SHOWN
+from zinc_otter.studio.design import Design
+from zinc_otter.studio.followers import recipe_of
+
+QUICK, FINE = (6_000, 12_000), (16_000, 40_000)
+"""Quads of the surface and triangles of a grid: while something is being previewed, and once it is kept."""
+
+
+class Bodies:
+    """Makes bodies and keeps those made last. Safe to call from several threads."""
+
+    def __init__(self, solids: Path, stencils: Callable[[Cage, int], Stencils]) -> None:
+        self._solids = solids
+        self._stencils = stencils
+        self._kept: Kept[tuple[str, tuple[int, int]], dict[str, Any]] = Kept(16)
+
+    def get(self, recipe: Recipe, fineness: tuple[int, int]) -> dict[str, Any]:
+        """The arrays and facts of a recipe's body, or the sentence why there is none."""
+        body = self._kept.get((recipe.digest, fineness), lambda: self._made(recipe, fineness))
+        made = _from_kernel(self.folder(recipe)) if fineness == FINE and "problem" not in body else None
+        return body if made is None else {**body, **made}
+
+    def folder(self, recipe: Recipe) -> Path:
+        """Solids are kept by what they were made of, so that undo finds the earlier one again."""
+        return self._solids / recipe.digest[:32]
+
+    def _made(self, recipe: Recipe, fineness: tuple[int, int]) -> dict[str, Any]:
+        try:
+            made = made_of_triangles(recipe, *fineness, stencils=self._stencils)
+        except CoreError as error:
+            return {"route": "none", "problem": str(error), "notes": []}
+        mesh = made.body.mesh
+        points, normals, corners = mesh.shaded()
+        return {
+            "route": "mesh",
+            "points": points.astype(np.float32),
+            "normals": normals.astype(np.float32),
+            "triangles": corners.astype(np.int32),
+            "notes": [[note.follower, note.status, note.words] for note in made.notes],
+            "edges": _edges(mesh),
+            "volume": made.body.volume,
+            "size": made.body.size.tolist(),
+        }
+
+
+def _edges(triangles: NamedTriangles) -> list[dict[str, Any]]:
+    """Where what meets what: the two names, the length in mm, and the segments to be drawn."""
+    return [
+        {
+            "between": [a, b],
+            "length": float(np.linalg.norm(ends[:, 1] - ends[:, 0], axis=1).sum()),
+            "lines": ends.astype(np.float32).ravel(),
+        }
+        for (a, b), ends in sorted(triangles.edges().items())
+    ]
+
+
+def _from_kernel(folder: Path) -> dict[str, Any] | None:
+    """What the kernel made of the same recipe, if it did."""
+    path = folder / SHOWN
+    if not path.exists():
+        return None
+    with np.load(path, allow_pickle=False) as arrays:
+        drawn = {key: arrays[key] for key in ("points", "normals", "triangles")}
+        return {"route": "kernel", **drawn, "volume": float(arrays["volume"]), "size": arrays["size"].tolist()}
+
+
+class BodyTeller:
+    """Tells one viewer of the bodies of a design, of the latest only, beside everything else that it is told."""
+
+    def __init__(
+        self,
+        bodies: Bodies,
+        solid: Callable[[str], bytes],
+        send: Callable[[dict[str, Any]], Awaitable[None]],
+    ) -> None:
+        self._bodies = bodies
+        self._solid = solid
+        self._send = send
+        self._wanted: tuple[Design, tuple[int, int]] | None = None
+        self._wake = asyncio.Event()
+        self._sent: dict[str, tuple[str, str, tuple[int, int]]] = {}
+
+    def want(self, design: Design, fineness: tuple[int, int]) -> None:
+        self._wanted = design, fineness
+        self._wake.set()
+
+    async def run(self) -> None:
+        while True:
+            await self._wake.wait()
+            self._wake.clear()
+            if self._wanted is None:
+                continue
+            design, fineness = self._wanted
+            shown = {piece.id for piece in design.pieces if piece.visible and any(f.on for f in piece.followers)}
+            gone = [piece_id for piece_id in self._sent if piece_id not in shown]
+            for piece_id in gone:
+                del self._sent[piece_id]
+            if gone:
+                await self._send({"type": "bodies", "bodies": [], "gone": gone})
+            for piece_id in sorted(shown):
+                recipe = await asyncio.to_thread(recipe_of, design, piece_id, self._solid)
+                body = await asyncio.to_thread(self._bodies.get, recipe, fineness)
+                key = (recipe.digest, body["route"], fineness)
+                if self._sent.get(piece_id) != key:
+                    self._sent[piece_id] = key
+                    await self._send(
+                        {"type": "bodies", "gone": [], "bodies": [{"id": piece_id, "made_from": recipe.digest, **body}]}
+                    )
+                if self._wake.is_set():
+                    # Something newer is wanted by now.
+                    break

@@ -1,0 +1,102 @@
+"""A design as one file to keep or pass on: a zip of JSON and arrays, laid out in docs/archive.md."""
+
+from __future__ import annotations
+
+import hashlib
+import io
+import json
+import zipfile
+import zlib
+from collections.abc import Callable
+from dataclasses import dataclass
+from typing import Any
+
+import numpy as np
+
+from zinc_otter.core.errors import CoreError, FileFormatError
+from zinc_otter.store.documents import FORMAT, asset_hashes, blob_hashes, from_document, to_document
+from zinc_otter.studio.design import Design
+from zinc_otter.studio.shelf import Asset, Unit
+
+KIND = "zinc-otter design"
+MOST_UNPACKED = 400 * 1024 * 1024
+_LONG_AGO = (1980, 1, 1, 0, 0, 0)
+"""One date for all entries, so that equal designs give equal files."""
+
+
+@dataclass(frozen=True, eq=False)
+class Archive:
+    """What an archive holds: ``assets`` are kind, contents and facts by hash."""
+
+    name: str
+    unit: Unit
+    design: Design
+    assets: tuple[tuple[str, bytes, dict[str, Any]], ...]
+
+
+def write_archive(name: str, unit: Unit, design: Design, asset: Callable[[str], Asset]) -> bytes:
+    """The file. Raises UnknownAssetError."""
+    document, blobs = to_document(design)
+    held = {digest: asset(digest) for digest in sorted(asset_hashes(document))}
+    head = {
+        "kind": KIND, "name": name, "unit": unit, "document": document,
+        "assets": {digest: {"kind": a.kind, "facts": a.facts} for digest, a in held.items()},
+    }  # fmt: skip
+    out = io.BytesIO()
+    with zipfile.ZipFile(out, "w", zipfile.ZIP_DEFLATED) as box:
+
+        def put(path: str, data: bytes) -> None:
+            box.writestr(zipfile.ZipInfo(path, _LONG_AGO), data, zipfile.ZIP_DEFLATED)
+
+        put("design.json", json.dumps(head, indent=1, sort_keys=True).encode())
+        for digest in sorted(blobs):
+            put(f"arrays/{digest}.npy", zlib.decompress(blobs[digest]))
+        for digest, a in held.items():
+            put(f"assets/{digest}", a.data)
+    return out.getvalue()
+
+
+def read_archive(data: bytes) -> Archive:
+    """What was written, checked: sizes before they are unpacked, arrays and assets against their hashes.
+
+    Raises FileFormatError.
+    """
+    try:
+        with zipfile.ZipFile(io.BytesIO(data)) as box:
+            if sum(entry.file_size for entry in box.infolist()) > MOST_UNPACKED:
+                raise FileFormatError("The archive unpacks to more than 400 MB.")
+            head = json.loads(_unpacked(box, "design.json"))
+            if not isinstance(head, dict) or head.get("kind") != KIND:
+                raise FileFormatError("This is no archive of a design.")
+            document = head["document"]
+            if document["format"] > FORMAT:
+                raise FileFormatError("The archive was written by a newer version; this one cannot read it.")
+            wanted = asset_hashes(document)
+            blobs = {}
+            for digest in blob_hashes(document) - wanted:
+                raw = _unpacked(box, f"arrays/{digest}.npy")
+                if hashlib.sha256(raw).hexdigest() != digest:
+                    raise FileFormatError("An array of the archive is not what its name says.")
+                np.load(io.BytesIO(raw), allow_pickle=False)
+                blobs[digest] = zlib.compress(raw, 1)
+            assets = []
+            for digest in sorted(wanted):
+                about, contents = head["assets"][digest], _unpacked(box, f"assets/{digest}")
+                if hashlib.sha256(str(about["kind"]).encode() + contents).hexdigest() != digest:
+                    raise FileFormatError("A picture or mesh of the archive is not what its name says.")
+                assets.append((str(about["kind"]), contents, dict(about["facts"])))
+            unit: Unit = head["unit"] if head["unit"] in ("mm", "cm", "in") else "mm"
+            return Archive(str(head["name"])[:80] or "Design", unit, from_document(document, blobs), tuple(assets))
+    except CoreError:
+        raise
+    except (zipfile.BadZipFile, KeyError, ValueError, TypeError, EOFError, NotImplementedError, zlib.error) as error:
+        raise FileFormatError(f"This is no archive of a design, or it is broken ({type(error).__name__}).") from None
+
+
+def _unpacked(box: zipfile.ZipFile, path: str) -> bytes:
+    """An entry, counted while it is unpacked: what the directory says of sizes need not be true."""
+    with box.open(path) as entry:
+        data = entry.read(MOST_UNPACKED + 1)
+    if len(data) > MOST_UNPACKED:
+        raise FileFormatError("The archive unpacks to more than 400 MB.")
+    return data

@@ -1,0 +1,37 @@
+"""Chamfer edges and vertices."""
+
+from __future__ import annotations
+
+from typing import Annotated, Literal
+
+from pydantic import Field
+
+from zinc_otter.core.cage import Cage, Edit, Selection
+from zinc_otter.core.cage.edits.chamfer import chamfer_edges, chamfer_vertices
+from zinc_otter.core.cage.edits.chamfer.edges import MOST_SEGMENTS
+from zinc_otter.studio.commands.base import Length, OnSelection
+from zinc_otter.studio.design import Design
+from zinc_otter.studio.words import millimetres
+
+
+class Chamfer(OnSelection):
+    """Chamfer picked edges, ``distance`` mm to each side measured on their faces, with ``segments`` faces across that are
+    flat or round; or cut off picked vertices. With ``quads`` corners and ends are closed in quads; ``keep_creases`` leaves
+    the old edges' sharpness on the outer lines.
+    """
+
+    kind: Literal["chamfer"] = "chamfer"
+    distance: Annotated[Length, Field(gt=0)]
+    segments: Annotated[int, Field(ge=1, le=MOST_SEGMENTS)] = 1
+    profile: Literal["flat", "round"] = "flat"
+    quads: bool = True
+    keep_creases: bool = False
+
+    def edit(self, cage: Cage, selection: Selection) -> Edit:
+        if selection.kind == "vertex":
+            return chamfer_vertices(cage, selection, self.distance)
+        is_round = self.profile == "round"
+        return chamfer_edges(cage, selection, self.distance, self.segments, is_round, self.quads, self.keep_creases)
+
+    def title(self, design: Design) -> str:
+        return f"Chamfered {self.what(design)} by {millimetres(self.distance)}"

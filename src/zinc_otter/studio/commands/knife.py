@@ -1,0 +1,73 @@
+"""The knife."""
+
+from __future__ import annotations
+
+from typing import Annotated, Literal
+
+import numpy as np
+from pydantic import Field
+
+from zinc_otter.core.cage import HARD, Cage, Edit, Selection
+from zinc_otter.core.cage.edit import ElementMap
+from zinc_otter.core.cage.edits.knife import knife
+from zinc_otter.core.cage.picking import everything
+from zinc_otter.core.cage.plane import Plane, plane_at
+from zinc_otter.core.cage.selection import touching_faces
+from zinc_otter.core.cage.symmetry import for_each_image
+from zinc_otter.studio.commands.base import Direction, Length, OnSelection, Vector
+from zinc_otter.studio.design import Design
+
+
+class Knife(OnSelection):
+    """Cut the picked faces, or with a piece picked all of it, along the plane through ``point`` with a ``normal``.
+
+    Vertices within ``near`` mm are used for the cut and drawn into the plane. ``keep`` a side, or both; ``leave`` them
+    "joined", "open" or "filled" with a ``cap``. The edges of the cut get a ``sharpness``.
+    """
+
+    shows_result = True
+    kind: Literal["knife"] = "knife"
+    point: Vector
+    normal: Direction
+    near: Annotated[Length, Field(ge=0)] = 0.0
+    keep: Literal["both", "positive", "negative"] = "both"
+    leave: Literal["joined", "open", "filled"] = "joined"
+    cap: Literal["face", "quads"] = "face"
+    sharpness: Annotated[float, Field(ge=0, le=HARD, allow_inf_nan=False)] = 0.0
+
+    def edit(self, cage: Cage, selection: Selection) -> Edit:
+        return self._cut(cage, plane_at(self.point, self.normal), selection)
+
+    def edited(self, design: Design, piece_id: str) -> tuple[Design, Edit]:
+        piece = design.piece(piece_id)
+        symmetry, picked = piece.symmetry, self.picked.on(piece.cage)
+        if symmetry is None:
+            return super().edited(design, piece_id)
+        picked.check(piece.cage.topology)
+        faces = Selection.of("face", touching_faces(piece.cage.topology, picked))
+        whole = len(faces) == piece.cage.topology.face_count
+        planes = [symmetry.group.moved_plane(k, plane_at(self.point, self.normal)) for k in range(symmetry.group.order)]
+
+        def cut(cage: Cage, one: Selection, element: int, _: ElementMap) -> Edit:
+            return self._cut(cage, planes[element], everything(cage.topology, "face") if whole else one)
+
+        edit = for_each_image(symmetry, faces, cut, lambda element: _same_for_one_plane(planes[element]))
+        return design.edited(piece_id, picked, edit)
+
+    def _cut(self, cage: Cage, plane: Plane, selection: Selection) -> Edit:
+        selection.check(cage.topology)
+        faces = touching_faces(cage.topology, selection)
+        some = None if len(faces) == cage.topology.face_count else Selection.of("face", faces)
+        return knife(cage, plane, some, self.near, self.keep, self.leave, self.cap, self.sharpness)
+
+    def title(self, design: Design) -> str:
+        how = {"joined": "", "open": ", left open", "filled": ", filled"}[self.leave]
+        return f"Cut {self.what(design)}{', one side kept' if self.keep != 'both' else ''}{how}"
+
+
+def _same_for_one_plane(plane: Plane) -> tuple[float, ...]:
+    """What two planes that are the same, whichever side is positive, have in common."""
+    normal = np.asarray(plane.normal)
+    first = normal[np.flatnonzero(np.abs(normal) > 1e-6)[0]]
+    facing = normal * np.sign(first)
+    return tuple(float(x) + 0.0 for x in np.round([*facing, facing @ np.asarray(plane.point)], 6))

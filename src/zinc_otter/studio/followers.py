@@ -1,0 +1,73 @@
+"""Followers in designs: as data that is checked when it comes in, and as the recipe that a solid is made from."""
+
+from __future__ import annotations
+
+from collections.abc import Callable, Mapping
+from dataclasses import asdict
+from functools import reduce
+from operator import or_
+from typing import TYPE_CHECKING, Annotated, Any
+
+from pydantic import ConfigDict, Field, TypeAdapter, ValidationError
+
+from zinc_otter.core.errors import BadNumberError
+from zinc_otter.core.solid.followers import KINDS, Follower
+from zinc_otter.core.solid.recipe import Recipe
+from zinc_otter.studio.design import Design
+
+if TYPE_CHECKING:
+    AnyFollower = Follower
+else:
+    AnyFollower = Annotated[reduce(or_, KINDS), Field(discriminator="kind")]
+    """Any of the followers, told apart by their ``kind``."""
+
+_ADAPTER: TypeAdapter[Follower] = TypeAdapter(AnyFollower, config=ConfigDict(extra="forbid"))
+
+MOST = 40
+"""Followers of one piece."""
+
+
+def read_follower(data: Mapping[str, Any]) -> Follower:
+    """From its document. Raises BadNumberError."""
+    try:
+        return _ADAPTER.validate_python(data)
+    except ValidationError as error:
+        raise BadNumberError(str(error.errors()[0]["msg"])) from None
+
+
+def follower_document(follower: Follower) -> dict[str, Any]:
+    """As JSON can hold it."""
+    return asdict(follower)
+
+
+def recipe_of(design: Design, piece_id: str, solid: Callable[[str], bytes] | None = None) -> Recipe:
+    """All that the solid of a piece is made from; ``solid`` gives an imported solid by its asset.
+
+    A piece that is gone is left out, and the follower that names it will wait. Raises UnknownPieceError.
+    """
+    piece = design.piece(piece_id)
+    there = {other.id for other in design.pieces}
+    on = [follower for follower in piece.followers if follower.on]
+    others = {
+        other: recipe_of(design, other, solid) for follower in on for other in follower.pieces if other in there
+    }
+    solids = {} if solid is None else {asset: solid(asset) for follower in on for asset in follower.solids}
+    return Recipe(piece.name, piece.cage, piece.followers, others, solids)
+
+
+def takes_part_of(design: Design, piece_id: str) -> set[str]:
+    """The ids of all pieces that a piece's followers take part of, in turn, and its own."""
+    seen: set[str] = set()
+    left = [piece_id]
+    while left:
+        at = left.pop()
+        if at not in seen:
+            seen.add(at)
+            left += [
+                other
+                for piece in design.pieces
+                if piece.id == at
+                for follower in piece.followers
+                for other in follower.pieces
+            ]
+    return seen
