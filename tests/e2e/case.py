@@ -1,23 +1,31 @@
-"""A browser for all tests of a class, a fresh server and page for each test, and no request to anywhere else."""
+"""A browser for all tests of a class, a fresh page for each test, and no request to anywhere else.
+
+Tests that work on the demo designs have a server each. The others begin designs of their own, and share one: starting takes
+some seconds.
+"""
 
 from __future__ import annotations
 
+import shutil
 import tempfile
 import unittest
 from pathlib import Path
 from typing import Any, ClassVar
 
+import numpy as np
 from playwright.sync_api import sync_playwright
 
-from tests.e2e.harness import Screen, Server, launch
+from tests.e2e.harness import Screen, Server, demo_data, launch
 
 
 class BrowserCase(unittest.TestCase):
     browser: ClassVar[Any]
+    server_of_all: ClassVar[Server | None]
     demo = False
 
     @classmethod
     def setUpClass(cls) -> None:
+        cls.server_of_all = None
         playwright = sync_playwright().start()
         cls.addClassCleanup(playwright.stop)
         cls.browser = launch(playwright)
@@ -27,8 +35,12 @@ class BrowserCase(unittest.TestCase):
         holder = tempfile.TemporaryDirectory(ignore_cleanup_errors=True)
         self.addCleanup(holder.cleanup)
         self.folder = Path(holder.name)
-        self.server = Server(self.folder / "data", demo=self.demo)
-        self.addCleanup(self.server.kill)
+        if self.demo:
+            shutil.copytree(demo_data(), self.folder / "data")
+            self.server = Server(self.folder / "data", demo=True)
+            self.addCleanup(self.server.kill)
+        else:
+            self.server = self._shared()
         context = self.browser.new_context(viewport={"width": 1280, "height": 800}, accept_downloads=True)
         self.addCleanup(context.close)
         # There is no graphics card here: draw as on any such machine.
@@ -36,6 +48,16 @@ class BrowserCase(unittest.TestCase):
         self.screen = Screen(context.new_page(), self.server)
         self.page = self.screen.page
         self.expected_errors: tuple[str, ...] = ()
+
+    @classmethod
+    def _shared(cls) -> Server:
+        """The server of the class; a new one where a test left it dead."""
+        if cls.server_of_all is None or not cls.server_of_all.is_alive:
+            holder = tempfile.TemporaryDirectory(ignore_cleanup_errors=True)
+            cls.addClassCleanup(holder.cleanup)
+            cls.server_of_all = Server(Path(holder.name) / "data")
+            cls.addClassCleanup(cls.server_of_all.kill)
+        return cls.server_of_all
 
     def tearDown(self) -> None:
         self.assertEqual(self.screen.outside, [], "something was asked for from elsewhere")
@@ -49,6 +71,18 @@ class BrowserCase(unittest.TestCase):
         self.server.post(f"/api/designs/{state['id']}/commands", {"revision": state["revision"], "command": box})
         self.page.goto(f"{self.server.address}/design/{state['id']}")
         self._take_up()
+
+    def begin_with(self, *commands: Any) -> None:
+        """Open a design that begins with these commands, all of it in view."""
+        state = self.server.post("/api/designs", {"name": "Trial"})
+        for command in commands:
+            at = {"revision": state["revision"], "command": command}
+            state = self.server.post(f"/api/designs/{state['id']}/commands", at)
+        self.page.goto(f"{self.server.address}/design/{state['id']}")
+        self.screen.steps(len(commands))
+        self.screen.viewport.focus()
+        self.page.keyboard.press(".")
+        self.screen.settled()
 
     def begin_box_by_hand(self, size: tuple[float, float, float], counts: tuple[int, int, int]) -> None:
         """Begin a design with a box, as a person does: name it, type the numbers, press Enter."""
@@ -70,3 +104,61 @@ class BrowserCase(unittest.TestCase):
         self.screen.viewport.focus()
         self.page.keyboard.press(".")
         self.screen.settled()
+
+
+class VerbCase(BrowserCase):
+    """What tests of verbs share."""
+
+    def points(self, piece: str = "p1") -> np.ndarray:
+        return np.array(self.screen.cage(piece)["positions"])
+
+    def euler(self, piece: str = "p1") -> int:
+        cage = self.screen.cage(piece)
+        return len(cage["positions"]) - len(cage["edges"]) + len(cage["faces"])
+
+    def pick_faces(self, test, piece: str = "p1") -> list[int]:  # type: ignore[no-untyped-def]
+        faces = self.screen.faces_where(test, piece)
+        for i, face in enumerate(faces):
+            self.screen.click(self.screen.face_point(face, piece), shift=i > 0)
+        self.page.get_by_test_id("chosen").get_by_text(f"{len(faces)} face").wait_for()
+        return faces
+
+    def apply(self, step: int) -> None:
+        self.screen.viewport.focus()
+        self.page.keyboard.press("Enter")
+        self.screen.steps(step)
+
+    def press(self, key: str) -> None:
+        self.screen.press(key)
+
+    def previewed(self) -> None:
+        self.page.get_by_text("not applied yet").wait_for()
+        self.screen.settled()
+
+    def digests(self) -> list[str]:
+        return [piece["digest"] for piece in self.screen.state()["pieces"]]
+
+    def there_and_back(self, take: str, set_values: dict[str, str] | None = None) -> None:
+        """Take the tool up, see its preview, apply it, and undo it; the pieces are what they were, to the last bit."""
+        before = self.digests()
+        step = self.screen.state()["head"]
+        if take.startswith("Shift+") or len(take) == 1:
+            self.press(take)
+        else:
+            self.page.locator("aside[aria-label^='Tools of']").get_by_role("button", name=take, exact=False).first.click()
+        for label, value in (set_values or {}).items():
+            if self.page.get_by_role("combobox", name=label).count():
+                self.screen.choose(label, value)
+            else:
+                self.screen.field(label).fill(value)
+        self.page.get_by_text("not applied yet").wait_for()
+        self.assertEqual(self.digests(), before, "a preview is not kept")
+        self.screen.viewport.focus()
+        self.page.keyboard.press("Enter")
+        self.screen.steps(step + 1)
+        self.assertNotEqual(self.digests(), before)
+        self.page.keyboard.press("Control+z")
+        self.screen.steps(step)
+        self.assertEqual(self.digests(), before)
+        # Undo leaves in hand what the step was done to.
+        self.page.keyboard.press("m")

@@ -2,21 +2,24 @@
 
 from __future__ import annotations
 
+import atexit
 import json
 import os
 import signal
 import socket
 import subprocess
 import sys
+import tempfile
 import time
 import urllib.error
 import urllib.request
 from collections.abc import Sequence
+from functools import cache
 from pathlib import Path
 from typing import Any, Literal
 
 import numpy as np
-from playwright.sync_api import Locator, Page, Playwright
+from playwright.sync_api import ConsoleMessage, Locator, Page, Playwright
 
 CHROMIUM = os.environ.get("CHROMIUM", "/usr/bin/chromium")
 _ALWAYS = [
@@ -41,13 +44,13 @@ def launch(playwright: Playwright) -> Any:
     raise RuntimeError("This Chromium has no WebGL; install libgl1-mesa-dri and libegl1.")
 
 
-# Three looks at the count of frames in a row that see no new one.
+# Three looks at the count of frames in a row that see no new one, and none asked for.
 _QUIET = """async () => {
   const host = document.querySelector("[data-testid=viewport]");
   let last = "";
   for (let quiet = 0; quiet < 3; ) {
     await new Promise((done) => setTimeout(done, 60));
-    quiet = host.dataset.frames === last ? quiet + 1 : 0;
+    quiet = host.dataset.frames === last && !("drawing" in host.dataset) ? quiet + 1 : 0;
     last = host.dataset.frames;
   }
 }"""
@@ -83,9 +86,15 @@ class Server:
                     raise
                 time.sleep(0.1)
 
+    @property
+    def is_alive(self) -> bool:
+        return self.process is not None and self.process.poll() is None
+
     def kill(self) -> None:
-        """End it at once, with no chance to tidy up."""
+        """End it at once, with no chance to tidy up; nothing happens where it has ended."""
         assert self.process is not None
+        if not self.is_alive:
+            return
         os.killpg(self.process.pid, signal.SIGKILL)
         self.process.wait()
         self.log.close()
@@ -100,6 +109,18 @@ class Server:
         )
         with urllib.request.urlopen(request, timeout=60) as answer:
             return json.loads(answer.read())
+
+
+@cache
+def demo_data() -> Path:
+    """A data folder in which the application has put its demo designs, to be copied."""
+    holder = tempfile.TemporaryDirectory(ignore_cleanup_errors=True)
+    atexit.register(holder.cleanup)
+    server = Server(Path(holder.name) / "data", demo=True)
+    server.process.terminate()  # type: ignore[union-attr]
+    server.process.wait()  # type: ignore[union-attr]
+    server.log.close()
+    return server.data
 
 
 def _free_port() -> int:
@@ -119,7 +140,11 @@ class Screen:
         page.set_default_timeout(30_000)
         page.on("request", lambda r: self._note(r.url))
         page.on("pageerror", lambda e: self.errors.append(str(e)))
-        page.on("console", lambda m: self.errors.append(m.text) if m.type == "error" else None)
+        page.on("console", self._hear)
+
+    def _hear(self, message: ConsoleMessage) -> None:
+        if message.type == "error":
+            self.errors.append(f"{message.text} {str(message.location.get('url'))[-60:]}")
 
     def _note(self, url: str) -> None:
         if not url.startswith((self.server.address, "data:", "blob:")):
@@ -142,6 +167,8 @@ class Screen:
     def open_design(self, name: str) -> None:
         self.page.goto(self.server.address)
         self.page.get_by_label(f"Open {name}").click()
+        # Only once the design is there is its first tool taken up; a key before that would be lost to it.
+        self.page.locator("[aria-label=Steps] [aria-current=step]").wait_for()
         self.settled()
 
     def button(self, name: str) -> Locator:
@@ -164,6 +191,12 @@ class Screen:
     def tool(self, name: str) -> None:
         """Take up a tool of the present station by its name in the drawer."""
         self.page.locator("aside[aria-label^='Tools of']").get_by_role("button", name=name).first.click()
+
+    def press(self, key: str) -> None:
+        """Press a key over the viewport, and wait until what it changed is drawn: a turned view moves what is clicked."""
+        self.viewport.focus()
+        self.page.keyboard.press(key)
+        self.settled()
 
     def settled(self) -> None:
         """Wait until the viewport has drawn and draws no more."""

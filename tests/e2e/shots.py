@@ -19,7 +19,7 @@ def main() -> None:
         server = Server(Path(folder) / "data", demo=True)
         try:
             screen = Screen(browser.new_page(viewport={"width": 1280, "height": 800}), server)
-            for show in (first_screen, set_out, rough, two_views, variants, shape, mirrored, bridge, make, open_edges):
+            for show in SHOWN:
                 name = show.__name__.replace("_", "-")
                 show(screen)
                 screen.page.screenshot(path=TARGET / f"{name}.png")
@@ -63,9 +63,7 @@ def rough(screen: Screen) -> None:
     screen.button("Place…").click()
     screen.field("Middle z").fill("-10")
     screen.page.get_by_text("not applied yet").wait_for()
-    screen.page.mouse.move(900, 560)
-    screen.settled()
-    screen.page.wait_for_timeout(400)
+    at_rest(screen)
 
 
 def two_views(screen: Screen) -> None:
@@ -171,6 +169,34 @@ def bridge(screen: Screen) -> None:
     page.wait_for_timeout(500)
 
 
+def refine(screen: Screen) -> None:
+    """A loop at the collar of the grip that holds its form, and says by how much it strays."""
+    screen.open_design("Paddle grip")
+    screen.station("Refine")
+    screen.viewport.focus()
+    screen.page.keyboard.press("e")
+    cage = screen.cage()
+    points = np.array(cage["positions"])
+    ends = points[np.array(cage["edges"])]
+    middles = ends.mean(axis=1)
+    rungs = (np.ptp(ends, axis=1)[:, 2] > 10) & (middles[:, 2] < -40) & (middles[:, 1] < -10) & (np.abs(middles[:, 0]) < 1)
+    screen.click(middles[np.flatnonzero(rungs)[0]])
+    screen.choose("Surface", "hold form")
+    screen.field("At").fill("30")
+    screen.page.get_by_text("It strays from the form by at most").wait_for()
+    at_rest(screen)
+
+
+def curves(screen: Screen) -> None:
+    """A section along the toggle with its comb."""
+    screen.open_design("Dry-bag toggle")
+    screen.station("Refine")
+    screen.tool("Curves")
+    screen.page.get_by_label("Section across y").click()
+    screen.page.get_by_text("Smallest radius").wait_for()
+    at_rest(screen)
+
+
 def make(screen: Screen) -> None:
     screen.page.keyboard.press("Escape")
     screen.open_design("Paddle grip")
@@ -182,6 +208,53 @@ def make(screen: Screen) -> None:
     screen.settled()
 
 
+def fillet_finder(screen: Screen) -> None:
+    """A collar joined to the grip, a radius that breaks, and the one that holds."""
+    screen.page.get_by_label("Show both").click()
+    screen.tool("Combine")
+    for label, value in (("z", "-66"), ("Radius", "21"), ("Height", "14")):
+        screen.field(label).fill(value)
+    screen.page.get_by_text("not applied yet").wait_for()
+    screen.press("Enter")
+    screen.steps(16)
+    screen.tool("Fillet")
+    screen.field("Radius").fill("9")
+    screen.page.get_by_text("not applied yet").wait_for()
+    screen.button("Find the largest radius that holds").click()
+    screen.page.get_by_test_id("found").wait_for(timeout=120_000)
+    screen.settled()
+
+
+def followers(screen: Screen) -> None:
+    """The same grip filleted, hollowed and trimmed, cut open to look inside."""
+    screen.field("Radius").fill("3")
+    screen.press("Enter")
+    screen.steps(17)
+    for step, (tool, label, value) in enumerate((("Hollow", "Wall", "2"), ("Trim", "At", "-62")), start=18):
+        screen.tool(tool)
+        screen.field(label).fill(value)
+        screen.page.get_by_text("not applied yet").wait_for()
+        screen.press("Enter")
+        screen.steps(step)
+    screen.station("Set out")
+    screen.tool("Section")
+    screen.page.get_by_label("Cut across y").click()
+    screen.page.get_by_label("Show surface").click()
+    screen.page.wait_for_timeout(4000)
+    screen.settled()
+
+
+def print_bench(screen: Screen) -> None:
+    screen.button("Whole again").click()
+    screen.station("Make")
+    screen.tool("Print bench")
+    screen.field("Least wall").fill("2.5")
+    screen.button("Hand over Grip").click()
+    screen.page.get_by_test_id("bench-answer").wait_for(timeout=90_000)
+    screen.page.wait_for_timeout(1500)
+    screen.settled()
+
+
 def open_edges(screen: Screen) -> None:
     screen.open_design("Bailing scoop")
     screen.page.get_by_role("navigation").get_by_text("Make", exact=True).click()
@@ -190,6 +263,32 @@ def open_edges(screen: Screen) -> None:
     screen.page.get_by_text("The cage is open along").wait_for()
     screen.page.mouse.move(900, 600)
     screen.settled()
+
+
+def at_rest(screen: Screen) -> None:
+    """Nothing hovered, and nothing on its way."""
+    screen.page.mouse.move(900, 560)
+    screen.settled()
+    screen.page.wait_for_timeout(400)
+
+
+SHOWN = (
+    first_screen,
+    set_out,
+    rough,
+    two_views,
+    variants,
+    shape,
+    mirrored,
+    bridge,
+    refine,
+    curves,
+    make,
+    fillet_finder,
+    followers,
+    print_bench,
+    open_edges,
+)
 
 
 if __name__ == "__main__":

@@ -6,6 +6,7 @@ import numpy as np
 
 from tests.e2e.case import BrowserCase
 from zinc_otter.core.cage import Cage
+from zinc_otter.core.formats.cages import read_cage
 from zinc_otter.core.formats.step import look_at, read_step
 from zinc_otter.core.solid.patches import fit_patches, largest_deviation, largest_seam_angle
 from zinc_otter.core.surface import build_stencils, evaluate
@@ -28,6 +29,19 @@ class Making(BrowserCase):
         waiting.value.save_as(target)
         self.downloaded = target
         return target.read_bytes()
+
+    def test_the_cage_of_an_open_piece_as_a_file(self) -> None:
+        self.screen.open_design("Bailing scoop")
+        self.screen.station("Make")
+        self.screen.tool("Cage file")
+        held = self.screen.cage()
+        for words, kind in (("USD", "usdc"), ("PLY", "ply")):
+            cage = read_cage(self.download(f"Download the cage as {words}"), kind).cage
+            self.assertEqual(self.downloaded.name, f"Scoop.{kind}")
+            np.testing.assert_array_equal(cage.positions, held["positions"])
+            self.assertEqual(len(cage.topology.open_edges), len(held["open_edges"]))
+            sharp = {str(e): float(cage.edge_sharpness[e]) for e in np.flatnonzero(cage.edge_sharpness)}
+            self.assertEqual(sharp, held["creases"])
 
     def test_the_paddle_grip_as_step_and_stl(self) -> None:
         self.screen.open_design("Paddle grip")

@@ -154,10 +154,8 @@ class Placing(BrowserCase):
         self.screen.station("Set out")
         self.screen.tool("Grid, snapping")
         self.screen.field("Arrow step").fill("2.5")
-        self.screen.viewport.focus()
-        self.page.keyboard.press("m")
-        self.page.keyboard.press("1")
-        self.page.keyboard.press("v")
+        for key in "m1v":
+            self.screen.press(key)
         self.screen.click((20, -15, 10))
         self.page.keyboard.press("ArrowRight")
         self.screen.steps(2)

@@ -4,38 +4,10 @@ from __future__ import annotations
 
 import numpy as np
 
-from tests.e2e.case import BrowserCase
+from tests.e2e.case import VerbCase
 
 
-class Verbs(BrowserCase):
-    def points(self, piece: str = "p1") -> np.ndarray:
-        return np.array(self.screen.cage(piece)["positions"])
-
-    def euler(self, piece: str = "p1") -> int:
-        cage = self.screen.cage(piece)
-        return len(cage["positions"]) - len(cage["edges"]) + len(cage["faces"])
-
-    def pick_faces(self, test, piece: str = "p1") -> list[int]:  # type: ignore[no-untyped-def]
-        faces = self.screen.faces_where(test, piece)
-        for i, face in enumerate(faces):
-            self.screen.click(self.screen.face_point(face, piece), shift=i > 0)
-        self.page.get_by_test_id("chosen").get_by_text(f"{len(faces)} face").wait_for()
-        return faces
-
-    def apply(self, step: int) -> None:
-        self.screen.viewport.focus()
-        self.page.keyboard.press("Enter")
-        self.screen.steps(step)
-
-    def press(self, key: str) -> None:
-        self.screen.viewport.focus()
-        self.page.keyboard.press(key)
-        self.screen.settled()
-
-    def previewed(self) -> None:
-        self.page.get_by_text("not applied yet").wait_for()
-        self.screen.settled()
-
+class Verbs(VerbCase):
     def test_mirrored_and_pulled_on_one_side(self) -> None:
         self.begin_box((40, 30, 20), (4, 3, 2))
         self.press("Shift+M")
@@ -354,53 +326,15 @@ class Verbs(BrowserCase):
         self.assertLess(np.cross(b - a, c - a)[2], 0)
 
 
-class EveryVerb(BrowserCase):
+class EveryVerb(VerbCase):
     """Reached by its key or its name, shown before it is applied, one step, and one undo."""
-
-    press = Verbs.press
 
     def setUp(self) -> None:
         super().setUp()
-        state = self.server.post("/api/designs", {"name": "Every verb"})
         box = {"kind": "add-box", "size": [60, 40, 20], "counts": [6, 4, 2], "size_of": "cage"}
         tube = {"kind": "add-cylinder", "name": "Tube", "diameter": 30, "height": 40, "counts": [8, 2], "caps": "open",
                 "size_of": "cage", "centre": [70, 0, 0]}  # fmt: skip
-        for command in (box, tube):
-            at = {"revision": state["revision"], "command": command}
-            state = self.server.post(f"/api/designs/{state['id']}/commands", at)
-        self.page.goto(f"{self.server.address}/design/{state['id']}")
-        self.screen.steps(2)
-        self.screen.viewport.focus()
-        self.page.keyboard.press(".")
-        self.screen.settled()
-
-    def digests(self) -> list[str]:
-        return [piece["digest"] for piece in self.screen.state()["pieces"]]
-
-    def there_and_back(self, take: str, set_values: dict[str, str] | None = None) -> None:
-        """Take the tool up, see its preview, apply it, and undo it; the pieces are what they were, to the last bit."""
-        before = self.digests()
-        step = self.screen.state()["head"]
-        if take.startswith("Shift+") or len(take) == 1:
-            self.press(take)
-        else:
-            self.page.locator("aside[aria-label^='Tools of']").get_by_role("button", name=take, exact=False).first.click()
-        for label, value in (set_values or {}).items():
-            if self.page.get_by_role("combobox", name=label).count():
-                self.screen.choose(label, value)
-            else:
-                self.screen.field(label).fill(value)
-        self.page.get_by_text("not applied yet").wait_for()
-        self.assertEqual(self.digests(), before, "a preview is not kept")
-        self.screen.viewport.focus()
-        self.page.keyboard.press("Enter")
-        self.screen.steps(step + 1)
-        self.assertNotEqual(self.digests(), before)
-        self.page.keyboard.press("Control+z")
-        self.screen.steps(step)
-        self.assertEqual(self.digests(), before)
-        # Undo leaves in hand what the step was done to.
-        self.page.keyboard.press("m")
+        self.begin_with(box, tube)
 
     def test_on_faces(self) -> None:
         self.page.keyboard.press("f")
@@ -438,12 +372,7 @@ class EveryVerb(BrowserCase):
         self.there_and_back("Shift+T")
 
 
-class Journeys(BrowserCase):
-    points = Verbs.points
-    euler = Verbs.euler
-    press = Verbs.press
-    apply = Verbs.apply
-    previewed = Verbs.previewed
+class Journeys(VerbCase):
     pick_faces = Verbs.pick_faces
 
     def certificate(self) -> dict[str, str]:

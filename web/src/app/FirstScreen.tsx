@@ -13,7 +13,7 @@ import Typography from "@mui/material/Typography";
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { NameField } from "../panels/NameField";
-import { Refused, service } from "../live/service";
+import { download, Refused, service } from "../live/service";
 import type { DesignCard } from "../live/types";
 import { BoxIcon, MoreIcon, PenIcon, PlaneIcon } from "../theme/icons";
 import { colours } from "../theme/colours";
@@ -40,6 +40,11 @@ export function FirstScreen() {
       const made = await service.create(name.trim() || "New design", "mm");
       go(`/design/${made.id}`);
       if (tool) sessionStorage.setItem("first tool", tool);
+    });
+
+  const openArchive = (file: File | undefined) =>
+    attempt(async () => {
+      if (file) go(`/design/${(await service.openArchive(file)).id}`);
     });
 
   return (
@@ -76,6 +81,10 @@ export function FirstScreen() {
             </Button>
             <Button variant="outlined" startIcon={<PenIcon />} onClick={() => begin(null)}>
               empty
+            </Button>
+            <Button component="label" color="inherit">
+              or from an archive…
+              <input hidden type="file" accept=".otter" aria-label="Archive" onChange={(event) => void openArchive(event.target.files?.[0])} />
             </Button>
           </Stack>
         </Paper>
@@ -159,6 +168,7 @@ function DesignTile({ design, attempt }: { design: DesignCard; attempt(act: () =
             Rename
           </MenuItem>
           <MenuItem onClick={() => choose(() => service.copy(design.id, `${design.name} copy`.slice(0, 80)))}>Copy</MenuItem>
+          <MenuItem onClick={() => choose(() => download(service.archiveAddress(design.id), `${design.name}.otter`))}>Save as an archive</MenuItem>
           <MenuItem onClick={() => choose(() => service.remove(design.id))} sx={{ color: "error.main" }}>
             Delete with all its steps
           </MenuItem>

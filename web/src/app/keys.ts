@@ -103,7 +103,7 @@ export function useKeys(actions: { find(): void; sheet(): void }): void {
       else if (rule) void (rule.fits(bench.pickKind, bench.picked.length) ? bench.pickBy(rule.rule(bench.pickKind)) : undefined);
       else if (key === "n" && !event.shiftKey) look.set({ isolated: !look.isolated });
       else if (key === "j" && !event.shiftKey) look.set({ lasso: !look.lasso });
-      else if (key === "u") pivotToPicked();
+      else if (key === "u" && !event.shiftKey) pivotToPicked();
       else if (key === "8") look.set({ second: look.second ? null : "front" });
       else if (key === "/") actions.find();
       else if (key === "?") actions.sheet();

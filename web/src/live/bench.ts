@@ -3,8 +3,12 @@ import { create } from "zustand";
 import { initialValues, toolById } from "../tools/all";
 import { missingFor, type Placing, type StationId, type Target, type Values } from "../tools/tool";
 import { clearSketch } from "../viewport/pointing";
+import { settleBodies, takeBodies, useBodies } from "./bodies";
 import { Channel } from "./channel";
+import { askedCurves, useCurves } from "./curves";
 import { useEnds } from "./ends";
+import { useFollowers } from "./followers";
+import { forgetDesign } from "./forget";
 import { pieces } from "./pieces";
 import { picksShown, placingOf } from "./placing";
 import { Refused, service } from "./service";
@@ -55,10 +59,14 @@ interface Bench {
   /** What the tool still needs to be picked, in words. */
   missing(): string | null;
   apply(): void;
+  /** Ask whether the kernel has made solids by now. */
+  lookForSolids(): void;
   /** Do what was done last to what is picked now. */
   again(): void;
   /** Show how far the reach carries from what is picked. */
   weigh(): void;
+  /** Show the curves that are asked for, of the piece in hand and the edges picked on it. */
+  bend(): void;
   /** Drop a preview and wait until the design is shown as it stands: only then are elements what their numbers say. */
   cleared(): Promise<void>;
   back(): void;
@@ -112,6 +120,7 @@ export const useBench = create<Bench>((set, get) => {
     const before = get().design;
     const changed = before !== null && before.revision !== design.revision;
     set((s) => ({ design, preview: null, touched: false, values: settled(s.values) }));
+    settleBodies();
     if (!changed) {
       if (!before) set({ piece: design.pieces[0]?.id ?? null });
       return;
@@ -132,6 +141,7 @@ export const useBench = create<Bench>((set, get) => {
     const limit = useReach.getState().within?.piece;
     if (limit && edgesOf(before, limit) !== edgesOf(design, limit)) useReach.setState({ within: null });
     get().weigh();
+    get().bend();
   };
 
   const message = (m: Message) => {
@@ -142,9 +152,12 @@ export const useBench = create<Bench>((set, get) => {
       return;
     }
     if (m.type === "weights") return useReach.setState({ weights: m.weights });
+    if (m.type === "curves") return useCurves.setState({ list: m.curves });
+    if (m.type === "bodies") return takeBodies(m, get().preview !== null);
     pieces.take(m);
     if (m.weights !== undefined) useReach.setState({ weights: m.weights });
     if (m.clearances) useNear.setState({ list: m.clearances });
+    if (m.curves) useCurves.setState({ list: m.curves });
     if (m.type === "frame") set({ preview: m.preview, problem: null, problemPiece: null });
     else {
       takeState(m.state);
@@ -220,9 +233,7 @@ export const useBench = create<Bench>((set, get) => {
 
     open(id) {
       set({ design: null, gone: false, problem: null, picked: [], others: [], piece: null, preview: null, toolId: null });
-      useLook.setState({ pivot: null, compare: null, isolated: false, section: null, reference: null, plane: "ground" });
-      useEnds.setState({ far: null });
-      useReach.setState({ within: null, weights: null });
+      forgetDesign();
       last = null;
       channel = new Channel(id, {
         message,
@@ -233,6 +244,12 @@ export const useBench = create<Bench>((set, get) => {
           nudged = null;
           for (const resolve of shown.values()) resolve();
           shown.clear();
+          // A new connection knows nothing of how this screen looks.
+          if (connected) {
+            const { level } = useLook.getState();
+            if (level !== null) channel?.look(level);
+            get().bend();
+          }
         },
         gone: () => set({ gone: true }),
       });
@@ -247,7 +264,7 @@ export const useBench = create<Bench>((set, get) => {
     setStation(station) {
       set({ station });
       // Each station opens with the tool that its work begins with.
-      const first: Partial<Record<StationId, string>> = { shape: "move", make: "solid" };
+      const first: Partial<Record<StationId, string>> = { shape: "move", refine: "add-loop", make: "solid" };
       get().takeTool(first[station] ?? null);
       set({ station });
     },
@@ -256,6 +273,8 @@ export const useBench = create<Bench>((set, get) => {
       if (get().preview) channel?.cancel();
       const tool = toolById(id);
       clearSketch();
+      useFollowers.setState({ editing: null });
+      useBodies.setState({ meant: null, broken: [] });
       set({ toolId: id, values: tool ? initialValues(tool) : {}, touched: false, problem: null });
       if (tool) set({ station: tool.station });
       if (tool?.atOnce) {
@@ -271,6 +290,8 @@ export const useBench = create<Bench>((set, get) => {
       } else eagerly();
       get().weigh();
     },
+
+    lookForSolids: () => channel?.bodies(),
 
     missing() {
       const { toolId, pickKind, picked, others, piece } = get();
@@ -292,7 +313,7 @@ export const useBench = create<Bench>((set, get) => {
         commit(command);
         // What was put down is to be shaped next: the tool is laid aside. Keys belong to the form again.
         const tool = toolById(get().toolId);
-        if (tool?.needs === "nothing" && !tool.pointing) set({ toolId: null });
+        if ((tool?.needs === "nothing" && !tool.pointing) || tool?.once) get().takeTool(tool.once ? "solid" : null);
         clearSketch();
         if (document.activeElement instanceof HTMLInputElement) document.activeElement.blur();
       });
@@ -326,6 +347,13 @@ export const useBench = create<Bench>((set, get) => {
       const reach = reachOn(piece);
       if (!reach || !piece || !picked.length || !toolById(toolId)?.reaches) return useReach.setState({ weights: null });
       channel?.weigh({ piece, picked: { kind: pickKind, ids: picked }, reach });
+    },
+
+    bend() {
+      const { piece, picked, pickKind } = get();
+      const asked = askedCurves(piece, pickKind === "edge" ? picked : []);
+      // Asked for nothing, nothing more is sent: what was shown goes by itself.
+      if (asked || useCurves.getState().list.length) channel?.curves(asked);
     },
 
     cleared() {
@@ -367,6 +395,7 @@ export const useBench = create<Bench>((set, get) => {
       set({ piece: piece ?? get().piece, picked: ids, others, touched: false, preview: null, problem: null });
       eagerly();
       get().weigh();
+      get().bend();
     },
     async pickBy(rule, from) {
       const { design, piece, picked, pickKind } = get();

@@ -50,6 +50,15 @@ export class Channel {
     this.send({ do: "weigh", ...asked });
   }
 
+  curves(asked: object | null): void {
+    this.send({ do: "curves", asked });
+  }
+
+  /** Ask whether the kernel has made solids by now. */
+  bodies(): void {
+    this.send({ do: "bodies" });
+  }
+
   close(): void {
     this.closed = true;
     this.socket?.close();

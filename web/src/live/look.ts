@@ -25,6 +25,8 @@ interface Look {
   normals: boolean;
   valences: boolean;
   backs: boolean;
+  /** What followers make of pieces is drawn, instead of the pieces' own surfaces. */
+  bodies: boolean;
   second: FlatName | null;
   section: { axis: 0 | 1 | 2; at: number; flip: boolean } | null;
   isolated: boolean;
@@ -75,6 +77,7 @@ export const useLook = create<Look>((set) => ({
   normals: false,
   valences: false,
   backs: true,
+  bodies: true,
   second: null,
   section: null,
   isolated: false,

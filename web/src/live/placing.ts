@@ -18,6 +18,12 @@ interface Picks {
 /** Where the tools' own axes and middle lie; the viewport tells the directions of the view. */
 export const viewFrame: { current: Frame } = { current: [[1, 0, 0], [0, 1, 0], [0, 0, 1]] };
 
+/** Where the eye stands; null where it looks from infinitely far. */
+export const viewEye: { current: Vec | null } = { current: null };
+
+/** Millimetres to a pixel in the middle of the view. */
+export const viewPixel = { current: 1 };
+
 /** What is picked as it is shown: of a preview what it leads to, since its elements may be others. */
 export function picksShown({ preview, piece, pickKind, picked }: Picks): { kind: Kind; ids: number[] } {
   const next = preview?.selected;

@@ -28,6 +28,46 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/designs/{design_id}/archive": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Download Archive
+         * @description The design as it stands as one file; its layout is in docs/archive.md.
+         */
+        get: operations["download_archive_api_designs__design_id__archive_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/designs/archives": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Open Archive
+         * @description A new design from an archive (the body).
+         */
+        post: operations["open_archive_api_designs_archives_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/designs/{design_id}": {
         parameters: {
             query?: never;
@@ -270,6 +310,46 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/cage-files": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Look At Cage File
+         * @description Read an OBJ, PLY, USD, STL, GLB or 3MF file (the body) as a cage: what was set right, the command for it.
+         */
+        post: operations["look_at_cage_file_api_cage_files_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/solid-files": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Keep Solid File
+         * @description Keep a STEP file (the body) with closed solids, to be combined with; answers the asset that a follower names.
+         */
+        post: operations["keep_solid_file_api_solid_files_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/designs/{design_id}/pieces/{piece_id}/cage": {
         parameters: {
             query?: never;
@@ -301,6 +381,26 @@ export interface paths {
         get: operations["get_surface_api_designs__design_id__pieces__piece_id__surface_get"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/designs/{design_id}/pieces/{piece_id}/curves": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Curves
+         * @description Curves on a piece's surface, sampled evenly, with how they bend.
+         */
+        post: operations["curves_api_designs__design_id__pieces__piece_id__curves_post"];
         delete?: never;
         options?: never;
         head?: never;
@@ -358,9 +458,69 @@ export interface paths {
         put?: never;
         /**
          * Begin Solid
-         * @description Begin to make the solid of a piece. An open cage is refused, its open edges named.
+         * @description Begin to make the solid of a piece with its followers. What stays open is refused, its open edges named.
          */
         post: operations["begin_solid_api_designs__design_id__pieces__piece_id__solid_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/designs/{design_id}/pieces/{piece_id}/fillet-finder": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Begin Finder
+         * @description Begin to look for the largest radius that holds on edges of a piece's body; the job's result is found by its key.
+         */
+        post: operations["begin_finder_api_designs__design_id__pieces__piece_id__fillet_finder_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/materials": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * List Materials
+         * @description Materials with their densities and where these are from.
+         */
+        get: operations["list_materials_api_materials_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/found/{key}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Found
+         * @description What the finder found; null while it has not.
+         */
+        get: operations["get_found_api_found__key__get"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -408,6 +568,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/designs/{design_id}/pieces/{piece_id}/certificate-page": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Certificate As Page
+         * @description The certificate as one page to read.
+         */
+        get: operations["certificate_as_page_api_designs__design_id__pieces__piece_id__certificate_page_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/designs/{design_id}/pieces/{piece_id}/solid.step": {
         parameters: {
             query?: never;
@@ -417,7 +597,7 @@ export interface paths {
         };
         /**
          * Download Step
-         * @description The solid as STEP, in millimetres.
+         * @description The solid as STEP AP242, in millimetres.
          */
         get: operations["download_step_api_designs__design_id__pieces__piece_id__solid_step_get"];
         put?: never;
@@ -428,7 +608,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/designs/{design_id}/pieces/{piece_id}/surface.stl": {
+    "/api/designs/{design_id}/pieces/{piece_id}/surface-file": {
         parameters: {
             query?: never;
             header?: never;
@@ -436,10 +616,136 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * Download Stl
-         * @description The limit surface of a closed piece as binary STL, in millimetres.
+         * Download Surface
+         * @description The closed surface of a piece with its followers as triangles; millimetres, but metres where the format is so.
          */
-        get: operations["download_stl_api_designs__design_id__pieces__piece_id__surface_stl_get"];
+        get: operations["download_surface_api_designs__design_id__pieces__piece_id__surface_file_get"];
+        put?: never;
+        /**
+         * Begin Surface
+         * @description Begin to write the file in a worker, with progress and cancel; it is fetched by its key.
+         */
+        post: operations["begin_surface_api_designs__design_id__pieces__piece_id__surface_file_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/files/{key}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Fetch File
+         * @description A file that was written, under a name.
+         */
+        get: operations["fetch_file_api_files__key__get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/designs/{design_id}/pieces/{piece_id}/outline.svg": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Download Outline
+         * @description The silhouette of a flat view as SVG at full size.
+         */
+        get: operations["download_outline_api_designs__design_id__pieces__piece_id__outline_svg_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/designs/{design_id}/pieces/{piece_id}/surface-facts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Surface Facts
+         * @description How many triangles a chord tolerance takes, and about how large each kind of file would be.
+         *
+         *     With followers both are estimates, by the triangles of the body as it is shown. Null for a piece that is open.
+         */
+        get: operations["surface_facts_api_designs__design_id__pieces__piece_id__surface_facts_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/designs/{design_id}/pieces/{piece_id}/cage-file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Download Cage
+         * @description The control cage as a file, in millimetres: with creases, corners and face sets, which OBJ has no place for.
+         */
+        get: operations["download_cage_api_designs__design_id__pieces__piece_id__cage_file_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/designs/{design_id}/pieces/{piece_id}/print-bench": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Hand Over
+         * @description Hand the piece over as 3MF. The bench is simulated: it stands for the real machine.
+         */
+        post: operations["hand_over_api_designs__design_id__pieces__piece_id__print_bench_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/designs/{design_id}/pieces/{piece_id}/print-bench/layer.svg": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Layer
+         * @description One layer as SVG; ``of`` only tells one form's picture from another's.
+         */
+        get: operations["layer_api_designs__design_id__pieces__piece_id__print_bench_layer_svg_get"];
         put?: never;
         post?: never;
         delete?: never;
@@ -530,6 +836,51 @@ export interface components {
                 number,
                 number
             ];
+        };
+        /**
+         * AddCage
+         * @description A cage: vertices in mm, faces as rings of their numbers, creases by their two ends, corners, and face sets.
+         */
+        AddCage: {
+            /** Name */
+            name: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "add-cage";
+            /** Positions */
+            positions: [
+                number,
+                number,
+                number
+            ][];
+            /** Faces */
+            faces: number[][];
+            /**
+             * Creases
+             * @default []
+             */
+            creases?: [
+                number,
+                number,
+                number
+            ][];
+            /**
+             * Corners
+             * @default []
+             */
+            corners?: [
+                number,
+                number
+            ][];
+            /**
+             * Face Sets
+             * @default {}
+             */
+            face_sets?: {
+                [key: string]: number[];
+            };
         };
         /**
          * AddCapsule
@@ -781,6 +1132,71 @@ export interface components {
              * @default 0
              */
             rim?: number;
+        };
+        /**
+         * AddFollower
+         * @description Add a follower behind the others, or before the one with the id ``before``. It is given an id of its own.
+         */
+        AddFollower: {
+            /** Piece */
+            piece: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "add-follower";
+            /** Follower */
+            follower: components["schemas"]["Thickened-Input"] | components["schemas"]["Combine-Input"] | components["schemas"]["Trim-Input"] | components["schemas"]["Hollow-Input"] | components["schemas"]["Fillet-Input"] | components["schemas"]["CutEdge-Input"] | components["schemas"]["MirrorBody-Input"] | components["schemas"]["RepeatRound-Input"] | components["schemas"]["RepeatAlong-Input"] | components["schemas"]["ScaleToSize-Input"];
+            /** Before */
+            before?: string | null;
+        };
+        /**
+         * AddLoop
+         * @description Add edge loops across the rings of the picked edges, at ``shares`` of these edges, ascending.
+         *
+         *     Shares count from the end that is nearer to the middle of the cage. ``span`` "picked" runs from picked edge to picked
+         *     edge only, and beyond these ends in an "ngon" or in "quads". ``form`` "tight" puts the loop on the cage, so that the
+         *     surface draws closer to it there; "hold" keeps the surface, and the note says how far it strays.
+         */
+        AddLoop: {
+            /** Piece */
+            piece: string;
+            picked: components["schemas"]["Picked"];
+            /**
+             * Others
+             * @default []
+             */
+            others?: string[];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "add-loop";
+            /**
+             * Shares
+             * @default [
+             *       0.5
+             *     ]
+             */
+            shares?: number[];
+            /**
+             * Span
+             * @default ring
+             * @enum {string}
+             */
+            span?: "ring" | "picked";
+            /**
+             * Ends
+             * @default ngon
+             * @enum {string}
+             */
+            ends?: "ngon" | "quads";
+            /**
+             * Form
+             * @default tight
+             * @enum {string}
+             */
+            form?: "tight" | "hold";
         };
         /**
          * AddPicture
@@ -1130,6 +1546,23 @@ export interface components {
              */
             kind: "agree-normals";
         };
+        /**
+         * AskedCurves
+         * @description Which curves are wanted of a piece.
+         */
+        AskedCurves: {
+            section?: components["schemas"]["SectionPlane"] | null;
+            /**
+             * Seam
+             * @default false
+             */
+            seam?: boolean;
+            /**
+             * Edges
+             * @default []
+             */
+            edges?: number[];
+        };
         /** AtRevision */
         AtRevision: {
             /** Revision */
@@ -1169,6 +1602,66 @@ export interface components {
             share?: number;
         };
         /**
+         * Ball
+         * @description A sphere about ``point``; mm.
+         */
+        "Ball-Input": {
+            /**
+             * Point
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            point?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Radius
+             * @default 10
+             */
+            radius?: number;
+            /**
+             * Kind
+             * @default ball
+             * @constant
+             */
+            kind?: "ball";
+        };
+        /**
+         * Ball
+         * @description A sphere about ``point``; mm.
+         */
+        "Ball-Output": {
+            /**
+             * Point
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            point?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Radius
+             * @default 10
+             */
+            radius?: number;
+            /**
+             * Kind
+             * @default ball
+             * @constant
+             */
+            kind?: "ball";
+        };
+        /**
          * Band
          * @description All between two picked elements.
          */
@@ -1178,6 +1671,106 @@ export interface components {
              * @enum {string}
              */
             rule: "band";
+        };
+        /**
+         * BenchAnswer
+         * @description What the simulated bench answers to a file: accepted or not, what it found and where, and what it would take.
+         */
+        BenchAnswer: {
+            /** Accepted */
+            accepted: boolean;
+            /** Objections */
+            objections: components["schemas"]["ObjectionState"][];
+            /** Layers */
+            layers: number;
+            /** Minutes */
+            minutes: number;
+            /** Grams */
+            grams: number;
+            /** Metres */
+            metres: number;
+            /** Size */
+            size: [
+                number,
+                number,
+                number
+            ];
+        };
+        /**
+         * Block
+         * @description A box about its middle ``point``, with its edges along the axes; mm.
+         */
+        "Block-Input": {
+            /**
+             * Point
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            point?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Size
+             * @default [
+             *       20,
+             *       20,
+             *       20
+             *     ]
+             */
+            size?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Kind
+             * @default block
+             * @constant
+             */
+            kind?: "block";
+        };
+        /**
+         * Block
+         * @description A box about its middle ``point``, with its edges along the axes; mm.
+         */
+        "Block-Output": {
+            /**
+             * Point
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            point?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Size
+             * @default [
+             *       20,
+             *       20,
+             *       20
+             *     ]
+             */
+            size?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Kind
+             * @default block
+             * @constant
+             */
+            kind?: "block";
         };
         /**
          * Bridge
@@ -1258,6 +1851,25 @@ export interface components {
             };
         };
         /**
+         * CageFileState
+         * @description What a file gives as a cage: what was set right on the way in, and the command that puts it down.
+         */
+        CageFileState: {
+            /** Findings */
+            findings: components["schemas"]["FindingState"][];
+            /** Remarks */
+            remarks: string[];
+            /** Vertex Count */
+            vertex_count: number;
+            /** Face Count */
+            face_count: number;
+            /** Quad Count */
+            quad_count: number;
+            /** Open Edge Count */
+            open_edge_count: number;
+            command: components["schemas"]["AddCage"];
+        };
+        /**
          * CertificateState
          * @description What a made solid states of itself: mm, mm², mm³, degrees.
          */
@@ -1286,6 +1898,66 @@ export interface components {
             seam_angle: number;
             /** Warnings */
             warnings: string[];
+            measured: components["schemas"]["MeasuredState"] | null;
+        };
+        /**
+         * Chamfer
+         * @description Chamfer picked edges, ``distance`` mm to each side measured on their faces, with ``segments`` faces across that are
+         *     flat or round; or cut off picked vertices. With ``quads`` corners and ends are closed in quads; ``keep_creases`` leaves
+         *     the old edges' sharpness on the outer lines.
+         */
+        Chamfer: {
+            /** Piece */
+            piece: string;
+            picked: components["schemas"]["Picked"];
+            /**
+             * Others
+             * @default []
+             */
+            others?: string[];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "chamfer";
+            /** Distance */
+            distance: number;
+            /**
+             * Segments
+             * @default 1
+             */
+            segments?: number;
+            /**
+             * Profile
+             * @default flat
+             * @enum {string}
+             */
+            profile?: "flat" | "round";
+            /**
+             * Quads
+             * @default true
+             */
+            quads?: boolean;
+            /**
+             * Keep Creases
+             * @default false
+             */
+            keep_creases?: boolean;
+        };
+        /**
+         * ChangeFollower
+         * @description Give a follower other numbers, another name, or switch it on or off; it is found by its id.
+         */
+        ChangeFollower: {
+            /** Piece */
+            piece: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "change-follower";
+            /** Follower */
+            follower: components["schemas"]["Thickened-Input"] | components["schemas"]["Combine-Input"] | components["schemas"]["Trim-Input"] | components["schemas"]["Hollow-Input"] | components["schemas"]["Fillet-Input"] | components["schemas"]["CutEdge-Input"] | components["schemas"]["MirrorBody-Input"] | components["schemas"]["RepeatRound-Input"] | components["schemas"]["RepeatAlong-Input"] | components["schemas"]["ScaleToSize-Input"];
         };
         /**
          * ChangeReference
@@ -1354,6 +2026,30 @@ export interface components {
             diameter: number;
         };
         /**
+         * Collapse
+         * @description Draw what hangs together of the picked into one vertex; with ``rings`` each edge of the rings of the picked edges.
+         */
+        Collapse: {
+            /** Piece */
+            piece: string;
+            picked: components["schemas"]["Picked"];
+            /**
+             * Others
+             * @default []
+             */
+            others?: string[];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "collapse";
+            /**
+             * Rings
+             * @default false
+             */
+            rings?: boolean;
+        };
+        /**
          * ColourPiece
          * @description Show a piece in another of the workshop's clays.
          */
@@ -1371,12 +2067,80 @@ export interface components {
              */
             colour: "clay" | "slip" | "slate" | "moss" | "brick" | "ochre" | "mist";
         };
+        /**
+         * Combine
+         * @description Union, difference or intersection.
+         */
+        "Combine-Input": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
+            /**
+             * On
+             * @default true
+             */
+            on?: boolean;
+            /**
+             * Way
+             * @default union
+             * @enum {string}
+             */
+            way?: "union" | "subtract" | "intersect";
+            /** Body */
+            body?: components["schemas"]["PieceBody-Input"] | components["schemas"]["ImportedBody-Input"] | components["schemas"]["Cylinder-Input"] | components["schemas"]["Cone-Input"] | components["schemas"]["Ball-Input"] | components["schemas"]["Block-Input"];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "combine";
+        };
+        /**
+         * Combine
+         * @description Union, difference or intersection.
+         */
+        "Combine-Output": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
+            /**
+             * On
+             * @default true
+             */
+            on?: boolean;
+            /**
+             * Way
+             * @default union
+             * @enum {string}
+             */
+            way?: "union" | "subtract" | "intersect";
+            /** Body */
+            body?: components["schemas"]["PieceBody-Output"] | components["schemas"]["ImportedBody-Output"] | components["schemas"]["Cylinder-Output"] | components["schemas"]["Cone-Output"] | components["schemas"]["Ball-Output"] | components["schemas"]["Block-Output"];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "combine";
+        };
         /** CommandAt */
         CommandAt: {
             /** Revision */
             revision: number;
             /** Command */
-            command: components["schemas"]["AddBox"] | components["schemas"]["AddCapsule"] | components["schemas"]["AddComponent"] | components["schemas"]["AddCone"] | components["schemas"]["AddCylinder"] | components["schemas"]["AddPicture"] | components["schemas"]["AddPlane"] | components["schemas"]["AddPoledSphere"] | components["schemas"]["AddSphere"] | components["schemas"]["AddTorus"] | components["schemas"]["AddTube"] | components["schemas"]["AgreeNormals"] | components["schemas"]["Attract"] | components["schemas"]["Bridge"] | components["schemas"]["ChangeReference"] | components["schemas"]["Circle"] | components["schemas"]["ColourPiece"] | components["schemas"]["Delete"] | components["schemas"]["DeletePiece"] | components["schemas"]["DeleteReference"] | components["schemas"]["Detach"] | components["schemas"]["DuplicatePiece"] | components["schemas"]["Extrude"] | components["schemas"]["ExtrudeAlong"] | components["schemas"]["Fill"] | components["schemas"]["FillDrawn"] | components["schemas"]["FillOutline"] | components["schemas"]["Flatten"] | components["schemas"]["Flip"] | components["schemas"]["ForgetFaces"] | components["schemas"]["GroupPieces"] | components["schemas"]["Heal"] | components["schemas"]["Inset"] | components["schemas"]["JoinPieces"] | components["schemas"]["KeepVariant"] | components["schemas"]["LayFace"] | components["schemas"]["LineUp"] | components["schemas"]["LockPiece"] | components["schemas"]["MakeIndependent"] | components["schemas"]["MakeVariant"] | components["schemas"]["MeasurePicture"] | components["schemas"]["Mirror"] | components["schemas"]["Move"] | components["schemas"]["MoveAlongNormal"] | components["schemas"]["MoveEach"] | components["schemas"]["NameFaces"] | components["schemas"]["OrderPiece"] | components["schemas"]["PlaceComponent"] | components["schemas"]["PlacePicture"] | components["schemas"]["RenamePiece"] | components["schemas"]["RepeatAround"] | components["schemas"]["SetCorner"] | components["schemas"]["SetCrease"] | components["schemas"]["ShowPiece"] | components["schemas"]["SizeBy"] | components["schemas"]["Thicken"] | components["schemas"]["Turn"] | components["schemas"]["Weld"] | components["schemas"]["Zip"];
+            command: components["schemas"]["AddBox"] | components["schemas"]["AddCage"] | components["schemas"]["AddCapsule"] | components["schemas"]["AddComponent"] | components["schemas"]["AddCone"] | components["schemas"]["AddCylinder"] | components["schemas"]["AddFollower"] | components["schemas"]["AddLoop"] | components["schemas"]["AddPicture"] | components["schemas"]["AddPlane"] | components["schemas"]["AddPoledSphere"] | components["schemas"]["AddSphere"] | components["schemas"]["AddTorus"] | components["schemas"]["AddTube"] | components["schemas"]["AgreeNormals"] | components["schemas"]["Attract"] | components["schemas"]["Bridge"] | components["schemas"]["Chamfer"] | components["schemas"]["ChangeFollower"] | components["schemas"]["ChangeReference"] | components["schemas"]["Circle"] | components["schemas"]["Collapse"] | components["schemas"]["ColourPiece"] | components["schemas"]["CreaseLike"] | components["schemas"]["Delete"] | components["schemas"]["DeletePiece"] | components["schemas"]["DeleteReference"] | components["schemas"]["Detach"] | components["schemas"]["DuplicatePiece"] | components["schemas"]["Extrude"] | components["schemas"]["ExtrudeAlong"] | components["schemas"]["Fill"] | components["schemas"]["FillDrawn"] | components["schemas"]["FillOutline"] | components["schemas"]["Flatten"] | components["schemas"]["Flip"] | components["schemas"]["ForgetFaces"] | components["schemas"]["GroupPieces"] | components["schemas"]["Heal"] | components["schemas"]["Inset"] | components["schemas"]["JoinPieces"] | components["schemas"]["KeepVariant"] | components["schemas"]["Knife"] | components["schemas"]["LayFace"] | components["schemas"]["LineUp"] | components["schemas"]["LockPiece"] | components["schemas"]["MakeIndependent"] | components["schemas"]["MakeVariant"] | components["schemas"]["MeasurePicture"] | components["schemas"]["Mirror"] | components["schemas"]["Move"] | components["schemas"]["MoveAlongNormal"] | components["schemas"]["MoveEach"] | components["schemas"]["NameFaces"] | components["schemas"]["OrderFollowers"] | components["schemas"]["OrderPiece"] | components["schemas"]["PlaceComponent"] | components["schemas"]["PlacePicture"] | components["schemas"]["Relax"] | components["schemas"]["Remove"] | components["schemas"]["RemoveFollower"] | components["schemas"]["RenamePiece"] | components["schemas"]["RepeatAround"] | components["schemas"]["Resample"] | components["schemas"]["ScaleCreases"] | components["schemas"]["SetCorner"] | components["schemas"]["SetCrease"] | components["schemas"]["ShowPiece"] | components["schemas"]["SizeBy"] | components["schemas"]["Slide"] | components["schemas"]["SpaceEvenly"] | components["schemas"]["Spin"] | components["schemas"]["SplitParts"] | components["schemas"]["Straighten"] | components["schemas"]["Thicken"] | components["schemas"]["Turn"] | components["schemas"]["Weld"] | components["schemas"]["Zip"];
         };
         /**
          * ComponentState
@@ -1436,6 +2200,112 @@ export interface components {
             locked: boolean;
         };
         /**
+         * Cone
+         * @description A cone or its stump: ``radius`` at the foot, ``top_radius`` at the other end, which may be 0; mm.
+         */
+        "Cone-Input": {
+            /**
+             * Point
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            point?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Along
+             * @default [
+             *       0,
+             *       0,
+             *       1
+             *     ]
+             */
+            along?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Radius
+             * @default 10
+             */
+            radius?: number;
+            /**
+             * Top Radius
+             * @default 5
+             */
+            top_radius?: number;
+            /**
+             * Height
+             * @default 20
+             */
+            height?: number;
+            /**
+             * Kind
+             * @default cone
+             * @constant
+             */
+            kind?: "cone";
+        };
+        /**
+         * Cone
+         * @description A cone or its stump: ``radius`` at the foot, ``top_radius`` at the other end, which may be 0; mm.
+         */
+        "Cone-Output": {
+            /**
+             * Point
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            point?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Along
+             * @default [
+             *       0,
+             *       0,
+             *       1
+             *     ]
+             */
+            along?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Radius
+             * @default 10
+             */
+            radius?: number;
+            /**
+             * Top Radius
+             * @default 5
+             */
+            top_radius?: number;
+            /**
+             * Height
+             * @default 20
+             */
+            height?: number;
+            /**
+             * Kind
+             * @default cone
+             * @constant
+             */
+            kind?: "cone";
+        };
+        /**
          * Convert
          * @description The same place as elements of another kind.
          */
@@ -1452,6 +2322,44 @@ export interface components {
             to: "vertex" | "edge" | "face";
         };
         /**
+         * CreaseLike
+         * @description Crease the picked edges that run along a component's sharp lines: its edges that turn by ``angle`` degrees or more.
+         *
+         *     An edge runs along one where both its ends and its middle lie ``within`` mm of it.
+         */
+        CreaseLike: {
+            /** Piece */
+            piece: string;
+            picked: components["schemas"]["Picked"];
+            /**
+             * Others
+             * @default []
+             */
+            others?: string[];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "crease-like";
+            /** Like */
+            like: string;
+            /**
+             * Angle
+             * @default 30
+             */
+            angle?: number;
+            /**
+             * Within
+             * @default 0.5
+             */
+            within?: number;
+            /**
+             * Sharpness
+             * @default 10
+             */
+            sharpness?: number;
+        };
+        /**
          * Creases
          * @description All edges at least so sharp.
          */
@@ -1466,6 +2374,211 @@ export interface components {
              * @default 0
              */
             least?: number;
+        };
+        /**
+         * CurveState
+         * @description Points in mm, flat, and at each the curvature vector in 1/mm; the smallest radius, null where it is straight.
+         */
+        CurveState: {
+            /**
+             * Of
+             * @enum {string}
+             */
+            of: "section" | "seam" | "edges";
+            /** Points */
+            points: number[];
+            /** Bending */
+            bending: number[];
+            /** Closed */
+            closed: boolean;
+            /** Least Radius */
+            least_radius: number | null;
+            /** Tightest */
+            tightest: [
+                number,
+                number,
+                number
+            ];
+        };
+        /**
+         * CutEdge
+         * @description Chamfer the edges ``between`` two makers: cut off at ``distance`` mm on both sides.
+         */
+        "CutEdge-Input": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
+            /**
+             * On
+             * @default true
+             */
+            on?: boolean;
+            /**
+             * Between
+             * @default [
+             *       "piece",
+             *       "piece"
+             *     ]
+             */
+            between?: [
+                string,
+                string
+            ];
+            /**
+             * Distance
+             * @default 1
+             */
+            distance?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "cut-edge";
+        };
+        /**
+         * CutEdge
+         * @description Chamfer the edges ``between`` two makers: cut off at ``distance`` mm on both sides.
+         */
+        "CutEdge-Output": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
+            /**
+             * On
+             * @default true
+             */
+            on?: boolean;
+            /**
+             * Between
+             * @default [
+             *       "piece",
+             *       "piece"
+             *     ]
+             */
+            between?: [
+                string,
+                string
+            ];
+            /**
+             * Distance
+             * @default 1
+             */
+            distance?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "cut-edge";
+        };
+        /**
+         * Cylinder
+         * @description From the middle of its foot ``point`` along a direction; mm.
+         */
+        "Cylinder-Input": {
+            /**
+             * Point
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            point?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Along
+             * @default [
+             *       0,
+             *       0,
+             *       1
+             *     ]
+             */
+            along?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Radius
+             * @default 10
+             */
+            radius?: number;
+            /**
+             * Height
+             * @default 20
+             */
+            height?: number;
+            /**
+             * Kind
+             * @default cylinder
+             * @constant
+             */
+            kind?: "cylinder";
+        };
+        /**
+         * Cylinder
+         * @description From the middle of its foot ``point`` along a direction; mm.
+         */
+        "Cylinder-Output": {
+            /**
+             * Point
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            point?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Along
+             * @default [
+             *       0,
+             *       0,
+             *       1
+             *     ]
+             */
+            along?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Radius
+             * @default 10
+             */
+            radius?: number;
+            /**
+             * Height
+             * @default 20
+             */
+            height?: number;
+            /**
+             * Kind
+             * @default cylinder
+             * @constant
+             */
+            kind?: "cylinder";
         };
         /**
          * Delete
@@ -1883,6 +2996,139 @@ export interface components {
             rings?: number;
         };
         /**
+         * Fillet
+         * @description Round the edges ``between`` two makers by ``radius`` mm; with ``end_radius``, from one to the other along an axis.
+         *
+         *     A variable radius goes from ``radius`` at the lowest point of the edges along ``axis`` to ``end_radius`` at the highest.
+         */
+        "Fillet-Input": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
+            /**
+             * On
+             * @default true
+             */
+            on?: boolean;
+            /**
+             * Between
+             * @default [
+             *       "piece",
+             *       "piece"
+             *     ]
+             */
+            between?: [
+                string,
+                string
+            ];
+            /**
+             * Radius
+             * @default 1
+             */
+            radius?: number;
+            /** End Radius */
+            end_radius?: number | null;
+            /**
+             * Axis
+             * @default z
+             * @enum {string}
+             */
+            axis?: "x" | "y" | "z";
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "fillet";
+        };
+        /**
+         * Fillet
+         * @description Round the edges ``between`` two makers by ``radius`` mm; with ``end_radius``, from one to the other along an axis.
+         *
+         *     A variable radius goes from ``radius`` at the lowest point of the edges along ``axis`` to ``end_radius`` at the highest.
+         */
+        "Fillet-Output": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
+            /**
+             * On
+             * @default true
+             */
+            on?: boolean;
+            /**
+             * Between
+             * @default [
+             *       "piece",
+             *       "piece"
+             *     ]
+             */
+            between?: [
+                string,
+                string
+            ];
+            /**
+             * Radius
+             * @default 1
+             */
+            radius?: number;
+            /** End Radius */
+            end_radius?: number | null;
+            /**
+             * Axis
+             * @default z
+             * @enum {string}
+             */
+            axis?: "x" | "y" | "z";
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "fillet";
+        };
+        /**
+         * FinderAsk
+         * @description Edges by what made the faces beside them, a wished radius in mm, and before which follower they are looked at.
+         */
+        FinderAsk: {
+            /** Between */
+            between: [
+                string,
+                string
+            ];
+            /** Radius */
+            radius: number;
+            /** Before */
+            before?: string | null;
+            /**
+             * Seconds
+             * @default 20
+             */
+            seconds?: number;
+        };
+        /** FindingState */
+        FindingState: {
+            /** What */
+            what: string;
+            /** Count */
+            count: number;
+            /** Words */
+            words: string;
+        };
+        /**
          * Flatten
          * @description Move what is picked straight into a plane, by a ``share`` of the way: the plane that fits best, or of a ``normal``.
          *
@@ -1955,6 +3201,49 @@ export interface components {
             name: string;
         };
         /**
+         * FoundChain
+         * @description One chain of edges: the largest radius that holds on it alone, points on it, and where it breaks beyond that.
+         */
+        FoundChain: {
+            /** Holds */
+            holds: number;
+            /** Line */
+            line: [
+                number,
+                number,
+                number
+            ][];
+            /** Tries */
+            tries: components["schemas"]["TryState"][];
+            /** Breaks At */
+            breaks_at: [
+                number,
+                number,
+                number
+            ] | null;
+            /**
+             * Bend
+             * @description the room in mm where it breaks
+             */
+            bend: number | null;
+            /** Reason */
+            reason: string;
+        };
+        /**
+         * FoundState
+         * @description What the fillet finder found: ``radius`` holds on all chains together.
+         */
+        FoundState: {
+            /** Wished */
+            wished: number;
+            /** Radius */
+            radius: number;
+            /** Chains */
+            chains: components["schemas"]["FoundChain"][];
+            /** Tries */
+            tries: components["schemas"]["TryState"][];
+        };
+        /**
          * GroupPieces
          * @description Put pieces into a group of a name, or with no name take them out of theirs.
          */
@@ -1992,6 +3281,132 @@ export interface components {
              * @enum {string}
              */
             kind: "heal";
+        };
+        /**
+         * Hollow
+         * @description All that lies deeper than ``wall`` mm is taken out. ``opening`` cuts the wall off beyond a plane.
+         */
+        "Hollow-Input": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
+            /**
+             * On
+             * @default true
+             */
+            on?: boolean;
+            /**
+             * Wall
+             * @default 2
+             */
+            wall?: number;
+            /**
+             * Vents
+             * @default []
+             */
+            vents?: components["schemas"]["Vent-Input"][];
+            /** Opening */
+            opening?: [
+                [
+                    number,
+                    number,
+                    number
+                ],
+                [
+                    number,
+                    number,
+                    number
+                ]
+            ] | null;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "hollow";
+        };
+        /**
+         * Hollow
+         * @description All that lies deeper than ``wall`` mm is taken out. ``opening`` cuts the wall off beyond a plane.
+         */
+        "Hollow-Output": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
+            /**
+             * On
+             * @default true
+             */
+            on?: boolean;
+            /**
+             * Wall
+             * @default 2
+             */
+            wall?: number;
+            /**
+             * Vents
+             * @default []
+             */
+            vents?: components["schemas"]["Vent-Output"][];
+            /** Opening */
+            opening?: [
+                [
+                    number,
+                    number,
+                    number
+                ],
+                [
+                    number,
+                    number,
+                    number
+                ]
+            ] | null;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "hollow";
+        };
+        /**
+         * ImportedBody
+         * @description A solid that was brought in, by its asset.
+         */
+        "ImportedBody-Input": {
+            /** Asset */
+            asset: string;
+            /**
+             * Kind
+             * @default imported
+             * @constant
+             */
+            kind?: "imported";
+        };
+        /**
+         * ImportedBody
+         * @description A solid that was brought in, by its asset.
+         */
+        "ImportedBody-Output": {
+            /** Asset */
+            asset: string;
+            /**
+             * Kind
+             * @default imported
+             * @constant
+             */
+            kind?: "imported";
         };
         /**
          * Inset
@@ -2065,6 +3480,77 @@ export interface components {
             kind: "keep-variant";
             /** Piece */
             piece: string;
+        };
+        /**
+         * KeyedJob
+         * @description A job, and the key by which its result is fetched.
+         */
+        KeyedJob: {
+            job: components["schemas"]["JobReport"];
+            /** Key */
+            key: string;
+        };
+        /**
+         * Knife
+         * @description Cut the picked faces, or with a piece picked all of it, along the plane through ``point`` with a ``normal``.
+         *
+         *     Vertices within ``near`` mm are used for the cut and drawn into the plane. ``keep`` a side, or both; ``leave`` them
+         *     "joined", "open" or "filled" with a ``cap``. The edges of the cut get a ``sharpness``.
+         */
+        Knife: {
+            /** Piece */
+            piece: string;
+            picked: components["schemas"]["Picked"];
+            /**
+             * Others
+             * @default []
+             */
+            others?: string[];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "knife";
+            /** Point */
+            point: [
+                number,
+                number,
+                number
+            ];
+            /** Normal */
+            normal: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Near
+             * @default 0
+             */
+            near?: number;
+            /**
+             * Keep
+             * @default both
+             * @enum {string}
+             */
+            keep?: "both" | "positive" | "negative";
+            /**
+             * Leave
+             * @default joined
+             * @enum {string}
+             */
+            leave?: "joined" | "open" | "filled";
+            /**
+             * Cap
+             * @default face
+             * @enum {string}
+             */
+            cap?: "face" | "quads";
+            /**
+             * Sharpness
+             * @default 0
+             */
+            sharpness?: number;
         };
         /**
          * LayFace
@@ -2169,6 +3655,60 @@ export interface components {
             towards?: number | null;
         };
         /**
+         * MachineAsk
+         * @description What the simulated print bench can do; mm, mm/s, degrees, g/cm³, a share of fill.
+         */
+        MachineAsk: {
+            /**
+             * Bed
+             * @default [
+             *       220,
+             *       220,
+             *       250
+             *     ]
+             */
+            bed?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Layer
+             * @default 0.2
+             */
+            layer?: number;
+            /**
+             * Line
+             * @default 0.4
+             */
+            line?: number;
+            /**
+             * Least Wall
+             * @default 1.2
+             */
+            least_wall?: number;
+            /**
+             * Overhang
+             * @default 50
+             */
+            overhang?: number;
+            /**
+             * Speed
+             * @default 60
+             */
+            speed?: number;
+            /**
+             * Fill
+             * @default 0.15
+             */
+            fill?: number;
+            /**
+             * Density
+             * @default 1.24
+             */
+            density?: number;
+        };
+        /**
          * MakeIndependent
          * @description Keep the whole of a symmetric piece as it stands, each side on its own; or let a piece follow no longer.
          */
@@ -2197,6 +3737,18 @@ export interface components {
             /** Piece */
             piece: string;
         };
+        /** MaterialState */
+        MaterialState: {
+            /** Name */
+            name: string;
+            /**
+             * Density
+             * @description g/cm³
+             */
+            density: number;
+            /** Source */
+            source: string;
+        };
         /**
          * MeasurePicture
          * @description Size a picture by two points on it, in pixels from its upper left, and the true ``distance`` between them in mm.
@@ -2223,6 +3775,52 @@ export interface components {
             ];
             /** Distance */
             distance: number;
+        };
+        /**
+         * MeasuredState
+         * @description What is measured of the finished body on triangles within ``chord`` mm of it; mm, mm³.
+         */
+        MeasuredState: {
+            /** Triangle Count */
+            triangle_count: number;
+            /** Chord */
+            chord: number;
+            /**
+             * Mesh Volume
+             * @description what the route by triangles found on its own
+             */
+            mesh_volume: number;
+            /** Centre */
+            centre: [
+                number,
+                number,
+                number
+            ];
+            /** Crossings */
+            crossings: number;
+            /**
+             * Thinnest
+             * @description 99 of 100 sampled points have a thicker wall
+             */
+            thinnest: number;
+            /** Thinnest At */
+            thinnest_at: [
+                number,
+                number,
+                number
+            ];
+            /** Tolerance */
+            tolerance: number;
+            /**
+             * Followers
+             * @description id, name, what became of it, and why
+             */
+            followers: [
+                string,
+                string,
+                string,
+                string
+            ][];
         };
         /**
          * Mirror
@@ -2286,6 +3884,110 @@ export interface components {
              * @default 0.5
              */
             tolerance?: number;
+        };
+        /**
+         * MirrorBody
+         * @description The body and its mirror image in the plane through ``point``.
+         */
+        "MirrorBody-Input": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
+            /**
+             * On
+             * @default true
+             */
+            on?: boolean;
+            /**
+             * Point
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            point?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Normal
+             * @default [
+             *       1,
+             *       0,
+             *       0
+             *     ]
+             */
+            normal?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "mirror-body";
+        };
+        /**
+         * MirrorBody
+         * @description The body and its mirror image in the plane through ``point``.
+         */
+        "MirrorBody-Output": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
+            /**
+             * On
+             * @default true
+             */
+            on?: boolean;
+            /**
+             * Point
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            point?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Normal
+             * @default [
+             *       1,
+             *       0,
+             *       0
+             *     ]
+             */
+            normal?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "mirror-body";
         };
         /**
          * Mirrored
@@ -2424,6 +4126,36 @@ export interface components {
             /** Value */
             value: number;
         };
+        /** ObjectionState */
+        ObjectionState: {
+            /** What */
+            what: string;
+            /** Refuses */
+            refuses: boolean;
+            /** Words */
+            words: string;
+            /** Places */
+            places: [
+                number,
+                number,
+                number
+            ][];
+        };
+        /**
+         * OrderFollowers
+         * @description Put a piece's followers into another order; all of their ids are given.
+         */
+        OrderFollowers: {
+            /** Piece */
+            piece: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "order-followers";
+            /** Order */
+            order: string[];
+        };
         /**
          * OrderPiece
          * @description Move a piece to another place (from 0) in the list.
@@ -2510,6 +4242,34 @@ export interface components {
             locked: boolean;
         };
         /**
+         * PieceBody
+         * @description Another piece with its own followers.
+         */
+        "PieceBody-Input": {
+            /** Piece */
+            piece: string;
+            /**
+             * Kind
+             * @default piece
+             * @constant
+             */
+            kind?: "piece";
+        };
+        /**
+         * PieceBody
+         * @description Another piece with its own followers.
+         */
+        "PieceBody-Output": {
+            /** Piece */
+            piece: string;
+            /**
+             * Kind
+             * @default piece
+             * @constant
+             */
+            kind?: "piece";
+        };
+        /**
          * PieceState
          * @description One piece without its arrays. ``size`` is the extent of the control points in mm.
          */
@@ -2557,6 +4317,20 @@ export interface components {
             ];
             /** Digest */
             digest: string;
+            /** Followers */
+            followers: (components["schemas"]["Thickened-Output"] | components["schemas"]["Combine-Output"] | components["schemas"]["Trim-Output"] | components["schemas"]["Hollow-Output"] | components["schemas"]["Fillet-Output"] | components["schemas"]["CutEdge-Output"] | components["schemas"]["MirrorBody-Output"] | components["schemas"]["RepeatRound-Output"] | components["schemas"]["RepeatAlong-Output"] | components["schemas"]["ScaleToSize-Output"])[];
+            /**
+             * Called
+             * @description ids of followers to what they are called
+             */
+            called: {
+                [key: string]: string;
+            };
+            /**
+             * Made From
+             * @description changes with everything that the piece's solid is made from
+             */
+            made_from: string;
         };
         /**
          * PlaceComponent
@@ -2676,6 +4450,86 @@ export interface components {
             within?: components["schemas"]["Picked"] | null;
         };
         /**
+         * Relax
+         * @description Even out the picked vertices within the form, in so many ``rounds``; with ``hold`` they are fitted to the surface.
+         */
+        Relax: {
+            /** Piece */
+            piece: string;
+            picked: components["schemas"]["Picked"];
+            /**
+             * Others
+             * @default []
+             */
+            others?: string[];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "relax";
+            /**
+             * Rounds
+             * @default 5
+             */
+            rounds?: number;
+            /**
+             * Strength
+             * @default 0.5
+             */
+            strength?: number;
+            /**
+             * Hold
+             * @default true
+             */
+            hold?: boolean;
+        };
+        /**
+         * Remove
+         * @description Take loops, edges or vertices away; faces grow together and stay whole. With ``loops`` the whole loops of the
+         *     picked edges go; ``form`` "hold" fits what is left to the surface.
+         */
+        Remove: {
+            /** Piece */
+            piece: string;
+            picked: components["schemas"]["Picked"];
+            /**
+             * Others
+             * @default []
+             */
+            others?: string[];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "remove";
+            /**
+             * Loops
+             * @default false
+             */
+            loops?: boolean;
+            /**
+             * Form
+             * @default let
+             * @enum {string}
+             */
+            form?: "let" | "hold";
+        };
+        /**
+         * RemoveFollower
+         * @description Take a follower away.
+         */
+        RemoveFollower: {
+            /** Piece */
+            piece: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "remove-follower";
+            /** Follower */
+            follower: string;
+        };
+        /**
          * RenamePiece
          * @description Give a piece another name.
          */
@@ -2689,6 +4543,114 @@ export interface components {
             piece: string;
             /** Name */
             name: string;
+        };
+        /**
+         * RepeatAlong
+         * @description ``count`` copies along a direction, ``spacing`` mm apart; ``phase`` moves the first by so many steps.
+         */
+        "RepeatAlong-Input": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
+            /**
+             * On
+             * @default true
+             */
+            on?: boolean;
+            /**
+             * Along
+             * @default [
+             *       1,
+             *       0,
+             *       0
+             *     ]
+             */
+            along?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Count
+             * @default 3
+             */
+            count?: number;
+            /**
+             * Spacing
+             * @default 20
+             */
+            spacing?: number;
+            /**
+             * Phase
+             * @default 0
+             */
+            phase?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "repeat-along";
+        };
+        /**
+         * RepeatAlong
+         * @description ``count`` copies along a direction, ``spacing`` mm apart; ``phase`` moves the first by so many steps.
+         */
+        "RepeatAlong-Output": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
+            /**
+             * On
+             * @default true
+             */
+            on?: boolean;
+            /**
+             * Along
+             * @default [
+             *       1,
+             *       0,
+             *       0
+             *     ]
+             */
+            along?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Count
+             * @default 3
+             */
+            count?: number;
+            /**
+             * Spacing
+             * @default 20
+             */
+            spacing?: number;
+            /**
+             * Phase
+             * @default 0
+             */
+            phase?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "repeat-along";
         };
         /**
          * RepeatAround
@@ -2764,6 +4726,167 @@ export interface components {
             tolerance?: number;
         };
         /**
+         * RepeatRound
+         * @description ``count`` copies about an axis, ``angle`` degrees from one to the next (None: evenly all round).
+         *
+         *     ``phase`` moves the first by so many steps: a half lays it between.
+         */
+        "RepeatRound-Input": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
+            /**
+             * On
+             * @default true
+             */
+            on?: boolean;
+            /**
+             * Point
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            point?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Along
+             * @default [
+             *       0,
+             *       0,
+             *       1
+             *     ]
+             */
+            along?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Count
+             * @default 6
+             */
+            count?: number;
+            /** Angle */
+            angle?: number | null;
+            /**
+             * Phase
+             * @default 0
+             */
+            phase?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "repeat-round";
+        };
+        /**
+         * RepeatRound
+         * @description ``count`` copies about an axis, ``angle`` degrees from one to the next (None: evenly all round).
+         *
+         *     ``phase`` moves the first by so many steps: a half lays it between.
+         */
+        "RepeatRound-Output": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
+            /**
+             * On
+             * @default true
+             */
+            on?: boolean;
+            /**
+             * Point
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            point?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Along
+             * @default [
+             *       0,
+             *       0,
+             *       1
+             *     ]
+             */
+            along?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Count
+             * @default 6
+             */
+            count?: number;
+            /** Angle */
+            angle?: number | null;
+            /**
+             * Phase
+             * @default 0
+             */
+            phase?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "repeat-round";
+        };
+        /**
+         * Resample
+         * @description Give a grid of picked faces ``u`` by ``v`` faces and hold its form; rows lie evenly, or closer where it bends more.
+         */
+        Resample: {
+            /** Piece */
+            piece: string;
+            picked: components["schemas"]["Picked"];
+            /**
+             * Others
+             * @default []
+             */
+            others?: string[];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "resample";
+            /** U */
+            u: number;
+            /** V */
+            v: number;
+            /**
+             * Density
+             * @default even
+             * @enum {string}
+             */
+            density?: "even" | "curvature";
+        };
+        /**
          * Ring
          * @description The rings through the picked.
          */
@@ -2789,6 +4912,168 @@ export interface components {
             height: number;
             /** Radius */
             radius: number;
+        };
+        /**
+         * ScaleCreases
+         * @description Multiply the sharpness of all creases and corners of what is picked by a ``factor``: below 1 softens.
+         */
+        ScaleCreases: {
+            /** Piece */
+            piece: string;
+            picked: components["schemas"]["Picked"];
+            /**
+             * Others
+             * @default []
+             */
+            others?: string[];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "scale-creases";
+            /** Factor */
+            factor: number;
+        };
+        /**
+         * ScaleToSize
+         * @description Scale evenly about ``about`` until ``measure`` is ``length`` mm: an extent, or the distance of two points.
+         */
+        "ScaleToSize-Input": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
+            /**
+             * On
+             * @default true
+             */
+            on?: boolean;
+            /**
+             * Measure
+             * @default longest
+             * @enum {string}
+             */
+            measure?: "longest" | "x" | "y" | "z" | "distance";
+            /**
+             * Length
+             * @default 100
+             */
+            length?: number;
+            /** Ends */
+            ends?: [
+                [
+                    number,
+                    number,
+                    number
+                ],
+                [
+                    number,
+                    number,
+                    number
+                ]
+            ] | null;
+            /**
+             * About
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            about?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "scale-to-size";
+        };
+        /**
+         * ScaleToSize
+         * @description Scale evenly about ``about`` until ``measure`` is ``length`` mm: an extent, or the distance of two points.
+         */
+        "ScaleToSize-Output": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
+            /**
+             * On
+             * @default true
+             */
+            on?: boolean;
+            /**
+             * Measure
+             * @default longest
+             * @enum {string}
+             */
+            measure?: "longest" | "x" | "y" | "z" | "distance";
+            /**
+             * Length
+             * @default 100
+             */
+            length?: number;
+            /** Ends */
+            ends?: [
+                [
+                    number,
+                    number,
+                    number
+                ],
+                [
+                    number,
+                    number,
+                    number
+                ]
+            ] | null;
+            /**
+             * About
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            about?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "scale-to-size";
+        };
+        /** SectionPlane */
+        SectionPlane: {
+            /** Point */
+            point: [
+                number,
+                number,
+                number
+            ];
+            /** Normal */
+            normal: [
+                number,
+                number,
+                number
+            ];
         };
         /** SelectedState */
         SelectedState: {
@@ -2940,6 +5225,140 @@ export interface components {
                 ]
             ] | null;
         };
+        /**
+         * Slide
+         * @description Slide picked chains along the cage to their left, or for a negative amount to their right; with ``towards`` each
+         *     picked vertex by itself along that of its edges that goes this way best.
+         *
+         *     The amount is a ``share`` of the way to the next loop, -1 to 1, or where it is given ``distance`` mm.
+         */
+        Slide: {
+            /** Piece */
+            piece: string;
+            picked: components["schemas"]["Picked"];
+            /**
+             * Others
+             * @default []
+             */
+            others?: string[];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "slide";
+            /**
+             * Share
+             * @default 0
+             */
+            share?: number;
+            /** Distance */
+            distance?: number | null;
+            /** Towards */
+            towards?: [
+                number,
+                number,
+                number
+            ] | null;
+        };
+        /**
+         * SolidFileState
+         * @description A STEP file that was kept, by its asset; mm, mm³.
+         */
+        SolidFileState: {
+            /** Asset */
+            asset: string;
+            /** Name */
+            name: string;
+            /** Size */
+            size: [
+                number,
+                number,
+                number
+            ];
+            /** Volume */
+            volume: number;
+            /** Solids */
+            solids: number;
+            /** Faces */
+            faces: number;
+        };
+        /**
+         * SpaceEvenly
+         * @description Set the vertices of picked loops at even distances along the curve through them, by a ``share`` of the way.
+         */
+        SpaceEvenly: {
+            /** Piece */
+            piece: string;
+            picked: components["schemas"]["Picked"];
+            /**
+             * Others
+             * @default []
+             */
+            others?: string[];
+            /**
+             * Share
+             * @default 1
+             */
+            share?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "space-evenly";
+        };
+        /**
+         * Spin
+         * @description Turn each picked edge on by one corner of the two faces that it parts, or ``backwards``.
+         */
+        Spin: {
+            /** Piece */
+            piece: string;
+            picked: components["schemas"]["Picked"];
+            /**
+             * Others
+             * @default []
+             */
+            others?: string[];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "spin";
+            /**
+             * Backwards
+             * @default false
+             */
+            backwards?: boolean;
+        };
+        /**
+         * SplitParts
+         * @description Part picked edges into ``along`` equal parts, or picked quads into ``along`` by ``across`` quads.
+         */
+        SplitParts: {
+            /** Piece */
+            piece: string;
+            picked: components["schemas"]["Picked"];
+            /**
+             * Others
+             * @default []
+             */
+            others?: string[];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "split";
+            /**
+             * Along
+             * @default 2
+             */
+            along?: number;
+            /**
+             * Across
+             * @default 2
+             */
+            across?: number;
+        };
         /** StepAt */
         StepAt: {
             /** Revision */
@@ -2958,6 +5377,30 @@ export interface components {
              * Format: date-time
              */
             created_at: string;
+        };
+        /**
+         * Straighten
+         * @description Slide the vertices of picked loops along the cage until each lies in a plane, by a ``share`` of the way.
+         */
+        Straighten: {
+            /** Piece */
+            piece: string;
+            picked: components["schemas"]["Picked"];
+            /**
+             * Others
+             * @default []
+             */
+            others?: string[];
+            /**
+             * Share
+             * @default 1
+             */
+            share?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "straighten";
         };
         /**
          * SurfaceArrays
@@ -2987,6 +5430,30 @@ export interface components {
             ][];
             /** Face Of Quad */
             face_of_quad: number[];
+        };
+        /**
+         * SurfaceFacts
+         * @description How many triangles, how far their chords keep from the surface in mm, by how many degrees it turns in a facet at most,
+         *     and about how many bytes by kind of file. ``words`` say why there is nothing to count.
+         */
+        SurfaceFacts: {
+            /** Triangles */
+            triangles: number;
+            /** Exact */
+            exact: boolean;
+            /** Chord */
+            chord: number;
+            /** Turn */
+            turn: number;
+            /** Bytes */
+            bytes: {
+                [key: string]: number;
+            };
+            /**
+             * Words
+             * @default
+             */
+            words?: string;
         };
         /**
          * SymmetryState
@@ -3062,6 +5529,201 @@ export interface components {
             crease_rims?: boolean;
         };
         /**
+         * Thickened
+         * @description A wall of ``distance`` mm of an open cage, to one side or both; see ``thicken``.
+         */
+        "Thickened-Input": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
+            /**
+             * On
+             * @default true
+             */
+            on?: boolean;
+            /**
+             * Distance
+             * @default 2
+             */
+            distance?: number;
+            /**
+             * Side
+             * @default in
+             * @enum {string}
+             */
+            side?: "in" | "out" | "both";
+            /**
+             * Crease Rims
+             * @default true
+             */
+            crease_rims?: boolean;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "thickened";
+        };
+        /**
+         * Thickened
+         * @description A wall of ``distance`` mm of an open cage, to one side or both; see ``thicken``.
+         */
+        "Thickened-Output": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
+            /**
+             * On
+             * @default true
+             */
+            on?: boolean;
+            /**
+             * Distance
+             * @default 2
+             */
+            distance?: number;
+            /**
+             * Side
+             * @default in
+             * @enum {string}
+             */
+            side?: "in" | "out" | "both";
+            /**
+             * Crease Rims
+             * @default true
+             */
+            crease_rims?: boolean;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "thickened";
+        };
+        /**
+         * Trim
+         * @description What lies on the side that ``normal`` points to is cut off, in the plane through ``point``.
+         */
+        "Trim-Input": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
+            /**
+             * On
+             * @default true
+             */
+            on?: boolean;
+            /**
+             * Point
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            point?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Normal
+             * @default [
+             *       0,
+             *       0,
+             *       1
+             *     ]
+             */
+            normal?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "trim";
+        };
+        /**
+         * Trim
+         * @description What lies on the side that ``normal`` points to is cut off, in the plane through ``point``.
+         */
+        "Trim-Output": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
+            /**
+             * On
+             * @default true
+             */
+            on?: boolean;
+            /**
+             * Point
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            point?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Normal
+             * @default [
+             *       0,
+             *       0,
+             *       1
+             *     ]
+             */
+            normal?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "trim";
+        };
+        /** TryState */
+        TryState: {
+            /** Radius */
+            radius: number;
+            /** Failure */
+            failure: string | null;
+        };
+        /**
          * Turn
          * @description Turn by ``degrees`` about ``axis`` through ``pivot`` (default the middle of the selection).
          */
@@ -3107,6 +5769,80 @@ export interface components {
             input?: unknown;
             /** Context */
             ctx?: Record<string, never>;
+        };
+        /**
+         * Vent
+         * @description A hole of ``radius`` mm through the wall at ``point``, along a direction.
+         */
+        "Vent-Input": {
+            /**
+             * Point
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            point?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Along
+             * @default [
+             *       0,
+             *       0,
+             *       1
+             *     ]
+             */
+            along?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Radius
+             * @default 2
+             */
+            radius?: number;
+        };
+        /**
+         * Vent
+         * @description A hole of ``radius`` mm through the wall at ``point``, along a direction.
+         */
+        "Vent-Output": {
+            /**
+             * Point
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            point?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Along
+             * @default [
+             *       0,
+             *       0,
+             *       1
+             *     ]
+             */
+            along?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Radius
+             * @default 2
+             */
+            radius?: number;
         };
         /**
          * Weld
@@ -3231,6 +5967,55 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    download_archive_api_designs__design_id__archive_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                design_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    open_archive_api_designs_archives_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DesignState"];
                 };
             };
         };
@@ -3701,6 +6486,75 @@ export interface operations {
             };
         };
     };
+    look_at_cage_file_api_cage_files_post: {
+        parameters: {
+            query: {
+                name: string;
+                unit?: "mm" | "cm" | "m" | "in";
+                /** @description mm within which vertices become one */
+                merge?: number;
+                /** @description edges round a hole that is filled */
+                holes?: number;
+                /** @description pair triangles to quads */
+                pair?: boolean;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CageFileState"];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    keep_solid_file_api_solid_files_post: {
+        parameters: {
+            query: {
+                name: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SolidFileState"];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
     get_cage_api_designs__design_id__pieces__piece_id__cage_get: {
         parameters: {
             query?: never;
@@ -3754,6 +6608,42 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SurfaceArrays"];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    curves_api_designs__design_id__pieces__piece_id__curves_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                design_id: string;
+                piece_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AskedCurves"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CurveState"][];
                 };
             };
             /** @description Validation Error */
@@ -3868,6 +6758,93 @@ export interface operations {
             };
         };
     };
+    begin_finder_api_designs__design_id__pieces__piece_id__fillet_finder_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                design_id: string;
+                piece_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FinderAsk"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KeyedJob"];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    list_materials_api_materials_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MaterialState"][];
+                };
+            };
+        };
+    };
+    get_found_api_found__key__get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FoundState"] | null;
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
     get_job_api_jobs__job_id__get: {
         parameters: {
             query?: never;
@@ -3962,6 +6939,36 @@ export interface operations {
             };
         };
     };
+    certificate_as_page_api_designs__design_id__pieces__piece_id__certificate_page_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                design_id: string;
+                piece_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
     download_step_api_designs__design_id__pieces__piece_id__solid_step_get: {
         parameters: {
             query?: never;
@@ -3992,11 +6999,264 @@ export interface operations {
             };
         };
     };
-    download_stl_api_designs__design_id__pieces__piece_id__surface_stl_get: {
+    download_surface_api_designs__design_id__pieces__piece_id__surface_file_get: {
+        parameters: {
+            query?: {
+                kind?: "stl" | "3mf" | "obj" | "ply" | "glb";
+                /** @description chord tolerance in mm */
+                tolerance?: number;
+                /** @description degrees by which the surface may turn in a facet */
+                angle?: number;
+            };
+            header?: never;
+            path: {
+                design_id: string;
+                piece_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    begin_surface_api_designs__design_id__pieces__piece_id__surface_file_post: {
+        parameters: {
+            query?: {
+                kind?: "stl" | "3mf" | "obj" | "ply" | "glb";
+                /** @description chord tolerance in mm */
+                tolerance?: number;
+                /** @description degrees by which the surface may turn in a facet */
+                angle?: number;
+            };
+            header?: never;
+            path: {
+                design_id: string;
+                piece_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KeyedJob"];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    fetch_file_api_files__key__get: {
+        parameters: {
+            query?: {
+                kind?: "stl" | "3mf" | "obj" | "ply" | "glb";
+                name?: string;
+            };
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    download_outline_api_designs__design_id__pieces__piece_id__outline_svg_get: {
+        parameters: {
+            query?: {
+                view?: "front" | "right" | "top";
+                /** @description chord tolerance in mm */
+                tolerance?: number;
+            };
+            header?: never;
+            path: {
+                design_id: string;
+                piece_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    surface_facts_api_designs__design_id__pieces__piece_id__surface_facts_get: {
         parameters: {
             query?: {
                 /** @description chord tolerance in mm */
                 tolerance?: number;
+                /** @description degrees by which the surface may turn in a facet */
+                angle?: number;
+            };
+            header?: never;
+            path: {
+                design_id: string;
+                piece_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SurfaceFacts"] | null;
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    download_cage_api_designs__design_id__pieces__piece_id__cage_file_get: {
+        parameters: {
+            query?: {
+                /** @description USD as text or binary, PLY or OBJ */
+                kind?: "obj" | "ply" | "usda" | "usdc";
+            };
+            header?: never;
+            path: {
+                design_id: string;
+                piece_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    hand_over_api_designs__design_id__pieces__piece_id__print_bench_post: {
+        parameters: {
+            query?: {
+                /** @description chord tolerance in mm */
+                tolerance?: number;
+            };
+            header?: never;
+            path: {
+                design_id: string;
+                piece_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MachineAsk"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BenchAnswer"];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    layer_api_designs__design_id__pieces__piece_id__print_bench_layer_svg_get: {
+        parameters: {
+            query: {
+                index: number;
+                /** @description chord tolerance in mm */
+                tolerance?: number;
+                /** @description thickness of a layer in mm */
+                layer?: number;
+                of?: string;
             };
             header?: never;
             path: {

@@ -1,5 +1,5 @@
 /** REST calls. A refusal becomes a Refused error that carries the problem document. */
-import type { Certificate, DesignCard, DesignState, JobReport, Kind, PickRule, Problem } from "./types";
+import type { BenchAnswer, Machine, CageFile, SolidFile, Material, Certificate, DesignCard, DesignState, FinderAsk, KeyedJob, FoundState, JobReport, Kind, PickRule, Problem, SurfaceFacts } from "./types";
 
 export class Refused extends Error {
   constructor(readonly problem: Problem) {
@@ -46,6 +46,8 @@ export const service = {
     call<DesignState>("POST", `/designs/${design}/pictures?${query({ revision, name: file.name, view })}`, file),
   addComponent: (design: string, revision: number, file: File, unit: string, clearance: number) =>
     call<DesignState>("POST", `/designs/${design}/components?${query({ revision, name: file.name, unit, clearance })}`, file),
+  archiveAddress: (id: string) => `/api/designs/${id}/archive`,
+  openArchive: (file: File) => call<DesignState>("POST", "/designs/archives", file),
   remove: (id: string) => call<void>("DELETE", `/designs/${id}`),
   give: (id: string, revision: number, command: unknown) =>
     call<DesignState>("POST", `/designs/${id}/commands`, { revision, command }),
@@ -57,9 +59,26 @@ export const service = {
   job: (id: string) => call<JobReport>("GET", `/jobs/${id}`),
   cancelJob: (id: string) => call<JobReport>("DELETE", `/jobs/${id}`),
   certificate: (design: string, id: string) => call<Certificate | null>("GET", `${piece(design, id)}/certificate`),
+  pageAddress: (design: string, id: string) => `/api${piece(design, id)}/certificate-page`,
   stepAddress: (design: string, id: string) => `/api${piece(design, id)}/solid.step`,
-  stlAddress: (design: string, id: string, tolerance: number) =>
-    `/api${piece(design, id)}/surface.stl?tolerance=${tolerance}`,
+  cageAddress: (design: string, id: string, kind: string) => `/api${piece(design, id)}/cage-file?kind=${kind}`,
+  outlineAddress: (design: string, id: string, view: string) => `/api${piece(design, id)}/outline.svg?view=${view}`,
+  beginFile: (design: string, id: string, kind: string, tolerance: number, angle: number) =>
+    call<KeyedJob>("POST", `${piece(design, id)}/surface-file?${query({ kind, tolerance, angle })}`),
+  fileAddress: (key: string, kind: string, name: string) => `/api/files/${key}?${query({ kind, name })}`,
+  surfaceFacts: (design: string, id: string, tolerance: number, angle: number) =>
+    call<SurfaceFacts | null>("GET", `${piece(design, id)}/surface-facts?${query({ tolerance, angle })}`),
+  beginFinder: (design: string, id: string, asked: FinderAsk) =>
+    call<KeyedJob>("POST", `${piece(design, id)}/fillet-finder`, asked),
+  readCage: (file: File, given: { unit: string; merge: number; holes: number; pair: boolean }) =>
+    call<CageFile>("POST", `/cage-files?${query({ name: file.name, ...given, pair: String(given.pair) })}`, file),
+  keepSolid: (file: File) => call<SolidFile>("POST", `/solid-files?${query({ name: file.name })}`, file),
+  printBench: (design: string, id: string, tolerance: number, machine: Machine) =>
+    call<BenchAnswer>("POST", `${piece(design, id)}/print-bench?${query({ tolerance })}`, machine),
+  layerAddress: (design: string, id: string, tolerance: number, layer: number, index: number, madeFrom: string) =>
+    `/api${piece(design, id)}/print-bench/layer.svg?${query({ tolerance, layer, index, of: madeFrom.slice(0, 12) })}`,
+  materials: () => call<Material[]>("GET", "/materials"),
+  found: (key: string) => call<FoundState | null>("GET", `/found/${key}`),
 };
 
 /** Fetch a file and hand it to the browser as a download; a refusal is thrown, not saved. */

@@ -16,6 +16,16 @@ export type ComponentState = Schemas["ComponentState"];
 export type ReferenceState = PictureState | ComponentState;
 export type PickRule = Schemas["Pick"]["rule"];
 export type Reach = Schemas["ReachBy"];
+export type AnyFollower = Schemas["AddFollower"]["follower"];
+export type CageFile = Schemas["CageFileState"];
+export type SolidFile = Schemas["SolidFileState"];
+export type BenchAnswer = Schemas["BenchAnswer"];
+export type Machine = Partial<Schemas["MachineAsk"]>;
+export type Material = Schemas["MaterialState"];
+export type SurfaceFacts = Schemas["SurfaceFacts"];
+export type FinderAsk = Schemas["FinderAsk"];
+export type KeyedJob = Schemas["KeyedJob"];
+export type FoundState = Schemas["FoundState"];
 
 export interface Problem {
   type: string;
@@ -72,7 +82,19 @@ export interface Weights {
   rows: Float32Array;
 }
 
+/** A curve on a piece's surface, and at each of its points the curvature vector in 1/mm. */
+export interface Bend {
+  of: "section" | "seam" | "edges";
+  points: Float32Array;
+  bending: Float32Array;
+  closed: boolean;
+  /** In mm; null where it is straight. */
+  least_radius: number | null;
+  tightest: [number, number, number];
+}
+
 export interface Frame {
+  curves?: Bend[];
   weights?: Weights | null;
   clearances?: Near[];
   seq: number;
@@ -84,4 +106,24 @@ export type Message =
   | ({ type: "state"; state: DesignState } & Frame)
   | ({ type: "frame"; preview: PreviewState } & Frame)
   | { type: "weights"; seq: number; weights: Weights | null }
+  | { type: "curves"; seq: number; curves: Bend[] }
+  | BodiesMessage
   | { type: "problem"; seq: number; problem: Problem };
+
+/** What followers make of a piece: its triangles, and what became of each follower. */
+export interface Body {
+  id: string;
+  made_from: string;
+  route: "mesh" | "kernel" | "none";
+  problem?: string;
+  points?: Float32Array;
+  normals?: Float32Array;
+  triangles?: Int32Array;
+  /** Follower, what became of it ("done", "waits", "failed", "off"), and why. */
+  notes: [string, string, string][];
+  edges?: { between: [string, string]; length: number; lines: Float32Array }[];
+  volume?: number;
+  size?: [number, number, number];
+}
+
+export type BodiesMessage = { type: "bodies"; seq?: number; bodies: Body[]; gone: string[] };

@@ -2,6 +2,7 @@
 import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
 import { pieces, shownPicks, useBench } from "../live/bench";
+import { toolById } from "../tools/all";
 import { useLook } from "../live/look";
 import { useNear } from "../live/near";
 import type { Near } from "../live/types";
@@ -11,7 +12,8 @@ import { figure, verticesOf } from "../viewport/measure";
 const plural = { vertex: "vertices", edge: "edges", face: "faces", piece: "pieces" } as const;
 
 export function FactStrip() {
-  const { design, piece, picked, others, pickKind, hover, preview } = useBench();
+  const { design, piece, picked, others, pickKind, hover, preview, toolId } = useBench();
+  const paints = toolById(toolId)?.paints !== undefined;
   const near = useNear((s) => s.list);
   const { compare } = useLook();
   const unit = design?.unit ?? "mm";
@@ -32,9 +34,11 @@ export function FactStrip() {
     ? "Comparing; Esc ends it"
     : preview
       ? "Enter applies, Esc backs out"
-      : hover
-        ? `Click takes ${hover.kind} ${hover.kind === "piece" ? (design?.pieces.find((p) => p.id === hover.piece)?.name ?? "") : hover.id}${picked.length ? "; Shift adds or takes away" : ""}`
-        : "Drag a box to pick many; right drag turns the view";
+      : paints
+        ? "Drag along edges to paint; right drag turns the view"
+        : hover
+          ? `Click takes ${hover.kind} ${hover.kind === "piece" ? (design?.pieces.find((p) => p.id === hover.piece)?.name ?? "") : hover.id}${picked.length ? "; Shift adds or takes away" : ""}`
+          : "Drag a box to pick many; right drag turns the view";
   return (
     <Box
       component="footer"

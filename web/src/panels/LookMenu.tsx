@@ -29,7 +29,7 @@ export function LookMenu() {
   const { piece, look: setLevel } = useBench();
   const [at, setAt] = useState<HTMLElement | null>(null);
   const surface = piece ? pieces.byId.get(piece)?.surface : undefined;
-  const check = (name: "normals" | "valences" | "backs", words: string) => (
+  const check = (name: "normals" | "valences" | "backs" | "bodies", words: string) => (
     <FormControlLabel
       key={name}
       control={<Checkbox size="small" checked={look[name]} onChange={(event) => look.set({ [name]: event.target.checked })} />}
@@ -55,6 +55,7 @@ export function LookMenu() {
           {check("normals", "Normals of faces")}
           {check("valences", "Numbers at extraordinary vertices")}
           {check("backs", "Back sides tinted")}
+          {check("bodies", "What followers make, instead of the plain surface")}
           <FormControlLabel
             control={<Checkbox size="small" checked={look.quick} onChange={(event) => drawQuickly(event.target.checked)} />}
             label={<Typography variant="body2">Quick drawing, for machines without a graphics card</Typography>}

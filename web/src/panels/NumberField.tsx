@@ -4,7 +4,7 @@ import MenuItem from "@mui/material/MenuItem";
 import Slider from "@mui/material/Slider";
 import Stack from "@mui/material/Stack";
 import TextField from "@mui/material/TextField";
-import { useEffect, useRef, useState } from "react";
+import { useEffect, useLayoutEffect, useRef, useState } from "react";
 import { useBench } from "../live/bench";
 import { readNumber } from "../live/numbers";
 import { fromUnit, toUnit, trimmed, type Unit } from "../live/units";
@@ -49,7 +49,8 @@ export function NumberField({ field, value, disabled, onChange }: Props) {
   const last = useRef(value);
   const fault = unread ?? whatIsWrong(field, value, unit);
 
-  useEffect(() => {
+  // Before the next paint: no frame, and no reader, meets the value before.
+  useLayoutEffect(() => {
     if (last.current !== value) {
       setText(shown(value));
       setUnread(null);

@@ -124,7 +124,7 @@ function Numbers({ tool }: { tool: Tool }) {
         )}
         {places && !missing && <PlacingBar pivots={tool.id !== "move"} />}
         {tool.reaches && !missing && <ReachBar />}
-        <Button type="submit" variant="contained" disabled={!ready}>{tool.verb}</Button>
+        {tool.command && <Button type="submit" variant="contained" disabled={!ready}>{tool.verb}</Button>}
         {(touched || (tool.eager && preview)) && <Button color="inherit" onClick={back}>Cancel</Button>}
       </Stack>
       {tool.ends && <EndBar />}

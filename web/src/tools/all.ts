@@ -1,7 +1,8 @@
 import { stations } from "../stations/stations";
+import type { AnyFollower } from "../live/types";
 import type { Tool } from "./tool";
 
-const modules = import.meta.glob<{ tool: Tool }>(["./*.ts", "./*.tsx", "!./all.ts", "!./tool.ts", "!./placing.ts", "!./forms.ts", "!./measuring.ts", "!./ends.ts"], { eager: true });
+const modules = import.meta.glob<{ tool: Tool }>(["./*.ts", "./*.tsx", "./followers/*.ts", "./followers/*.tsx", "!./followers/follower.ts", "!./all.ts", "!./tool.ts", "!./placing.ts", "!./forms.ts", "!./measuring.ts", "!./ends.ts"], { eager: true });
 
 const place = (tool: Tool) => stations.findIndex((station) => station.id === tool.station);
 
@@ -11,6 +12,9 @@ export const tools: Tool[] = Object.values(modules)
   .sort((a, b) => place(a) - place(b) || a.order - b.order);
 
 export const toolById = (id: string | null): Tool | null => tools.find((tool) => tool.id === id) ?? null;
+
+/** The tool by which a follower is made and changed. */
+export const toolForFollower = (follower: AnyFollower): Tool | null => tools.find((tool) => tool.follows?.includes(follower.kind)) ?? null;
 
 export const initialValues = (tool: Tool): Record<string, number> =>
   Object.fromEntries(tool.fields.map((field) => [field.name, field.initial]));

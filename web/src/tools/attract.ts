@@ -1,5 +1,6 @@
 import { useBench } from "../live/bench";
 import { AttractIcon } from "../theme/icons";
+import { shareOfTheWay } from "./forms";
 import type { Tool } from "./tool";
 
 /** What can be drawn onto: components, then the other pieces. */
@@ -24,7 +25,7 @@ export const tool: Tool = {
   fields: [
     { name: "onto", label: "Onto", unit: "", initial: 0, step: 1, options: () => surfaces().map((s) => s.name) },
     { name: "distance", label: "Distance before it", unit: "mm", initial: 0, step: 0.5, keep: true },
-    { name: "share", label: "Share of the way", unit: "%", initial: 100, step: 10, min: 0, max: 100, keep: true },
+    shareOfTheWay({ keep: true }),
   ],
   command: (v, target) => {
     const onto = surfaces()[v.onto];

@@ -1,4 +1,5 @@
 import { CircleIcon } from "../theme/icons";
+import { shareOfTheWay } from "./forms";
 import type { Tool } from "./tool";
 
 export const tool: Tool = {
@@ -18,7 +19,7 @@ export const tool: Tool = {
   fields: [
     { name: "radius", label: "Radius", unit: "mm", initial: 0, step: 0.5, min: 0 },
     { name: "even", label: "Angles", unit: "", initial: 0, step: 1, keep: true, options: ["even", "as they are"] },
-    { name: "share", label: "Share of the way", unit: "%", initial: 100, step: 10, min: 0, max: 100 },
+    shareOfTheWay(),
   ],
   command: (v, target) =>
     target && { kind: "circle", ...target, radius: v.radius || null, even: v.even === 0, share: v.share / 100 },

@@ -1,5 +1,6 @@
 import { FlattenIcon } from "../theme/icons";
 import { axesOf } from "./placing";
+import { shareOfTheWay } from "./forms";
 import type { Tool } from "./tool";
 
 export const tool: Tool = {
@@ -17,7 +18,7 @@ export const tool: Tool = {
   places: true,
   fields: [
     { name: "plane", label: "Plane", unit: "", initial: 0, step: 1, keep: true, options: ["that fits best", "across x", "across y", "across z"] },
-    { name: "share", label: "Share of the way", unit: "%", initial: 100, step: 10, min: 0, max: 100 },
+    shareOfTheWay(),
   ],
   command: (v, target, placing) => {
     if (!target) return null;

@@ -8,6 +8,10 @@ export const size = (name: string, label: string, initial: number, more: Partial
 export const count = (name: string, label: string, initial: number, min = 1): Field => ({
   name, label, unit: "", initial, step: 1, min, whole: true,
 });
+/** How much of the way to its goal a verb goes. */
+export const shareOfTheWay = (more: Partial<Field> = {}): Field => ({
+  name: "share", label: "Share of the way", unit: "%", initial: 100, step: 10, min: 0, max: 100, ...more,
+});
 export const sharpness = (name: string, label: string, more: Partial<Field> = {}): Field => ({
   name, label, unit: "", initial: 0, step: 0.5, min: 0, max: 10, ...more,
 });

@@ -1,5 +1,6 @@
 import { LineUpIcon } from "../theme/icons";
 import { axesOf } from "./placing";
+import { shareOfTheWay } from "./forms";
 import type { Tool } from "./tool";
 
 export const tool: Tool = {
@@ -20,7 +21,7 @@ export const tool: Tool = {
   fields: [
     { name: "line", label: "Line", unit: "", initial: 0, step: 1, keep: true, options: ["that fits best", "along x", "along y", "along z"] },
     { name: "even", label: "Distances", unit: "", initial: 0, step: 1, keep: true, options: ["as they are", "even"] },
-    { name: "share", label: "Share of the way", unit: "%", initial: 100, step: 10, min: 0, max: 100 },
+    shareOfTheWay(),
   ],
   command: (v, target, placing) => {
     if (!target) return null;

@@ -1,4 +1,4 @@
-/** Turn the piece into a solid: its certificate, STEP and STL. */
+/** Turn the piece and its followers into a solid: its certificate, STEP and files of triangles. */
 import { SolidCard } from "../panels/SolidCard";
 import { SolidIcon } from "../theme/icons";
 import type { Tool } from "./tool";

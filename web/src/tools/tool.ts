@@ -2,7 +2,7 @@
 import type { ComponentType } from "react";
 import type { SvgIconProps } from "@mui/material/SvgIcon";
 import type { Frame, Vec } from "../live/look";
-import type { Command, Kind, Reach } from "../live/types";
+import type { AnyFollower, Command, Kind, Reach } from "../live/types";
 import type { Pointing } from "../viewport/pointing";
 
 export type StationId = "set-out" | "rough" | "shape" | "refine" | "prove" | "make";
@@ -100,8 +100,15 @@ export interface Tool {
   places?: boolean | ((values: Values) => boolean);
   /** Takes clicks in the viewport instead of picking. */
   pointing?: Pointing;
+  /** Takes strokes in the viewport: the elements that the pointer passed, when it was let go. */
+  paints?: { kind: Kind; done(piece: string, ids: number[]): void };
   /** Done at once when taken up, with nothing to set. */
   atOnce?: boolean;
+  /** Makes followers of these kinds, and reads its values off one that is to be changed. */
+  follows?: AnyFollower["kind"][];
+  reads?(follower: AnyFollower): Values;
+  /** Laid aside once it was applied. */
+  once?: boolean;
   /** Above the fields, or where there are none in their place: a card of its own. */
   Card?: ComponentType;
   /** Further controls below the fields. */

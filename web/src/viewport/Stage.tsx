@@ -3,8 +3,11 @@ import Box from "@mui/material/Box";
 import { useEffect, useRef, useState } from "react";
 import { Vector3 } from "three";
 import { pieces, placing, shownPicks, useBench, viewFrame } from "../live/bench";
+import { viewEye, viewPixel } from "../live/placing";
+import { useBodies } from "../live/bodies";
+import { useCurves } from "../live/curves";
 import { useEnds } from "../live/ends";
-import { type FlatName, type Frame, useLook } from "../live/look";
+import { type FlatName, type Frame, useLook, type Vec } from "../live/look";
 import { useNear } from "../live/near";
 import { useReach } from "../live/reach";
 import { colours } from "../theme/colours";
@@ -30,7 +33,7 @@ export function Stage(props: { name: string; label: string; side?: FlatName; onS
     watch.observe(host.current!);
     made.beforeDraw = () => placeHandle(made);
     const redraw = () => made.draw();
-    const stops = [useSketch.subscribe(redraw), useNear.subscribe(redraw)];
+    const stops = [useSketch.subscribe(redraw), useNear.subscribe(redraw), useCurves.subscribe(redraw)];
     setScene(made);
     onScene(made);
     return () => {
@@ -51,13 +54,15 @@ export function Stage(props: { name: string; label: string; side?: FlatName; onS
   const weights = useReach((s) => s.weights);
 
   useEffect(() => scene?.setDesign(), [scene, design, preview]);
+  const bodies = useBodies();
+  useEffect(() => scene?.setBodies(), [scene, bodies]);
   useEffect(() => {
     const place = problem?.place;
     const doubtful = preview?.doubtful.length && piece ? { piece, vertices: [], edges: [], faces: preview.doubtful } : null;
     const faults = place && problemPiece && !bench.soft ? { piece: problemPiece, ...place } : doubtful;
     const now = shownPicks();
     scene?.setLook({ display, piece, others, kind: now.kind, picked: now.ids, hover: preview ? null : hover, faults, held: far, weights });
-  }, [scene, far, weights, display, piece, others, pickKind, picked, hover, problem, problemPiece, preview, toolId, values, look]);
+  }, [scene, far, weights, display, piece, others, pickKind, picked, hover, problem, problemPiece, preview, toolId, values, look, bench.station]);
 
   return (
     <>
@@ -83,7 +88,11 @@ export function Stage(props: { name: string; label: string; side?: FlatName; onS
 /** Lay the active tool's handle at the pivot or at the middle of the selection, and its beads on the form. */
 function placeHandle(scene: Scene): void {
   const { eye } = scene;
-  if (!scene.side) viewFrame.current = [eye.right.toArray(), eye.up.toArray(), eye.back.toArray()] as Frame;
+  if (!scene.side) {
+    viewFrame.current = [eye.right.toArray(), eye.up.toArray(), eye.back.toArray()] as Frame;
+    viewPixel.current = eye.pixel;
+    viewEye.current = eye.flat ? null : (eye.target.clone().addScaledVector(eye.back, eye.distance).toArray() as Vec);
+  }
   const { toolId, piece, others, picked, pickKind, values } = useBench.getState();
   const tool = toolById(toolId);
   scene.handle.showGrips(tool?.grips?.(values) ?? [], (at) => pixelAt(scene, at));

@@ -21,6 +21,7 @@ type Going =
   | { what: "pan" }
   | { what: "pinch" }
   | { what: "point"; x: number; y: number }
+  | { what: "paint"; piece: string | null; ids: Set<number> }
   | { what: "pick"; x: number; y: number; add: boolean; band: boolean; line: [number, number][] }
   | { what: "handle"; follow: (x: number, y: number) => Drag; typed: string; last: Drag | null; start: Values };
 
@@ -98,6 +99,22 @@ export class Gestures {
     return pointing?.active() ? pointing : null;
   }
 
+  private get paints() {
+    return toolById(useBench.getState().toolId)?.paints ?? null;
+  }
+
+  /** Add to a stroke what lies under the pointer; it is shown as picked meanwhile. */
+  private paint(going: Extract<Going, { what: "paint" }>, x: number, y: number): void {
+    const { paints } = this;
+    if (!paints) return;
+    const bench = useBench.getState();
+    const found = this.scene.picker(bench.through).at(paints.kind, x, y);
+    if (!found || (going.piece !== null && found.piece !== going.piece)) return;
+    going.piece = found.piece;
+    going.ids.add(found.id);
+    useBench.setState({ piece: found.piece, pickKind: paints.kind, picked: [...going.ids], others: [], hover: null });
+  }
+
   private down(event: PointerEvent): void {
     const [x, y] = this.at(event);
     if (event.pointerType === "touch") this.touches.set(event.pointerId, [x, y]);
@@ -117,6 +134,10 @@ export class Gestures {
       const part = event.shiftKey ? null : this.partAt(x, y);
       if (part) this.going = this.grasp(part, x, y);
       else if (this.pointing) this.going = { what: "point", x, y };
+      else if (this.paints) {
+        this.going = { what: "paint", piece: null, ids: new Set() };
+        this.paint(this.going, x, y);
+      }
       else if (!useLook.getState().compare)
         this.going = { what: "pick", x, y, add: event.shiftKey, band: false, line: [[x, y]] };
     }
@@ -185,6 +206,7 @@ export class Gestures {
     if (going.what === "orbit") scene.eye.orbit(dx * 0.008, dy * 0.008);
     else if (going.what === "pan") scene.eye.pan(dx, dy);
     else if (going.what === "point") this.look(x, y);
+    else if (going.what === "paint") this.paint(going, x, y);
     else if (going.what === "handle") {
       going.last = going.follow(x, y);
       if (!going.typed) this.drag(going);
@@ -210,7 +232,7 @@ export class Gestures {
       const spot = part ? null : spotAt(scene.picker(true), scene.references, bench.design, x, y, this.pointing.query());
       useSketch.setState({ hover: spot });
       bench.setHover(null);
-    } else bench.setHover(part ? null : scene.picker(bench.through).at(bench.pickKind, x, y));
+    } else bench.setHover(part ? null : scene.picker(bench.through).at(this.paints?.kind ?? bench.pickKind, x, y));
     scene.draw();
   }
 
@@ -267,6 +289,8 @@ export class Gestures {
       if (part?.kind === "grip") toolById(bench.toolId)?.gripped?.(part, stepOf(going.last!.amount, this.scene.eye.pixel), true);
     } else if (going.what === "point") {
       if (Math.hypot(x - going.x, y - going.y) <= slack) this.setPoint(x, y);
+    } else if (going.what === "paint") {
+      if (going.piece !== null) this.paints?.done(going.piece, [...going.ids]);
     } else if (going.what === "pick") {
       // A preview may have other elements than the design: what is picked is picked of the design.
       void bench.cleared().then(() => {
@@ -302,6 +326,7 @@ export class Gestures {
     const { going } = this;
     this.going = null;
     this.band.style.display = this.lasso.style.display = "none";
+    if (going?.what === "paint") useBench.getState().pick(null, []);
     if (going?.what !== "handle") return;
     const bench = useBench.getState();
     const tool = toolById(bench.toolId);
@@ -322,7 +347,7 @@ export class Gestures {
       this.going = null;
       if (useBench.getState().touched && going.last?.part.kind !== "grip") useBench.getState().apply();
     } else if (event.key === "PageUp" || event.key === "PageDown") this.widen(event.key === "PageUp" ? 1.15 : 1 / 1.15);
-    else if (/^[\d.,/\-+*() a-z°%"']$/i.test(event.key) || event.key === "Backspace") {
+    else if (/^[\d.,:/\-+*() a-z°%"']$/i.test(event.key) || event.key === "Backspace") {
       going.typed = event.key === "Backspace" ? going.typed.slice(0, -1) : going.typed + event.key;
       this.takeTyped(going);
     }

@@ -3,6 +3,7 @@ import { BufferAttribute, BufferGeometry, CanvasTexture, Group, Points, PointsMa
 import { useLook } from "../live/look";
 import { useNear } from "../live/near";
 import { colours } from "../theme/colours";
+import { Combs } from "./combs";
 import { Lines } from "./lines";
 import { useSketch } from "./pointing";
 
@@ -17,16 +18,18 @@ export class Overlay {
   private readonly next = new Lines(colours.hover, 2, { onTop: true });
   private readonly gap = new Lines(colours.river, 2.5, { onTop: true });
   private readonly short = new Lines(colours.fault, 3.5, { onTop: true, dashed: true });
+  private readonly combs = new Combs();
   private readonly dots = dots(9);
   private readonly hover = dots(13, true);
   private readonly pivot = dots(17, true);
 
   constructor() {
     for (const line of [this.path, this.next, this.gap, this.short]) this.group.add(line.object);
-    this.group.add(this.dots, this.hover, this.pivot);
+    this.group.add(this.dots, this.hover, this.pivot, this.combs.group);
   }
 
   draw(): void {
+    this.combs.draw();
     const { spots, hover, closed } = useSketch.getState();
     const flat = spots.flatMap((spot) => spot.point);
     const count = spots.length;
@@ -46,6 +49,7 @@ export class Overlay {
   }
 
   dispose(): void {
+    this.combs.dispose();
     for (const line of [this.path, this.next, this.gap, this.short]) line.dispose();
     for (const points of [this.dots, this.hover, this.pivot]) points.geometry.dispose();
   }

@@ -11,6 +11,9 @@ export interface Screen {
   camera: Camera;
   width: number;
   height: number;
+  /** What the view turns about, and the direction towards the eye. */
+  middle: Vector3;
+  back: Vector3;
 }
 
 export interface Hit {
@@ -29,6 +32,10 @@ export class Picker {
     private readonly planes: Plane[] = [],
   ) {
     this.toScreen.multiplyMatrices(screen.camera.projectionMatrix, screen.camera.matrixWorldInverse);
+  }
+
+  get view(): { middle: Vector3; back: Vector3 } {
+    return this.screen;
   }
 
   /** Whether the section has cut a place away. */

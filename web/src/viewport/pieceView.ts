@@ -12,6 +12,7 @@ import {
   type Plane,
   Points,
   PointsMaterial,
+  type Vector3,
 } from "three";
 import { MeshBVH } from "three-mesh-bvh";
 import type { Display, Hover } from "../live/bench";
@@ -19,6 +20,7 @@ import type { Material } from "../live/look";
 import type { PieceArrays } from "../live/pieces";
 import type { CageArrays, Kind } from "../live/types";
 import { colours } from "../theme/colours";
+import { CreaseBadges } from "./creaseBadges";
 import { isolines, wireframe } from "./denseLines";
 import { Glow } from "./glow";
 import { Lines } from "./lines";
@@ -43,9 +45,13 @@ export interface Dress {
   wire: number;
   normals: boolean;
   valences: boolean;
+  /** How sharp creases and corners are, as numbers. */
+  badges: boolean;
   backs: boolean;
   /** Shown as a shadow of itself, to be looked through. */
   faint: boolean;
+  /** What followers make of it is drawn instead of its own surface. */
+  replaced: boolean;
 }
 
 /** Crease lines grow with sharpness: one set of lines for each width. */
@@ -76,6 +82,7 @@ export class PieceView {
   private readonly iso: LineSegments;
   private readonly wire: LineSegments;
   private readonly valences = new ValenceMarks();
+  private readonly badges = new CreaseBadges();
   private readonly dots = new Points(
     new BufferGeometry(),
     new PointsMaterial({ size: 6, sizeAttenuation: false, color: colours.ink }),
@@ -90,7 +97,7 @@ export class PieceView {
   private cageTree: MeshBVH | null = null;
   private marks: Marks = { kind: "face", picked: [], hover: null, faults: null, held: null };
   private dress: Dress = {
-    display: "both", material: "clay", colour: "clay", isolines: 0, wire: 0, normals: false, valences: false, backs: true, faint: false,
+    display: "both", material: "clay", colour: "clay", isolines: 0, wire: 0, normals: false, valences: false, badges: false, backs: true, faint: false, replaced: false,
   };
   private drawnLines = "";
 
@@ -124,7 +131,7 @@ export class PieceView {
     this.glow = new Glow(this.surface, planes);
     const lines = this.allLines();
     this.group.add(this.surfaceMesh, this.cageMesh, this.dots, this.pickedDots, this.hoverDots, this.answerDots, this.iso, this.wire, this.glow.mesh);
-    this.group.add(this.valences.group, ...lines.map((line) => line.object));
+    this.group.add(this.valences.group, this.badges.group, ...lines.map((line) => line.object));
     for (const part of [this.iso, this.wire]) (part.material as LineBasicMaterial).clippingPlanes = planes;
     for (const line of lines) line.clip(planes);
     this.dots.material.clippingPlanes = planes;
@@ -134,6 +141,11 @@ export class PieceView {
 
   get display(): Display {
     return this.dress.display;
+  }
+
+  /** The view turned: what is to be read faces the eye. */
+  face(back: Vector3): void {
+    this.badges.face(back);
   }
 
   /** Positions were changed in place. */
@@ -161,7 +173,7 @@ export class PieceView {
   /** All that depends on the form and on how it is shown, but not on what is picked. */
   private redraw(): void {
     const { cage, surface } = this.arrays;
-    const { display, material, colour, faint } = this.dress;
+    const { display, material, colour, faint, replaced } = this.dress;
     const withCage = display !== "surface" && !faint;
     this.tint.value = this.dress.backs ? 1 : 0;
     const clay = this.surfaceMesh.material;
@@ -169,7 +181,7 @@ export class PieceView {
     if (clay.transparent !== faint) clay.needsUpdate = true;
     Object.assign(clay, { transparent: faint, opacity: faint ? 0.5 : 1, depthWrite: !faint });
     this.surfaceMesh.renderOrder = faint ? 3 : 0;
-    this.surfaceMesh.visible = display !== "cage" || faint;
+    this.surfaceMesh.visible = (display !== "cage" && !replaced) || faint;
     this.cageMesh.visible = display === "cage" && !faint;
     this.dots.visible = withCage && this.marks.kind === "vertex";
 
@@ -201,6 +213,7 @@ export class PieceView {
     this.wire.visible = this.dress.wire > 0 && display !== "cage";
     this.drawSpikes();
     this.valences.show(cage, this.dress.valences);
+    this.badges.show(cage, this.dress.badges && withCage);
   }
 
   /** The normal of each face, as a spike from its middle. */
@@ -356,6 +369,7 @@ export class PieceView {
     this.glow.dispose();
     this.dropFills();
     this.valences.dispose();
+    this.badges.dispose();
   }
 }
 

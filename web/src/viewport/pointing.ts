@@ -19,6 +19,8 @@ export interface SpotQuery {
   reuse?: boolean;
   /** Only points on this picture. */
   picture?: string;
+  /** Where nothing is met, a point of the plane through the middle of the view that faces the eye. */
+  anywhere?: boolean;
 }
 
 export interface Pointing {

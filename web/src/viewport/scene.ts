@@ -8,6 +8,7 @@ import type { End } from "../live/ends";
 import type { Kind, PieceState, Weights } from "../live/types";
 import { colours } from "../theme/colours";
 import { toolById } from "../tools/all";
+import { BodyViews } from "./bodyViews";
 import { Eye } from "./camera";
 import { Grid } from "./grid";
 import { Handle } from "./handle";
@@ -41,6 +42,7 @@ export class Scene {
   private readonly overlay = new Overlay();
   /** What the section cuts away; empty where there is none. The views share the array. */
   private readonly planes: Plane[] = [];
+  private readonly bodies = new BodyViews(this.planes);
   private states = new Map<string, PieceState>();
   private look: Look = { display: "both", piece: null, others: [], kind: "face", picked: [], hover: null, faults: null, held: null, weights: null };
   private waiting = 0;
@@ -68,7 +70,7 @@ export class Scene {
       this.eye.flat = true;
       this.eye.take(side);
     }
-    this.three.add(this.grid.object, this.references.group, this.overlay.group, this.handle.group, this.handle.beads);
+    this.three.add(this.grid.object, this.bodies.group, this.references.group, this.overlay.group, this.handle.group, this.handle.beads);
     this.handle.hide();
     this.stopListening = pieces.listen((changes) => this.take(changes));
     this.resize();
@@ -106,6 +108,7 @@ export class Scene {
       this.planes.push(new Plane(normal, section.flip ? -section.at : section.at));
     }
     for (const view of this.views.values()) this.dress(view);
+    this.dressBodies();
     // Side by side the two stand elsewhere than the references that they were built around.
     const { compare } = useLook.getState();
     this.references.group.visible = !compare || compare.over;
@@ -114,7 +117,8 @@ export class Scene {
   }
 
   picker(through: boolean): Picker {
-    const screen = { camera: this.eye.camera, width: this.host.clientWidth, height: this.host.clientHeight };
+    const { camera, target, back } = this.eye;
+    const screen = { camera, width: this.host.clientWidth, height: this.host.clientHeight, middle: target, back };
     return new Picker(screen, this.shownViews(), through, this.planes);
   }
 
@@ -160,13 +164,17 @@ export class Scene {
         highest = Math.max(highest, positions[i]);
       }
     }
+    const bottom = useLook.getState().bodies ? this.bodies.lowest : Infinity;
+    lowest = Math.min(lowest, bottom);
     this.floor = Number.isFinite(lowest) ? lowest - 0.03 * Math.max(highest - lowest, 10) : 0;
   }
 
   draw(): void {
     if (this.waiting) return;
+    this.host.dataset.drawing = "";
     this.waiting = requestAnimationFrame(() => {
       this.waiting = 0;
+      delete this.host.dataset.drawing;
       this.drawNow();
     });
   }
@@ -176,6 +184,7 @@ export class Scene {
     this.stopListening();
     for (const view of this.views.values()) view.dispose();
     this.references.dispose();
+    this.bodies.dispose();
     this.overlay.dispose();
     this.renderer.dispose();
     this.renderer.domElement.remove();
@@ -185,6 +194,7 @@ export class Scene {
     this.eye.place();
     this.beforeDraw();
     this.overlay.draw();
+    for (const view of this.views.values()) view.face(this.eye.back);
     this.grid.lay(this.eye, this.floor);
     const { camera } = this.eye;
     this.renderer.render(this.three, camera);
@@ -225,6 +235,27 @@ export class Scene {
     this.draw();
   }
 
+  /** Bodies have come or gone. */
+  setBodies(): void {
+    this.bodies.sync();
+    this.layFloor();
+    this.dressAll();
+  }
+
+  private showsBody(id: string): boolean {
+    const { bodies, compare } = useLook.getState();
+    return bodies && !compare && this.bodies.has(id) && this.isShown(id);
+  }
+
+  private dressBodies(): void {
+    const { display } = this.look;
+    this.bodies.dress(
+      (id) => this.showsBody(id) && display !== "cage",
+      (id) => this.states.get(id)?.colour ?? "clay",
+      useLook.getState().material,
+    );
+  }
+
   private isShown(id: string): boolean {
     const { compare, isolated } = useLook.getState();
     if (compare) return id === compare.a || id === compare.b;
@@ -251,8 +282,10 @@ export class Scene {
       material: compare?.over ? "clay" : material,
       colour: this.states.get(view.id)?.colour ?? "clay",
       isolines, wire, normals, valences, backs,
+      badges: useBench.getState().station === "refine" && !compare,
       // Laid over one another both are seen through, each in its own clay: the smaller one shows within the larger.
       faint: compare?.over ?? false,
+      replaced: this.showsBody(view.id),
     };
     view.group.position.copy(this.placeOf(view.id));
     view.show(dress, marks);

@@ -65,7 +65,11 @@ export function spotAt(
   }
   const distance = (spot: Spot) => new Vector3(...spot.point).distanceTo(ray.origin);
   near.sort((a, b) => distance(a) - distance(b));
-  return near[0] ?? onPlane(ray, workingPlane(design));
+  const found = near[0] ?? onPlane(ray, workingPlane(design));
+  if (found || !query.anywhere) return found;
+  const { middle, back } = picker.view;
+  const point = meet(ray, middle, back);
+  return point && { ...blank, on: "plane", point: vec(point) };
 }
 
 function onPicture(ray: Ray, design: DesignState | null, id: string): Spot | null {

@@ -8,6 +8,7 @@ import Typography from "@mui/material/Typography";
 import { useEffect, useRef, useState } from "react";
 import { useBench } from "../../live/bench";
 import { FoldIcon } from "../../theme/icons";
+import { Followers } from "./Followers";
 import { Pieces } from "./Pieces";
 import { References } from "./References";
 
@@ -31,6 +32,7 @@ export function SidePanel() {
       {!folded && (
         <>
           <Pieces />
+          <Followers />
           <References />
           <Steps />
         </>

@@ -1,0 +1,351 @@
+"""From form to solid and back: followers given by hand, the radius found, the solid made, the cage pulled under it."""
+
+from __future__ import annotations
+
+import numpy as np
+
+from tests.e2e.case import BrowserCase
+from zinc_otter.core.cage import Cage
+from zinc_otter.core.formats.mesh import read_mesh
+from zinc_otter.core.formats.step import look_at, read_step, write_step
+from zinc_otter.core.formats.surfaces import Look, write_surface
+from zinc_otter.core.primitives import box
+from zinc_otter.core.solid.exact import Cylinder
+from zinc_otter.core.solid.mesh.route import made_of_triangles
+from zinc_otter.core.solid.recipe import Recipe
+from zinc_otter.core.solid.tessellation import tessellate
+from zinc_otter.studio.followers import read_follower
+
+
+class FollowerCase(BrowserCase):
+    demo = True
+
+    def add(self, tool: str, step: int, **fields: str) -> None:
+        """Take up a follower's tool, type its numbers, apply it."""
+        self.screen.tool(tool)
+        for label, value in fields.items():
+            self.screen.field(label.replace("_", " ")).fill(value)
+        self.page.get_by_text("not applied yet").wait_for()
+        self.screen.press("Enter")
+        self.screen.steps(step)
+
+    def recipe(self, piece: str = "p1") -> Recipe:
+        """What the design's solid is made from, read from the service."""
+        held = self.screen.cage(piece)
+        plain = Cage.from_faces(held["positions"], held["faces"])
+        sharp = np.zeros(plain.topology.edge_count)
+        for edge, value in held["creases"].items():
+            sharp[int(edge)] = value
+        state = next(p for p in self.screen.state()["pieces"] if p["id"] == piece)
+        return Recipe("Trial", plain.with_sharpness(edges=sharp), tuple(read_follower(f) for f in state["followers"]))
+
+    def stated(self) -> dict[str, str]:
+        table = self.page.get_by_label("Certificate", exact=True)
+        table.wait_for(timeout=120_000)
+        return dict(zip(table.locator("dt").all_inner_texts(), table.locator("dd").all_inner_texts(), strict=True))
+
+    def volume(self) -> float:
+        return float(self.stated()["Volume"].split()[0].replace(",", ""))
+
+    def download(self, name: str) -> bytes:
+        with self.page.expect_download(timeout=90_000) as waiting:
+            self.screen.button(name).click()
+        self.downloaded = self.folder / waiting.value.suggested_filename
+        waiting.value.save_as(self.downloaded)
+        return self.downloaded.read_bytes()
+
+
+class CollaredGrip(FollowerCase):
+    def test_collar_found_fillet_hollow_trim_then_a_vertex_is_pulled(self) -> None:
+        page, screen = self.page, self.screen
+        screen.open_design("Paddle grip")
+        screen.station("Make")
+        self.add("Combine", 16, z="-66", Radius="21", Height="14")
+        screen.button("More for Union").click()
+        page.get_by_role("menuitem", name="Rename").click()
+        page.get_by_label("Name of Union").fill("Collar")
+        page.keyboard.press("Enter")
+        screen.steps(17)
+
+        # A radius that cannot hold is said to be too large before anything is applied; the finder tells which one holds.
+        screen.tool("Fillet")
+        page.get_by_role("combobox", name="Edges").get_by_text("where Grip meets Collar").wait_for()
+        screen.field("Radius").fill("9")
+        page.get_by_text("not applied yet").wait_for()
+        screen.button("Find the largest radius that holds").click()
+        found = page.get_by_test_id("found")
+        found.wait_for(timeout=120_000)
+        self.assertIn("9 mm breaks", found.inner_text())
+        page.get_by_role("button", name="Take").click()
+        radius = float(screen.field("Radius").input_value())
+        self.assertTrue(3 < radius < 9, radius)
+        screen.press("Enter")
+        screen.steps(18)
+        self.add("Hollow", 19, Wall="2")
+        self.add("Trim", 20, At="-62")
+        kinds = [f["kind"] for f in screen.state()["pieces"][0]["followers"]]
+        self.assertEqual(kinds, ["combine", "fillet", "hollow", "trim"])
+
+        screen.button("Make solid").click()
+        volume = self.volume()
+        self.assertAlmostEqual(volume / made_of_triangles(self.recipe()).body.volume, 1, delta=0.03)
+        self.assertTrue(self.download("Download STEP").startswith(b"ISO-10303-21;"))
+        facts = look_at(read_step(self.downloaded))
+        self.assertEqual((facts.solids, facts.closed, facts.valid), (1, True, True))
+        self.assertAlmostEqual(facts.volume, volume, delta=0.06)
+        grams = float(page.get_by_test_id("weight").inner_text().split()[0])
+        self.assertAlmostEqual(grams, 1.24 * volume / 1000, delta=0.06)
+        self.assertIn("no crossing found", self.stated()["Crosses itself"])
+
+        # The cage lives on below: a vertex is pulled, the body follows at once, the solid in the background.
+        shown = page.get_by_test_id("body-facts")
+        before = shown.inner_text()
+        screen.station("Shape")
+        screen.press("v")
+        top = max(screen.cage()["positions"], key=lambda p: (p[2], p[1]))
+        screen.click(top)
+        page.get_by_test_id("chosen").get_by_text("at").wait_for()
+        screen.tool("Move")
+        screen.field("Along z").fill("8")
+        screen.press("Enter")
+        screen.steps(21)
+        page.wait_for_function("t => document.querySelector('[data-testid=body-facts]').innerText !== t", arg=before)
+        screen.station("Make")
+        page.get_by_text("has changed: this is the solid before").wait_for()
+        pulled = self.volume()
+        self.assertGreater(abs(pulled - volume), 20)
+        self.assertAlmostEqual(pulled / made_of_triangles(self.recipe()).body.volume, 1, delta=0.03)
+
+        # Undone, the solid made before is found again.
+        page.keyboard.press("Control+z")
+        screen.steps(20)
+        page.wait_for_function(
+            "v => document.querySelector('dl[aria-label=Certificate]')?.innerText.includes(v)", arg=f"{volume:,.1f}"
+        )
+
+    def test_a_follower_is_changed_switched_off_ordered_and_removed(self) -> None:
+        page, screen = self.page, self.screen
+        screen.open_design("Dry-bag toggle")
+        screen.station("Make")
+        last = int(page.locator("[aria-label=Steps] [aria-current=step]").inner_text().split()[0])
+        self.add("Trim", last + 1, At="-1")
+        self.add("Hollow", last + 2, Wall="0.8")
+        follower = lambda i: screen.state()["pieces"][0]["followers"][i]  # noqa: E731
+
+        screen.button("Change Hollow").click()
+        self.assertEqual(screen.field("Wall").input_value(), "0.8")
+        screen.field("Wall").fill("1.2")
+        page.get_by_text("not applied yet").wait_for()
+        screen.press("Enter")
+        screen.steps(last + 3)
+        self.assertEqual((follower(1)["kind"], follower(1)["wall"]), ("hollow", 1.2))
+
+        screen.button("Switch off Trim").click()
+        screen.steps(last + 4)
+        self.assertFalse(follower(0)["on"])
+        screen.button("More for Hollow").click()
+        page.get_by_role("menuitem", name="Do it earlier").click()
+        screen.steps(last + 5)
+        self.assertEqual(follower(0)["kind"], "hollow")
+        screen.button("More for Trim").click()
+        page.get_by_role("menuitem", name="Remove").click()
+        screen.steps(last + 6)
+        self.assertEqual(len(screen.state()["pieces"][0]["followers"]), 1)
+
+        # A wall for which there is no room is said so where the follower stands, and on its card.
+        screen.button("Change Hollow").click()
+        screen.field("Wall").fill("9")
+        page.get_by_test_id("follower-note").get_by_text("walls would meet everywhere").wait_for()
+        page.keyboard.press("Escape")
+
+        # What is downloaded is the body with its hollow.
+        screen.tool("Solid")
+        screen.field("Chord tolerance").fill("0.1")
+        expected = made_of_triangles(self.recipe()).body.volume
+        for kind in ("3MF", "STL"):
+            data = self.download(f"Download {kind}")
+            mesh = read_mesh(data, kind.lower(), "mm" if kind == "STL" else None)
+            self.assertAlmostEqual(mesh.volume / expected, 1, delta=0.03, msg=kind)
+            self.assertEqual(mesh.open_edge_count, 0)
+
+    def test_a_triangle_mesh_is_brought_in_as_quads_and_handed_to_the_print_bench(self) -> None:
+        page, screen = self.page, self.screen
+        source = box((30, 40, 20), (3, 4, 2))
+        (self.folder / "pebble.stl").write_bytes(write_surface("stl", tessellate(source, 0.5), Look("Pebble")))
+        screen.open_design("Dry-bag toggle")
+        screen.station("Rough")
+        screen.tool("Cage from a file")
+        page.get_by_label("Cage file", exact=True).set_input_files(self.folder / "pebble.stl")
+        told = page.get_by_test_id("findings")
+        told.get_by_text("triangles were paired to").wait_for()
+        screen.choose("File's unit", "cm")
+        page.get_by_text("not applied yet").wait_for()
+        told.get_by_text("triangles were paired to").wait_for()
+        screen.button("Put it down").click()
+        page.get_by_label("Pieces", exact=True).get_by_text("pebble").wait_for()
+        made = screen.cage("p2")
+        self.assertTrue(all(len(face) == 4 for face in made["faces"]))
+        size = np.ptp(np.array(made["positions"]), axis=0)
+        np.testing.assert_allclose(size / np.ptp(tessellate(source, 0.5).points, axis=0), 10, rtol=1e-5)
+
+        # A pebble of 40 cm is more than the bed holds; hollowed thin, its wall is too.
+        screen.station("Make")
+        screen.tool("Print bench")
+        screen.button("Hand over pebble").click()
+        answer = page.get_by_test_id("bench-answer")
+        answer.get_by_text("Refused").wait_for(timeout=60_000)
+        page.get_by_text("too long along x, y").wait_for()
+        picture = page.get_by_role("img", name="Layer")
+        page.wait_for_function("i => i.complete && i.naturalWidth > 0", arg=picture.element_handle())
+
+    def test_a_step_solid_from_a_file_is_cut_away(self) -> None:
+        page, screen = self.page, self.screen
+        write_step(Cylinder((0, 0, -20), (0, 0, 1), 3, 40).shape(), self.folder / "pin.step", "Pin")
+        screen.open_design("Dry-bag toggle")
+        before = made_of_triangles(self.recipe()).body.volume
+        screen.station("Make")
+        last = int(page.locator("[aria-label=Steps] [aria-current=step]").inner_text().split()[0])
+        screen.tool("Combine")
+        screen.choose("Do", "subtract")
+        page.get_by_label("STEP file", exact=True).set_input_files(self.folder / "pin.step")
+        page.get_by_text("pin: 6.0 × 6.0 × 40.0 mm").wait_for(timeout=60_000)
+        page.get_by_text("not applied yet").wait_for()
+        screen.press("Enter")
+        screen.steps(last + 1)
+        (follower,) = screen.state()["pieces"][0]["followers"]
+        self.assertEqual((follower["way"], follower["body"]["kind"]), ("subtract", "imported"))
+        shown = page.get_by_test_id("body-facts")
+        shown.get_by_text("By triangles").wait_for()
+        drawn = float(shown.inner_text().split(":")[1].split()[0].replace(",", ""))
+        self.assertAlmostEqual(before - drawn, np.pi * 9 * 9, delta=0.15 * np.pi * 9 * 9)
+        screen.button("Make solid").click()
+        # The pin goes through the toggle where it is about 10 mm thick.
+        self.assertAlmostEqual(before - self.volume(), np.pi * 9 * 9, delta=0.15 * np.pi * 9 * 9)
+
+
+class EachByHand(FollowerCase):
+    """Every tool of followers taken up, its numbers typed, applied, and the body that comes of it measured."""
+
+    demo = False
+
+    def volume_shown(self, after: str) -> float:
+        """The volume beside the list once it is another than it was, by the design's own recipe as well."""
+        self.page.wait_for_function(
+            "was => { const now = document.querySelector('[data-testid=body-facts]')?.innerText; return now && now !== was; }",
+            arg=after,
+        )
+        shown = float(self.facts().split(":")[1].split()[0].replace(",", ""))
+        made = made_of_triangles(self.recipe())
+        self.assertEqual({note.status for note in made.notes}, {"done"}, made.notes)
+        self.assertAlmostEqual(shown / made.body.volume, 1, delta=0.02)
+        return shown
+
+    def facts(self) -> str:
+        there = self.page.get_by_test_id("body-facts")
+        return there.inner_text() if there.count() else ""
+
+    def test_cylinder_fillet_that_varies_chamfer_opened_hollow_copies_and_size(self) -> None:
+        screen = self.screen
+        # A box with hard edges, so that each step's volume is known.
+        edges = {"kind": "edge", "ids": list(range(12))}
+        box = {"kind": "add-box", "size": [20, 16, 12], "counts": [1, 1, 1], "size_of": "cage"}
+        self.begin_with(box, {"kind": "crease", "piece": "p1", "picked": edges, "sharpness": 10})
+        screen.station("Make")
+        block, step = 20 * 16 * 12, 2
+
+        def given(tool: str, choices: dict[str, str], **fields: str) -> float:
+            nonlocal step
+            was = self.facts()
+            step += 1
+            screen.tool(tool)
+            for label, option in choices.items():
+                screen.choose(label, option)
+            for label, value in fields.items():
+                screen.field(label.replace("_", " ")).fill(value)
+            self.page.get_by_text("not applied yet").wait_for()
+            screen.press("Enter")
+            screen.steps(step)
+            return self.volume_shown(was)
+
+        boss = given("Combine", {"With": "cone"}, Radius="5", Top_radius="3", Height="16")
+        # From the foot's 6 mm under the top on, the cone's radius there is 4.25 mm.
+        self.assertAlmostEqual(boss - block, np.pi * 10 / 3 * (4.25**2 + 4.25 * 3 + 9), delta=6)
+        rounded = given(
+            "Fillet", {"Edges": "where Box meets Union", "Radius is": "varied along x"},
+            Radius="0.5", Radius_at_the_far_end="1.5",
+        )  # fmt: skip
+        self.assertTrue(1 < rounded - boss < 12, rounded - boss)
+        chamfered = given("Chamfer edges", {"Edges": "sharp edges of Union"}, Distance="0.5")
+        self.assertAlmostEqual(rounded - chamfered, 0.125 * 2 * np.pi * 2.8, delta=0.8)
+        opened = given("Hollow", {"Opening": "by a plane"}, Wall="1.5", At="-5", Vent_radius="1", x="10")
+        self.assertLess(opened, 0.55 * chamfered)
+        row = given("Repeat along", {"Towards": "− y"}, Count="2", Spacing="40")
+        self.assertAlmostEqual(row / opened, 2, delta=0.04)
+        mirrored = given("Mirror body", {}, At="30")
+        self.assertAlmostEqual(mirrored / row, 2, delta=0.04)
+        ring = given("Repeat round", {"About": "z"}, Count="2", Phase="0.5", y="60")
+        self.assertAlmostEqual(ring / mirrored, 2, delta=0.04)
+        sized = given("Scale to size", {"Measure": "along z"}, Length="30")
+        # From the cut at -5 to the boss's end at 16 it was 21 mm high.
+        self.assertAlmostEqual(sized / ring, (30 / 21) ** 3, delta=0.1)
+        kinds = [f["kind"] for f in screen.state()["pieces"][0]["followers"]]
+        self.assertEqual(len(set(kinds)), 8)
+
+        # The bodies can be put away to see the plain surface, and come back.
+        self.page.mouse.move(640, 700)
+        screen.settled()
+        bodies = screen.viewport.screenshot()
+        screen.button("Look…").click()
+        there = self.page.get_by_label("What followers make, instead of the plain surface")
+        there.uncheck()
+        self.page.keyboard.press("Escape")
+        self.page.get_by_role("dialog", name="Look").wait_for(state="detached")
+        screen.settled()
+        self.assertNotEqual(screen.viewport.screenshot(), bodies)
+
+    def test_a_sheet_is_thickened_and_one_piece_taken_from_another(self) -> None:
+        screen = self.screen
+        sheet = {"kind": "add-plane", "size": [30, 20], "counts": [3, 2], "size_of": "cage"}
+        block = {"kind": "add-box", "size": [8, 8, 8], "counts": [2, 2, 2], "size_of": "cage"}
+        self.begin_with(sheet, block)
+        self.page.get_by_label("Pieces", exact=True).get_by_text("Plane").first.click()
+        screen.station("Make")
+        self.add("Thicken sheet", 3, Thickness="2")
+        wall = self.volume_shown("")
+        self.assertAlmostEqual(wall / (30 * 20 * 2), 1, delta=0.06)
+        was = self.facts()
+        screen.tool("Combine")
+        screen.choose("Do", "subtract")
+        screen.choose("With", "Box")
+        self.page.get_by_text("not applied yet").wait_for()
+        screen.press("Enter")
+        screen.steps(4)
+        self.page.wait_for_function("w => document.querySelector('[data-testid=body-facts]').innerText !== w", arg=was)
+        left = float(self.facts().split(":")[1].split()[0].replace(",", ""))
+        self.assertTrue(40 < wall - left < 128, wall - left)
+
+
+class Archives(FollowerCase):
+    def test_a_design_is_saved_as_an_archive_and_opened_again(self) -> None:
+        page = self.page
+        self.screen.open_design("Dry-bag toggle")
+        self.screen.station("Make")
+        last = int(page.locator("[aria-label=Steps] [aria-current=step]").inner_text().split()[0])
+        self.add("Hollow", last + 1, Wall="1.1")
+        cage, pieces = self.screen.cage(), self.screen.state()["pieces"]
+        self.screen.tool("Cage file")
+        self.assertIn(b"<path", self.download("Download the outline from the top"))
+        self.assertEqual(self.downloaded.name, "Toggle, top.svg")
+
+        page.goto(self.server.address)
+        self.screen.button("More for Dry-bag toggle").click()
+        with page.expect_download() as waiting:
+            page.get_by_role("menuitem", name="Save as an archive").click()
+        target = self.folder / waiting.value.suggested_filename
+        self.assertEqual(target.name, "Dry-bag toggle.otter")
+        waiting.value.save_as(target)
+        page.get_by_label("Archive", exact=True).set_input_files(target)
+        page.get_by_text("Opened from an archive").wait_for()
+        self.screen.settled()
+        self.assertEqual(self.screen.cage(), cage)
+        self.assertEqual(self.screen.state()["pieces"], pieces)

@@ -1,0 +1,72 @@
+/** What a solid states of itself, to be read at a glance. */
+import Box from "@mui/material/Box";
+import MenuItem from "@mui/material/MenuItem";
+import TextField from "@mui/material/TextField";
+import Typography from "@mui/material/Typography";
+import { useQuery } from "@tanstack/react-query";
+import { useState } from "react";
+import { service } from "../live/service";
+import type { Certificate } from "../live/types";
+
+const group = (value: number, digits: number) =>
+  value.toLocaleString("en-GB", { minimumFractionDigits: digits, maximumFractionDigits: digits });
+
+const small = (value: number, unit: string) => `${value !== 0 && value < 0.0001 ? value.toExponential(1) : group(value, 4)} ${unit}`;
+
+export function CertificateTable({ certificate: c, stale }: { certificate: Certificate; stale: boolean }) {
+  const m = c.measured;
+  const rows: [string, string][] = [
+    ["Watertight", c.watertight ? (c.solid_count === 1 ? "yes, one closed solid" : `yes, ${c.solid_count} closed solids`) : "no"],
+    ["Size", `${c.size.map((s) => group(s, 2)).join(" × ")} mm`],
+    ["Volume", `${group(c.volume, 1)} mm³ (${group(c.volume / 1000, 3)} cm³)`],
+    ["Area", `${group(c.area, 1)} mm²`],
+    ["Faces", `${c.face_count}, each ${c.pole_count} × ${c.pole_count} poles`],
+    ["Largest deviation", small(c.deviation, "mm")],
+    ["Largest seam angle", `${group(c.seam_angle, 3)}°`],
+  ];
+  if (m)
+    rows.push(
+      ["Crosses itself", m.crossings ? `at ${m.crossings} places` : "no crossing found"],
+      ["Smallest wall", `${group(m.thinnest, 2)} mm`],
+      ["By triangles", `${group(m.mesh_volume, 1)} mm³`],
+      ["Centre of mass", `${m.centre.map((x) => group(x, 2)).join(", ")} mm`],
+      ["Kernel's tolerance", small(m.tolerance, "mm")],
+    );
+  const failed = m?.followers.filter(([, , status]) => status === "waits" || status === "failed") ?? [];
+  return (
+    <Box sx={{ opacity: stale ? 0.55 : 1 }}>
+      <Box component="dl" aria-label={stale ? "Certificate of the solid before" : "Certificate"} sx={{ m: 0, display: "grid", gridTemplateColumns: "repeat(3, auto 1fr)", columnGap: 2, rowGap: 0.3 }}>
+        {rows.map(([name, value]) => (
+          <Box key={name} sx={{ display: "contents" }}>
+            <Typography component="dt" variant="body2" color="text.secondary">{name}</Typography>
+            <Typography component="dd" variant="body2" sx={{ m: 0, fontWeight: 600 }}>{value}</Typography>
+          </Box>
+        ))}
+      </Box>
+      <Weight volume={c.volume} />
+      {[...c.warnings, ...failed.map(([, , , words]) => words)].map((words) => (
+        <Typography key={words} variant="body2" sx={{ mt: 0.5, color: "#8A5A00" }}>{words}</Typography>
+      ))}
+    </Box>
+  );
+}
+
+/** What it weighs in a material of the table. */
+function Weight({ volume }: { volume: number }) {
+  const { data: materials = [] } = useQuery({ queryKey: ["materials"], queryFn: service.materials, staleTime: Infinity });
+  const [name, setName] = useState("Polylactide (PLA)");
+  const material = materials.find((m) => m.name === name);
+  if (!material) return null;
+  const grams = (material.density * volume) / 1000;
+  return (
+    <Box sx={{ display: "flex", alignItems: "center", gap: 1.5, mt: 0.75 }}>
+      <TextField select size="small" label="Weight in" value={name} onChange={(event) => setName(event.target.value)} sx={{ minWidth: 220 }}>
+        {materials.map((m) => <MenuItem key={m.name} value={m.name}>{m.name}</MenuItem>)}
+      </TextField>
+      <Typography variant="body2" data-testid="weight" title={material.source} sx={{ fontWeight: 600 }}>
+        {grams < 10 ? grams.toFixed(2) : grams.toFixed(1)} g
+      </Typography>
+      <Typography variant="body2" color="text.secondary">at {material.density} g/cm³</Typography>
+    </Box>
+  );
+}

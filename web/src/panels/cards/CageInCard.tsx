@@ -1,0 +1,85 @@
+/** Bring a cage in: what is set right on the way is listed and shown before anything is put down. */
+import Button from "@mui/material/Button";
+import Checkbox from "@mui/material/Checkbox";
+import CircularProgress from "@mui/material/CircularProgress";
+import FormControlLabel from "@mui/material/FormControlLabel";
+import MenuItem from "@mui/material/MenuItem";
+import Stack from "@mui/material/Stack";
+import TextField from "@mui/material/TextField";
+import Typography from "@mui/material/Typography";
+import { useEffect, useRef, useState } from "react";
+import { useBench } from "../../live/bench";
+import { service } from "../../live/service";
+import type { CageFile } from "../../live/types";
+import { CageInIcon } from "../../theme/icons";
+import { NumberField } from "../NumberField";
+
+const knowTheirUnit = /\.(usd[ac]?|glb|3mf)$/i;
+
+export function CageInCard() {
+  const { attempt, try: show, give, takeTool, say } = useBench();
+  const input = useRef<HTMLInputElement>(null);
+  const [file, setFile] = useState<File | null>(null);
+  const [read, setRead] = useState<CageFile | null>(null);
+  const [busy, setBusy] = useState(false);
+  const [unit, setUnit] = useState("mm");
+  const [merge, setMerge] = useState(0.001);
+  const [holes, setHoles] = useState(0);
+  const [pair, setPair] = useState(true);
+  useEffect(() => {
+    if (!file) return;
+    let late = false;
+    setBusy(true);
+    setRead(null);
+    say(null);
+    void attempt(async () => {
+      const found = await service.readCage(file, { unit, merge, holes, pair });
+      if (late) return;
+      setRead(found);
+      show(found.command);
+    }).finally(() => !late && setBusy(false));
+    return () => {
+      late = true;
+    };
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [file, unit, merge, holes, pair]);
+  const lines = read ? [...read.remarks, ...read.findings.map((f) => f.words)] : [];
+  return (
+    <>
+      <Stack direction="row" spacing={1.25} useFlexGap sx={{ alignItems: "center", flexWrap: "wrap", rowGap: 1 }}>
+        <Stack direction="row" spacing={0.75} sx={{ alignItems: "center", color: "primary.main" }}>
+          <CageInIcon />
+          <Typography variant="h3" sx={{ color: "text.primary" }}>{file ? file.name : "Cage from a file"}</Typography>
+        </Stack>
+        {!(file && knowTheirUnit.test(file.name)) && (
+          <TextField select label="File's unit" value={unit} onChange={(event) => setUnit(event.target.value)} sx={{ minWidth: 90 }}>
+            {["mm", "cm", "m", "in"].map((u) => <MenuItem key={u} value={u}>{u}</MenuItem>)}
+          </TextField>
+        )}
+        <NumberField field={{ name: "merge", label: "Merge within", unit: "mm", initial: 0.001, step: 0.01, min: 0 }} value={merge} onChange={setMerge} />
+        <NumberField field={{ name: "holes", label: "Fill holes up to", unit: "", initial: 0, step: 1, min: 0, max: 200, whole: true }} value={holes} onChange={setHoles} />
+        <FormControlLabel control={<Checkbox size="small" checked={pair} onChange={(event) => setPair(event.target.checked)} />} label={<Typography variant="body2">Triangles to quads</Typography>} />
+        <Button component="label" variant={read ? "outlined" : "contained"} disabled={busy} startIcon={busy ? <CircularProgress size={16} /> : undefined}>
+          {busy ? "Reading" : file ? "Another file" : "Choose a file"}
+          <input ref={input} hidden type="file" accept=".obj,.ply,.usd,.usda,.usdc,.stl,.glb,.3mf" aria-label="Cage file" onChange={(event) => setFile(event.target.files?.[0] ?? null)} />
+        </Button>
+        {read && (
+          <Button
+            variant="contained"
+            onClick={() => {
+              give(read.command);
+              takeTool(null);
+            }}
+          >
+            Put it down
+          </Button>
+        )}
+      </Stack>
+      <Typography variant="body2" color="text.secondary" role="status" data-testid="findings" sx={{ mt: 0.75 }}>
+        {read
+          ? `${read.face_count} faces, ${read.quad_count} of them quads; ${read.open_edge_count ? `open along ${read.open_edge_count} edges` : "closed"}. ${lines.length ? lines.join(" ") : "Nothing had to be set right."}`
+          : "OBJ, PLY and USD come with their polygons, USD and PLY with creases; STL, GLB and 3MF as triangles, paired to quads where they fit. Nothing is put down before you say so."}
+      </Typography>
+    </>
+  );
+}

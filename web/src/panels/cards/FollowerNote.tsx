@@ -1,0 +1,23 @@
+/** On the card of a follower's tool: why it cannot be done as it is previewed. */
+import Typography from "@mui/material/Typography";
+import type { ComponentType } from "react";
+import { useBench } from "../../live/bench";
+import { useBodies } from "../../live/bodies";
+import { useFollowers } from "../../live/followers";
+
+export const FollowerNote = (Own?: ComponentType) =>
+  function Below() {
+    const { piece, preview } = useBench();
+    const editing = useFollowers((s) => s.editing);
+    const body = useBodies((s) => (piece ? s.byId[piece] : undefined));
+    const note = editing ? body?.notes.find(([id]) => id === editing.follower.id) : body?.notes.at(-1);
+    const words = preview && (body?.problem ?? (note && (note[1] === "failed" || note[1] === "waits") ? note[2] : null));
+    return (
+      <>
+        {Own && <Own />}
+        {words && (
+          <Typography variant="body2" role="status" data-testid="follower-note" sx={{ mt: 0.75, color: "error.main" }}>{words}</Typography>
+        )}
+      </>
+    );
+  };

@@ -1,0 +1,28 @@
+/** One long piece of work of the service, watched until it ends. */
+import { useQuery } from "@tanstack/react-query";
+import { useEffect, useRef, useState } from "react";
+import { useBench } from "../live/bench";
+import { service } from "../live/service";
+import type { JobReport } from "../live/types";
+
+/** `otherwise` says what can be done where it fails. */
+export function useJob(done: () => void | Promise<void>, otherwise = ""): { job: JobReport | null; begin(id: string): void; cancel(): void } {
+  const [id, setId] = useState<string | null>(null);
+  const { attempt, say, piece } = useBench();
+  const { data } = useQuery({ queryKey: ["job", id], queryFn: () => service.job(id!), enabled: id !== null, refetchInterval: 250 });
+  const finish = useRef(done);
+  finish.current = done;
+  useEffect(() => {
+    if (!data || data.id !== id || data.status === "waiting" || data.status === "running") return;
+    setId(null);
+    if (data.status === "failed")
+      say({ type: "/problems/job", title: "It was not made", status: 500, detail: `${data.words} ${otherwise}`.trim() }, piece);
+    else if (data.status === "done") void attempt(async () => finish.current());
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [data]);
+  return {
+    job: id === null ? null : data?.id === id ? data : { id, status: "waiting", progress: 0, words: "Beginning" },
+    begin: setId,
+    cancel: () => void (id && attempt(() => service.cancelJob(id))),
+  };
+}

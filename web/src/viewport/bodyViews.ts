@@ -1,0 +1,87 @@
+/** What followers make of pieces, drawn in place of their own surfaces; and the edges of a body that are meant. */
+import { BufferAttribute, BufferGeometry, Group, Mesh, type MeshMatcapMaterial, type Plane, Points, PointsMaterial } from "three";
+import { useBodies } from "../live/bodies";
+import type { Material } from "../live/look";
+import type { Body } from "../live/types";
+import { colours } from "../theme/colours";
+import { Lines } from "./lines";
+import { surfaceMaterial, surfaceTexture } from "./materials";
+
+interface Shown {
+  body: Body;
+  mesh: Mesh<BufferGeometry, MeshMatcapMaterial>;
+}
+
+export class BodyViews {
+  readonly group = new Group();
+  private readonly shown = new Map<string, Shown>();
+  private readonly tint = { value: 1 };
+  private readonly meant = new Lines(colours.selection, 3.5, { onTop: true });
+  private readonly broken = new Points(new BufferGeometry(), new PointsMaterial({ size: 11, sizeAttenuation: false, color: colours.fault, depthTest: false }));
+
+  constructor(private readonly planes: Plane[]) {
+    this.broken.renderOrder = 14;
+    this.broken.frustumCulled = false;
+    this.group.add(this.meant.object, this.broken);
+  }
+
+  /** Whether a piece's body is there to be drawn instead of its own surface. */
+  has(id: string): boolean {
+    return this.shown.has(id);
+  }
+
+  /** The lowest height of all. */
+  get lowest(): number {
+    let lowest = Infinity;
+    for (const { body } of this.shown.values())
+      for (let i = 2; i < body.points!.length; i += 3) lowest = Math.min(lowest, body.points![i]);
+    return lowest;
+  }
+
+  /** Take over the bodies as last told. */
+  sync(): void {
+    const { byId, meant, broken } = useBodies.getState();
+    for (const [id, { body, mesh }] of this.shown)
+      if (byId[id] !== body) {
+        this.group.remove(mesh);
+        mesh.geometry.dispose();
+        mesh.material.dispose();
+        this.shown.delete(id);
+      }
+    for (const [id, body] of Object.entries(byId)) {
+      if (this.shown.has(id) || !body.points || !body.normals || !body.triangles) continue;
+      const geometry = new BufferGeometry();
+      geometry.setAttribute("position", new BufferAttribute(body.points, 3));
+      geometry.setAttribute("normal", new BufferAttribute(body.normals, 3));
+      geometry.setIndex(new BufferAttribute(new Uint32Array(body.triangles), 1));
+      const mesh = new Mesh(geometry, surfaceMaterial(this.planes, this.tint));
+      mesh.frustumCulled = false;
+      this.group.add(mesh);
+      this.shown.set(id, { body, mesh });
+    }
+    const { settled } = useBodies.getState();
+    const edge = meant && settled[meant.piece]?.edges?.find((e) => e.between.join() === [...meant.between].sort().join());
+    const lines = edge ? edge.lines : new Float32Array();
+    this.meant.set(lines, Int32Array.from({ length: lines.length / 3 }, (_, i) => i), Array.from({ length: lines.length / 6 }, (_, i) => i));
+    this.broken.geometry.dispose();
+    this.broken.geometry = new BufferGeometry();
+    this.broken.geometry.setAttribute("position", new BufferAttribute(new Float32Array(broken.flat()), 3));
+  }
+
+  dress(visible: (id: string) => boolean, colourOf: (id: string) => string, material: Material): void {
+    for (const [id, { mesh }] of this.shown) {
+      mesh.visible = visible(id);
+      mesh.material.matcap = surfaceTexture(material, colourOf(id));
+    }
+  }
+
+  dispose(): void {
+    for (const { mesh } of this.shown.values()) {
+      mesh.geometry.dispose();
+      mesh.material.dispose();
+    }
+    this.meant.dispose();
+    this.broken.geometry.dispose();
+    this.broken.material.dispose();
+  }
+}
