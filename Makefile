@@ -7,7 +7,7 @@ export ZINC_OTTER_DATA ?= data
 VENV := .venv/bin
 WEB_SOURCES := $(shell find web/src web/public -type f 2>/dev/null) web/index.html web/vite.config.ts web/tsconfig.json
 
-.PHONY: setup demo serve test test-core test-e2e bench shots lint types clean
+.PHONY: setup demo serve test test-core test-e2e bench shots tables solids lint types clean
 
 setup: .stamps/python .stamps/web
 
@@ -51,9 +51,17 @@ test-e2e: setup .stamps/debian
 
 bench: setup .stamps/debian
 	$(VENV)/python -m bench
+	$(VENV)/python -m sheets.solids
 
 shots: setup .stamps/debian
 	$(VENV)/python -m tests.e2e.shots
+	$(VENV)/python -m sheets.verbs
+
+tables: .stamps/python
+	$(VENV)/python -m sheets.tables
+
+solids: .stamps/python
+	$(VENV)/python -m sheets.solids
 
 types: .stamps/python .stamps/npm
 	$(VENV)/zinc-otter openapi > docs/openapi.json
