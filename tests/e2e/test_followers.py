@@ -5,6 +5,7 @@ from __future__ import annotations
 import numpy as np
 
 from tests.e2e.case import BrowserCase
+from zinc_otter.api.bodies import FINE
 from zinc_otter.core.cage import Cage
 from zinc_otter.core.formats.mesh import read_mesh
 from zinc_otter.core.formats.step import look_at, read_step, write_step
@@ -232,7 +233,7 @@ class EachByHand(FollowerCase):
 
     def volume_shown(self) -> float:
         """The volume beside the list, once it is that of the design's own recipe, and no longer that of a preview."""
-        made = made_of_triangles(self.recipe())
+        made = made_of_triangles(self.recipe(), *FINE)
         self.assertEqual({note.status for note in made.notes}, {"done"}, made.notes)
         for _ in range(100):
             if abs(self.facts() / made.body.volume - 1) < 1e-3:
