@@ -12,8 +12,8 @@ import numpy as np
 from zinc_otter.api.kept import Kept
 from zinc_otter.core.cage import Cage
 from zinc_otter.core.errors import CoreError
-from zinc_otter.core.solid.mesh.body import NamedTriangles
-from zinc_otter.core.solid.mesh.route import made_of_triangles
+from zinc_otter.core.solid.mesh.body import MeshBody, NamedTriangles
+from zinc_otter.core.solid.mesh.route import Step, made_of_triangles
 from zinc_otter.core.solid.recipe import Recipe
 from zinc_otter.core.surface import Stencils
 from zinc_otter.jobs.solid_work import SHOWN
@@ -31,6 +31,8 @@ class Bodies:
         self._solids = solids
         self._stencils = stencils
         self._kept: Kept[tuple[str, tuple[int, int]], dict[str, Any]] = Kept(16)
+        # A change to the last follower finds the body before it.
+        self._steps: Kept[Step, MeshBody] = Kept(24)
 
     def get(self, recipe: Recipe, fineness: tuple[int, int]) -> dict[str, Any]:
         """The arrays and facts of a recipe's body, or the sentence why there is none."""
@@ -44,7 +46,7 @@ class Bodies:
 
     def _made(self, recipe: Recipe, fineness: tuple[int, int]) -> dict[str, Any]:
         try:
-            made = made_of_triangles(recipe, *fineness, stencils=self._stencils)
+            made = made_of_triangles(recipe, *fineness, stencils=self._stencils, kept=self._steps.get)
         except CoreError as error:
             return {"route": "none", "problem": str(error), "notes": []}
         mesh = made.body.mesh

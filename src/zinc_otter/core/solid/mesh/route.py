@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Callable, Mapping
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 import numpy as np
 
@@ -17,6 +17,12 @@ from zinc_otter.core.solid.recipe import Note, Recipe, as_solid, in_order
 from zinc_otter.core.solid.tessellation import Triangles, split_quads, tessellate
 from zinc_otter.core.surface.evaluation import evaluate
 from zinc_otter.core.surface.stencils import Stencils, build_stencils
+
+Step = tuple[str, int, int, float]
+"""What the body after one follower depends on: the digest of the recipe as far as it, and how fine it is made."""
+
+Keeping = Callable[[Step, Callable[[], MeshBody]], MeshBody]
+"""Gives the body of a step, which it may have from before, or else makes it."""
 
 
 @dataclass(frozen=True, eq=False)
@@ -44,11 +50,13 @@ def made_of_triangles(
     chord: float = np.inf,
     stencils: Callable[[Cage, int], Stencils] = build_stencils,
     progress: Callable[[float, str], None] = lambda _, __: None,
+    kept: Keeping = lambda _, make: make(),
 ) -> Made:
     """The body of a recipe. A follower that cannot be done is passed over, and its note says why.
 
     ``most_quads`` bounds the fineness of each cage's surface, ``budget`` about the triangles of each offset or blend; exact
-    bodies keep within ``chord`` mm, and 1/2000 of the form's size. Raises OpenCageError where no solid is to begin from.
+    bodies keep within ``chord`` mm, and 1/2000 of the form's size. ``kept`` is asked for what each step gave before it is
+    made. Raises OpenCageError where no solid is to begin from.
     """
     cage, followers, notes = as_solid(recipe)
     points, faces = surface_triangles(cage, most_quads, stencils)
@@ -57,7 +65,7 @@ def made_of_triangles(
     def other(piece: str) -> MeshBody:
         if piece not in recipe.others:
             raise WaitsError("The other piece is gone.")
-        return made_of_triangles(recipe.others[piece], most_quads, budget, chord, stencils).body
+        return made_of_triangles(recipe.others[piece], most_quads, budget, chord, stencils, kept=kept).body
 
     def solid(asset: str) -> MeshBody:
         if asset not in recipe.solids:
@@ -71,7 +79,8 @@ def made_of_triangles(
         before = body
         try:
             settled = follower.measured(lambda: before.size)  # noqa: B023
-            body = settled.on_mesh(before, at)
+            so_far = replace(recipe, followers=recipe.followers[: recipe.followers.index(follower) + 1])
+            body = kept((so_far.digest, most_quads, budget, chord), lambda: _worked(settled, before, at))  # noqa: B023
         except WaitsError as error:
             notes.append(Note(follower.id, "waits", str(error)))
         except CoreError as error:
@@ -80,6 +89,13 @@ def made_of_triangles(
             notes.append(Note(follower.id, "done"))
             done[follower.id] = Done(settled, before.volume, body.volume)
     return Made(body, in_order(recipe, notes), done)
+
+
+def _worked(follower: Follower, before: MeshBody, at: OnMesh) -> MeshBody:
+    made = follower.on_mesh(before, at)
+    # What manifold3d puts off until it is asked for is done now, by whoever makes the body, for all that are given it.
+    made.solid.num_tri()
+    return made
 
 
 def triangles_of(
