@@ -10,7 +10,8 @@ from pathlib import Path
 import numpy as np
 
 from tests import sample_cages as cages
-from zinc_otter.core.cage import Cage
+from zinc_otter.core.cage import Cage, Selection
+from zinc_otter.core.cage.edits.delete import delete_elements
 from zinc_otter.core.errors import BadNumberError, CoreError, KernelError, OpenCageError
 from zinc_otter.core.formats.step import look_at, read_step, write_step
 from zinc_otter.core.primitives import box, plane
@@ -198,6 +199,15 @@ class Forms(RouteCase):
         self.assertAlmostEqual(made.body.volume / (2 * 30 * 20 * 2), 1, delta=0.06)
         with self.assertRaises(OpenCageError):
             made_of_triangles(Recipe("Sheet", sheet, (Trim("f1"),)))
+
+    def test_half_a_form_is_whole_with_its_mirror_image(self) -> None:
+        whole = box((20.0, 16.0, 12.0), (2, 2, 2))
+        quads = whole.topology.face_verts.reshape(-1, 4)
+        left = np.flatnonzero(whole.positions[quads, 0].mean(axis=1) < 0)
+        half = delete_elements(whole, Selection.of("face", left)).cage
+        expected = made_of_triangles(Recipe("Trial", whole)).body.volume
+        _, made = self.both(half, MirrorBody("f1"), delta=0.01)
+        self.assertAlmostEqual(made.volume / expected, 1, delta=2e-3)
 
     def test_what_is_to_be_printed_keeps_the_tolerance(self) -> None:
         middle = tuple(np.mean(cages.knob().bounds, axis=0))

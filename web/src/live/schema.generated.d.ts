@@ -1146,7 +1146,7 @@ export interface components {
              */
             kind: "add-follower";
             /** Follower */
-            follower: components["schemas"]["Thickened-Input"] | components["schemas"]["Combine-Input"] | components["schemas"]["Trim-Input"] | components["schemas"]["Hollow-Input"] | components["schemas"]["Fillet-Input"] | components["schemas"]["CutEdge-Input"] | components["schemas"]["MirrorBody-Input"] | components["schemas"]["RepeatRound-Input"] | components["schemas"]["RepeatAlong-Input"] | components["schemas"]["ScaleToSize-Input"];
+            follower: components["schemas"]["Thickened-Input"] | components["schemas"]["Combine-Input"] | components["schemas"]["Trim-Input"] | components["schemas"]["TrimBySheet-Input"] | components["schemas"]["Hollow-Input"] | components["schemas"]["Fillet-Input"] | components["schemas"]["CutEdge-Input"] | components["schemas"]["MirrorBody-Input"] | components["schemas"]["RepeatRound-Input"] | components["schemas"]["RepeatAlong-Input"] | components["schemas"]["ScaleToSize-Input"];
             /** Before */
             before?: string | null;
         };
@@ -1957,7 +1957,7 @@ export interface components {
              */
             kind: "change-follower";
             /** Follower */
-            follower: components["schemas"]["Thickened-Input"] | components["schemas"]["Combine-Input"] | components["schemas"]["Trim-Input"] | components["schemas"]["Hollow-Input"] | components["schemas"]["Fillet-Input"] | components["schemas"]["CutEdge-Input"] | components["schemas"]["MirrorBody-Input"] | components["schemas"]["RepeatRound-Input"] | components["schemas"]["RepeatAlong-Input"] | components["schemas"]["ScaleToSize-Input"];
+            follower: components["schemas"]["Thickened-Input"] | components["schemas"]["Combine-Input"] | components["schemas"]["Trim-Input"] | components["schemas"]["TrimBySheet-Input"] | components["schemas"]["Hollow-Input"] | components["schemas"]["Fillet-Input"] | components["schemas"]["CutEdge-Input"] | components["schemas"]["MirrorBody-Input"] | components["schemas"]["RepeatRound-Input"] | components["schemas"]["RepeatAlong-Input"] | components["schemas"]["ScaleToSize-Input"];
         };
         /**
          * ChangeReference
@@ -4318,7 +4318,7 @@ export interface components {
             /** Digest */
             digest: string;
             /** Followers */
-            followers: (components["schemas"]["Thickened-Output"] | components["schemas"]["Combine-Output"] | components["schemas"]["Trim-Output"] | components["schemas"]["Hollow-Output"] | components["schemas"]["Fillet-Output"] | components["schemas"]["CutEdge-Output"] | components["schemas"]["MirrorBody-Output"] | components["schemas"]["RepeatRound-Output"] | components["schemas"]["RepeatAlong-Output"] | components["schemas"]["ScaleToSize-Output"])[];
+            followers: (components["schemas"]["Thickened-Output"] | components["schemas"]["Combine-Output"] | components["schemas"]["Trim-Output"] | components["schemas"]["TrimBySheet-Output"] | components["schemas"]["Hollow-Output"] | components["schemas"]["Fillet-Output"] | components["schemas"]["CutEdge-Output"] | components["schemas"]["MirrorBody-Output"] | components["schemas"]["RepeatRound-Output"] | components["schemas"]["RepeatAlong-Output"] | components["schemas"]["ScaleToSize-Output"])[];
             /**
              * Called
              * @description ids of followers to what they are called
@@ -5715,6 +5715,78 @@ export interface components {
              * @enum {string}
              */
             kind: "trim";
+        };
+        /**
+         * TrimBySheet
+         * @description What lies on the side that the faces of ``sheet``, another piece, look to is cut off; ``flipped``, the other side.
+         */
+        "TrimBySheet-Input": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
+            /**
+             * On
+             * @default true
+             */
+            on?: boolean;
+            /**
+             * Sheet
+             * @default
+             */
+            sheet?: string;
+            /**
+             * Flipped
+             * @default false
+             */
+            flipped?: boolean;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "trim-sheet";
+        };
+        /**
+         * TrimBySheet
+         * @description What lies on the side that the faces of ``sheet``, another piece, look to is cut off; ``flipped``, the other side.
+         */
+        "TrimBySheet-Output": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
+            /**
+             * On
+             * @default true
+             */
+            on?: boolean;
+            /**
+             * Sheet
+             * @default
+             */
+            sheet?: string;
+            /**
+             * Flipped
+             * @default false
+             */
+            flipped?: boolean;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "trim-sheet";
         };
         /** TryState */
         TryState: {

@@ -10,7 +10,7 @@ from functools import cached_property
 from zinc_otter.core.cage.cage import Cage
 from zinc_otter.core.errors import CoreError
 from zinc_otter.core.solid.certificate import require_closed
-from zinc_otter.core.solid.followers.base import Follower
+from zinc_otter.core.solid.followers.base import Follower, WaitsError
 
 
 @dataclass(frozen=True, eq=False)
@@ -22,6 +22,19 @@ class Recipe:
     followers: tuple[Follower, ...] = ()
     others: Mapping[str, Recipe] = field(default_factory=dict)
     solids: Mapping[str, bytes] = field(default_factory=dict)
+
+    def sheet(self, piece: str) -> Cage:
+        """The open cage of another piece, copied as its followers say. Raises WaitsError for one that is gone or closed."""
+        if piece not in self.others:
+            raise WaitsError("The piece of the sheet is gone.")
+        other = self.others[piece]
+        cage = other.cage
+        for follower in other.followers:
+            made = follower.on_cage(cage) if follower.on and not cage.topology.is_closed else None
+            cage = cage if made is None else made
+        if cage.topology.is_closed:
+            raise WaitsError(f"{other.name} is closed and no sheet: subtract it, or open it.")
+        return cage
 
     @cached_property
     def digest(self) -> str:

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
+from dataclasses import replace
 from typing import Literal
 
 import numpy as np
@@ -10,7 +11,7 @@ from scipy.sparse import csr_matrix, identity
 from scipy.sparse.linalg import spsolve
 
 from zinc_otter.core.cage.cage import HARD, Cage, unit
-from zinc_otter.core.cage.edit import Edit, rebuilt
+from zinc_otter.core.cage.edit import Edit, Rebuilt, rebuilt
 from zinc_otter.core.cage.edits.even import even_shifts
 from zinc_otter.core.cage.selection import Selection
 from zinc_otter.core.cage.topology import Bools, Floats, Ints
@@ -42,6 +43,23 @@ def thicken(cage: Cage, distance: float, side: Side = "in", crease_rims: bool = 
     outer = {"in": 0.0, "out": distance, "both": distance / 2}[side]
     inner = outer - distance
     shifts = [_even_shifts(stencils, cage, amount) for amount in (outer, inner)]
+    done = two_walls(cage, shifts[0], shifts[1], crease_rims)
+    second = t.face_count + np.arange(t.face_count)
+    of_second = np.argsort(t.face_sizes, kind="stable")
+    wall = wall_at_rows(stencils, cage, shifts[0], shifts[1])
+    bad = _doubtful(stencils, cage, shifts, np.abs(wall - distance) > UNEVEN * distance)
+    remark = f"The wall is {wall.min():.3g} to {wall.max():.3g} mm thick."
+    doubtful = np.concatenate([bad, second[np.isin(of_second, bad)]]).astype(np.int32)
+    rest = np.concatenate([cage.positions, cage.positions])
+    return Edit(done.cage, Selection.of("face", second), done.old_to_new, rest, doubtful=doubtful, remarks=(remark,))
+
+
+def two_walls(cage: Cage, outer: Floats, inner: Floats, crease_rims: bool = True) -> Rebuilt:
+    """An open cage twice, each time with shifts (n, 3) of its own: the ``inner`` one turned over, joined along the borders.
+
+    Faces of the inner wall follow those of the outer by size, then the bands. See ``thicken`` for ``crease_rims``.
+    """
+    t = cage.topology
     n = t.vertex_count
     back = t.face_verts[t.turned_over] + n
     order = np.argsort(t.face_sizes, kind="stable")
@@ -53,7 +71,7 @@ def thicken(cage: Cage, distance: float, side: Side = "in", crease_rims: bool = 
     sharp: list[tuple[Ints, Floats | float]] = [(inside, cage.edge_sharpness)]
     if crease_rims:
         sharp += [(np.column_stack([a, b]), HARD), (np.column_stack([a, b]) + n, HARD)]
-    positions = np.concatenate([cage.positions + shifts[0], cage.positions + shifts[1]])
+    positions = np.concatenate([cage.positions + outer, cage.positions + inner])
     done = rebuilt(cage, positions, [*walls, band], sharp=sharp)
     after = done.cage
     corners = np.concatenate([cage.vertex_sharpness, cage.vertex_sharpness])
@@ -66,17 +84,11 @@ def thicken(cage: Cage, distance: float, side: Side = "in", crease_rims: bool = 
     face_sets = {
         name: np.concatenate([ids, second[np.isin(order, ids)]]) for name, ids in cage.face_sets.items()
     }
-    after = Cage(after.positions, after.topology, after.edge_sharpness, after.vertex_sharpness, face_sets)
-    wall = wall_at_rows(stencils, cage, shifts[0], shifts[1])
-    bad = _doubtful(stencils, cage, shifts, np.abs(wall - distance) > UNEVEN * distance)
-    remark = f"The wall is {wall.min():.3g} to {wall.max():.3g} mm thick."
-    doubtful = np.concatenate([bad, second[np.isin(order, bad)]]).astype(np.int32)
-    rest = np.concatenate([cage.positions, cage.positions])
-    return Edit(after, Selection.of("face", second), done.old_to_new, rest, doubtful=doubtful, remarks=(remark,))
+    return replace(done, cage=Cage(after.positions, after.topology, after.edge_sharpness, after.vertex_sharpness, face_sets))
 
 
 def grown(cage: Cage, distance: float) -> Cage:
-    """A closed cage whose smooth surface lies ``distance`` mm further out, or further in where it is below 0.
+    """A cage whose smooth surface lies ``distance`` mm further out, or further in where it is below 0.
 
     By the same even shifts as a thickening; its creases and sets are kept.
     """

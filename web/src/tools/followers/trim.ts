@@ -1,6 +1,18 @@
+import { useBench } from "../../live/bench";
+import { useFollowers } from "../../live/followers";
 import { TrimIcon } from "../../theme/icons";
 import type { Vec } from "../../live/look";
-import { directions, followerTool, length, nearestDirection, towards } from "./follower";
+import type { Values } from "../tool";
+import { directions, followerTool, length, nearestDirection, pieceInHand, towards } from "./follower";
+
+/** The pieces that can be trimmed by: open ones, and the one that an edited trim names. */
+const sheets = () => {
+  const own = useFollowers.getState().editing?.follower;
+  const named = own?.kind === "trim-sheet" ? own.sheet : null;
+  const others = (useBench.getState().design?.pieces ?? []).filter((p) => p.id !== pieceInHand()?.id);
+  return others.filter((p) => p.open_edge_count > 0 || p.id === named);
+};
+const plane = (v: { by: number }) => v.by === 0;
 
 export const tool = followerTool(
   {
@@ -8,19 +20,30 @@ export const tool = followerTool(
     name: "Trim",
     order: 22,
     Icon: TrimIcon,
-    hint: "Cuts off all that lies beyond a plane, with a flat rim. A fillet can round the rim. The bead moves the plane.",
-    fields: [towards("side", "Cut off towards", 5), length("at", "At", 0, { step: 1 })],
+    hint: "Cuts off all that lies beyond a plane or an open piece. A fillet can round the rim. The bead moves the plane.",
+    fields: [
+      { name: "by", label: "By", unit: "", initial: 0, step: 1, options: () => ["a plane", ...sheets().map((p) => p.name)] },
+      towards("side", "Cut off towards", 5, (v) => v.by === 0),
+      length("at", "At", 0, { step: 1, when: (v) => v.by === 0 }),
+      { name: "flipped", label: "Cut off", unit: "", initial: 0, step: 1, options: ["the front of its faces", "the back of its faces"], when: (v) => v.by > 0 },
+    ],
     grips: (v) => {
+      if (!plane(v as { by: number })) return [];
       const along = directions[v.side % 3];
       return [{ kind: "grip", field: "at", at: along.map((x) => x * v.at) as Vec, along, gain: 1 }];
     },
   },
   {
-    kinds: ["trim"],
-    make: (v) => ({ kind: "trim", normal: directions[v.side], point: directions[v.side % 3].map((x) => x * v.at) as Vec }),
-    read(f) {
+    kinds: ["trim", "trim-sheet"],
+    make(v) {
+      if (v.by === 0) return { kind: "trim", normal: directions[v.side], point: directions[v.side % 3].map((x) => x * v.at) as Vec };
+      const sheet = sheets()[v.by - 1];
+      return sheet ? { kind: "trim-sheet", sheet: sheet.id, flipped: v.flipped === 1 } : null;
+    },
+    read(f): Values {
+      if (f.kind === "trim-sheet") return { by: 1 + sheets().findIndex((p) => p.id === f.sheet), flipped: f.flipped ? 1 : 0 };
       const side = nearestDirection(f.normal ?? [0, 0, 1]);
-      return { side, at: (f.point ?? [0, 0, 0])[side % 3] };
+      return { by: 0, side, at: (f.point ?? [0, 0, 0])[side % 3] };
     },
   },
 );

@@ -7,12 +7,13 @@ from zinc_otter.core.solid.followers.hollow import Hollow, Vent
 from zinc_otter.core.solid.followers.rounding import CutEdge, Fillet
 from zinc_otter.core.solid.followers.thickening import Thickened
 from zinc_otter.core.solid.followers.trim import Trim
+from zinc_otter.core.solid.followers.trim_sheet import TrimBySheet
 
 KINDS: tuple[type[Follower], ...] = (
-    Thickened, Combine, Trim, Hollow, Fillet, CutEdge, MirrorBody, RepeatRound, RepeatAlong, ScaleToSize,
+    Thickened, Combine, Trim, TrimBySheet, Hollow, Fillet, CutEdge, MirrorBody, RepeatRound, RepeatAlong, ScaleToSize,
 )  # fmt: skip
 
 __all__ = [
     "KINDS", "PIECE", "Combine", "CutEdge", "EdgeName", "Fillet", "Follower", "Hollow", "ImportedBody", "MirrorBody",
-    "PieceBody", "RepeatAlong", "RepeatRound", "ScaleToSize", "Thickened", "Trim", "Vent", "WaitsError",
+    "PieceBody", "RepeatAlong", "RepeatRound", "ScaleToSize", "Thickened", "Trim", "TrimBySheet", "Vent", "WaitsError",
 ]  # fmt: skip

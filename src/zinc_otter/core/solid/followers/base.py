@@ -9,7 +9,7 @@ from typing import TYPE_CHECKING, ClassVar
 import numpy as np
 
 from zinc_otter.core.cage.cage import LARGEST_LENGTH, Cage
-from zinc_otter.core.cage.topology import Floats
+from zinc_otter.core.cage.topology import Floats, Ints
 from zinc_otter.core.errors import BadNumberError, CoreError
 from zinc_otter.core.solid.mesh.body import MeshBody, Name
 
@@ -34,13 +34,16 @@ class OnMesh:
     """What a follower is given on the mesh route.
 
     ``chord`` mm is how far triangles may keep from what they stand for, ``budget`` about how many triangles a grid may
-    give, ``other`` makes another piece's body, ``solid`` an imported one's.
+    give, ``other`` makes another piece's body, ``solid`` an imported one's; ``sheet`` gives another piece's open cage, and
+    ``surface`` points, triangles and each one's face of a cage.
     """
 
     chord: float
     budget: int
     other: Callable[[str], MeshBody]
     solid: Callable[[str], MeshBody]
+    sheet: Callable[[str], Cage]
+    surface: Callable[[Cage], tuple[Floats, Ints, Ints]]
 
 
 @dataclass(frozen=True)
@@ -48,12 +51,14 @@ class OnKernel:
     """What a follower is given on the kernel route.
 
     ``reach`` mm is more than the body's extent; ``other`` makes another piece's body grown by so many mm, ``solid`` an
-    imported one's; ``deeper`` this piece's body up to this follower, made anew so many mm further in.
+    imported one's; ``sheet`` gives another piece's open cage; ``deeper`` this piece's body up to this follower, made anew
+    so many mm further in.
     """
 
     reach: float
     other: Callable[[str, float], NamedShape]
     solid: Callable[[str, float], NamedShape]
+    sheet: Callable[[str], Cage]
     deeper: Callable[[float], NamedShape]
 
 

@@ -10,10 +10,12 @@ import numpy as np
 
 from zinc_otter.core.cage.cage import Cage
 from zinc_otter.core.cage.edits.parting import joined
+from zinc_otter.core.cage.edits.weld import weld_close
 from zinc_otter.core.cage.plane import Vec, plane_at
+from zinc_otter.core.cage.selection import Selection
 from zinc_otter.core.cage.symmetry import mirrored_copy
 from zinc_otter.core.cage.topology import Floats
-from zinc_otter.core.errors import BadNumberError
+from zinc_otter.core.errors import BadNumberError, BadSelectionError
 from zinc_otter.core.solid.exact import above_nothing, direction
 from zinc_otter.core.solid.followers.base import Follower, OnKernel, OnMesh
 from zinc_otter.core.solid.mesh.body import MeshBody
@@ -22,6 +24,8 @@ if TYPE_CHECKING:
     from zinc_otter.core.solid.kernel.shape import NamedShape
 
 MOST_COPIES = 128
+MEET = 1e-6
+"""Of the whole's size, how near vertices of two borders lie that are one."""
 
 
 class _Copies(Follower):
@@ -36,7 +40,7 @@ class _Copies(Follower):
         for matrix in self.motions():
             image = cage.with_positions(cage.positions @ matrix[:3, :3].T + matrix[:3, 3])
             images.append(image)
-        return joined(images)[0]
+        return _sewn(images)
 
     def on_mesh(self, body: MeshBody, at: OnMesh) -> MeshBody:
         first, *rest = self.motions()
@@ -52,6 +56,17 @@ class _Copies(Follower):
         whole = body.moved(first)
         for matrix in rest:
             whole = fused(whole, body.moved(matrix))
+        return whole
+
+
+def _sewn(images: Sequence[Cage]) -> Cage:
+    """Open cages as one, joined wherever their borders meet. Raises UnsoundCageError."""
+    whole = joined(images)[0]
+    border = Selection.of("vertex", np.unique(whole.topology.edge_verts[whole.topology.open_edges]))
+    try:
+        return weld_close(whole, border, MEET * float(np.ptp(whole.positions, axis=0).max())).cage
+    except BadSelectionError:
+        # They meet nowhere.
         return whole
 
 
@@ -76,7 +91,7 @@ class MirrorBody(_Copies):
         return [np.eye(4), matrix]
 
     def on_cage(self, cage: Cage) -> Cage | None:
-        return joined([cage, mirrored_copy(cage, plane_at(self.point, self.normal))])[0]
+        return _sewn([cage, mirrored_copy(cage, plane_at(self.point, self.normal))])
 
 
 @dataclass(frozen=True)

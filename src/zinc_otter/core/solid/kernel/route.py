@@ -105,7 +105,7 @@ class _Maker:
 
     def given(self, cage: Cage, body: NamedShape, done: Sequence[Follower]) -> OnKernel:
         reach = 2 * reach_of(body) + float(np.abs(cage.positions).max())
-        return OnKernel(reach, self.other, self.solid, lambda by: self.deeper(cage, done, by))
+        return OnKernel(reach, self.other, self.solid, self.recipe.sheet, lambda by: self.deeper(cage, done, by))
 
     def other(self, piece: str, by: float) -> NamedShape:
         """Another piece's body, grown by so many mm."""

@@ -5,7 +5,7 @@ The booleans are manifold3d's, which keeps for each triangle the body that it ca
 
 from __future__ import annotations
 
-from collections.abc import Mapping
+from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 from functools import cached_property
 
@@ -181,14 +181,33 @@ def _mean(groups: Ints, vectors: Floats) -> Floats:
 
 def mesh_body(points: Floats, triangles: Ints, name: Name) -> MeshBody:
     """A body of one name. Raises CoreError unless the triangles enclose a solid, outside out."""
-    solid = manifold3d.Manifold(
-        manifold3d.Mesh64(np.ascontiguousarray(points, dtype=np.float64), triangles.astype(np.uint64))
+    mesh = manifold3d.Mesh64(np.ascontiguousarray(points, dtype=np.float64), triangles.astype(np.uint64))
+    return named(_solid(mesh), name)
+
+
+def mesh_body_of(points: Floats, triangles: Ints, parts: Ints, names: Sequence[Name]) -> MeshBody:
+    """A body of several names: ``parts`` (m,) gives that of each triangle, as an index. Raises CoreError, see mesh_body."""
+    order = np.argsort(parts, kind="stable")
+    counts = np.bincount(parts, minlength=len(names))
+    first = manifold3d.Manifold.reserve_ids(len(names))
+    solid = _solid(
+        manifold3d.Mesh64(
+            np.ascontiguousarray(points, dtype=np.float64),
+            triangles[order].astype(np.uint64),
+            run_index=np.concatenate([[0], 3 * np.cumsum(counts)]).astype(np.uint64),
+            run_original_id=np.arange(first, first + len(names), dtype=np.uint32),
+        )
     )
+    return MeshBody(solid, {first + k: name for k, name in enumerate(names)})
+
+
+def _solid(mesh: manifold3d.Mesh64) -> manifold3d.Manifold:
+    solid = manifold3d.Manifold(mesh)
     if solid.status() != manifold3d.Error.NoError:
         raise CoreError("These triangles enclose no solid: some edge has not just two of them, or a number is not finite.")
     if solid.is_empty() or solid.volume() <= 0:
         raise CoreError("These triangles enclose nothing, or are turned inside out.")
-    return named(solid, name)
+    return solid
 
 
 def named(solid: manifold3d.Manifold, name: Name) -> MeshBody:

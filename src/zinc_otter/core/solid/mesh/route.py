@@ -59,8 +59,8 @@ def made_of_triangles(
     made. Raises OpenCageError where no solid is to begin from.
     """
     cage, followers, notes = as_solid(recipe)
-    points, faces = surface_triangles(cage, most_quads, stencils)
-    body = mesh_body(points, faces, PIECE)
+    points, triangles, _ = surface_triangles(cage, most_quads, stencils)
+    body = mesh_body(points, triangles, PIECE)
 
     def other(piece: str) -> MeshBody:
         if piece not in recipe.others:
@@ -72,7 +72,8 @@ def made_of_triangles(
             raise WaitsError("The imported solid is not at hand.")
         return body_of(recipe.solids[asset], PIECE)
 
-    at = OnMesh(min(chord, float(body.size.max()) * 5e-4), budget, other, solid)
+    chords = min(chord, float(body.size.max()) * 5e-4)
+    at = OnMesh(chords, budget, other, solid, recipe.sheet, lambda cage: surface_triangles(cage, most_quads, stencils))
     done: dict[str, Done] = {}
     for i, follower in enumerate(followers):
         progress(i / len(followers), f"{follower.called} on triangles")
@@ -119,13 +120,16 @@ def triangles_of(
 
 def surface_triangles(
     cage: Cage, most_quads: int, stencils: Callable[[Cage, int], Stencils] = build_stencils
-) -> tuple[Floats, Ints]:
-    """Points and triangles of the limit surface, at the finest level (1 to 5) with up to ``most_quads`` quads."""
+) -> tuple[Floats, Ints, Ints]:
+    """Points, triangles, and the cage's face under each, of the limit surface.
+
+    At the finest level (1 to 5) with up to ``most_quads`` quads.
+    """
     corners = int(cage.topology.face_sizes.sum())
     level = max(n for n in range(1, 6) if n == 1 or corners * 4 ** (n - 1) <= most_quads)
     made = stencils(cage, level)
     points = evaluate(made, cage).points
-    return points, split_quads(points, made.quads)
+    return points, split_quads(points, made.quads), np.repeat(made.face_of_quad, 2)
 
 
 def _sentence(follower: Follower, error: CoreError) -> str:
