@@ -146,6 +146,31 @@ class Followed(SolidCase):
         self.assertIn("hollowed once", job["words"])
         self.assertIsNone(self.client.get(self.path(state) + "/certificate").json())
 
+    def test_the_triangles_have_a_certificate_of_their_own(self) -> None:
+        state = self.add(self.bossed(), {"kind": "hollow", "wall": 1.5})
+        path = self.path(state)
+        job = self.wait(self.client.post(path + "/triangles-certificate?tolerance=0.1").json())
+        self.assertEqual(job["status"], "done", job)
+        certificate = self.client.get(path + "/certificate").json()
+        self.assertEqual((certificate["route"], certificate["solid_count"]), ("triangles", 1))
+        self.assertIsNone(certificate["seam_angle"])
+        self.assertLess(certificate["deviation"], 0.1)
+        measured = certificate["measured"]
+        self.assertEqual((measured["crossings"], measured["triangle_count"]), (0, certificate["face_count"]))
+        self.assertAlmostEqual(measured["thinnest"], 1.5, delta=0.2)
+        stl = self.client.get(path + "/surface-file?tolerance=0.1").content
+        self.assertAlmostEqual(read_mesh(stl, "stl", "mm").volume / certificate["volume"], 1, delta=1e-4)
+        page = self.client.get(path + "/certificate-page").text
+        self.assertIn("there is no STEP file", page)
+        self.assertNotIn("seam", page)
+        self.problem(self.client.get(path + "/solid.step"), 404, "no-solid")
+        # The kernel's counts before it, once there is one.
+        self.assertEqual(self.wait(self.client.post(path + "/solid").json())["status"], "done")
+        self.assertEqual(self.client.get(path + "/certificate").json()["route"], "kernel")
+        waiting = self.add(state, {"kind": "fillet", "between": ["f77", "piece"]})
+        job = self.wait(self.client.post(self.path(waiting) + "/triangles-certificate").json())
+        self.assertIn("waits: the edges that it names are not there", job["words"])
+
     def test_files_of_every_kind_hold_the_body(self) -> None:
         state = self.bossed()
         for kind in ("stl", "3mf", "obj", "ply", "glb"):

@@ -324,6 +324,83 @@ class EachByHand(FollowerCase):
         self.assertTrue(40 < wall - left < 128, wall - left)
 
 
+    def test_where_the_kernel_refuses_the_triangles_are_certified(self) -> None:
+        page, screen = self.page, self.screen
+        edges = {"kind": "edge", "ids": list(range(12))}
+        box = {"kind": "add-box", "size": [20, 16, 12], "counts": [1, 1, 1], "size_of": "cage"}
+        boss = {"kind": "cylinder", "point": [0, 0, 0], "along": [0, 0, 1], "radius": 5, "height": 10}
+        # A round of 3 mm about a boss of 5 mm just touches the sides, 8 mm from its middle.
+        self.begin_with(
+            box,
+            {"kind": "crease", "piece": "p1", "picked": edges, "sharpness": 10},
+            {"kind": "add-follower", "piece": "p1", "follower": {"kind": "combine", "body": boss}},
+        )
+        made_by = screen.state()["pieces"][0]["followers"][0]["id"]
+        screen.station("Make")
+        screen.tool("Fillet")
+        screen.choose("Edges", "where Box meets Union")
+        screen.field("Radius").fill("3")
+        page.get_by_text("not applied yet").wait_for()
+        screen.press("Enter")
+        screen.steps(4)
+        self.assertEqual(screen.state()["pieces"][0]["followers"][1]["between"], sorted([made_by, "piece"]))
+        screen.button("Make solid").click()
+        refused = page.get_by_test_id("refused")
+        refused.wait_for(timeout=60_000)
+        self.assertIn("Fillet: The kernel could not round the edges", refused.inner_text())
+        screen.button("Certify triangles").click()
+        stated = self.stated()
+        self.assertEqual(stated["Watertight"], "yes, one closed solid")
+        self.assertNotIn("Largest seam angle", stated)
+        self.assertEqual(page.get_by_role("button", name="Download STEP").count(), 0)
+        written = read_mesh(self.download("Download STL"), "stl", "mm")
+        self.assertAlmostEqual(written.volume, self.volume(), delta=0.2)
+        # Reading merges what a file of single numbers cannot tell apart.
+        self.assertAlmostEqual(len(written.triangles) / int(stated["Triangles"].replace(",", "")), 1, delta=0.01)
+        # Rounds of 3 mm about a cylinder of 5, by Pappus: between the square on the radius and its quarter circle.
+        r = 3.0
+        area = r**2 * (1 - np.pi / 4)
+        centre = 5 + r * (5 / 6 - np.pi / 4) / (1 - np.pi / 4)
+        exact = 20 * 16 * 12 + np.pi * 25 * 4 + 2 * np.pi * centre * area
+        # The boss is 4 mm high: the round takes 3 of them.
+        self.assertAlmostEqual(written.volume / exact, 1, delta=2e-3)
+
+    def test_a_body_trimmed_by_a_sheet_that_is_then_lifted(self) -> None:
+        page, screen = self.page, self.screen
+        edges = {"kind": "edge", "ids": list(range(12))}
+        self.begin_with(
+            {"kind": "add-box", "size": [20, 16, 12], "counts": [1, 1, 1], "size_of": "cage"},
+            {"kind": "crease", "piece": "p1", "picked": edges, "sharpness": 10},
+            {"kind": "add-plane", "size": [40, 40], "counts": [2, 2], "size_of": "cage"},
+        )
+        pieces = page.get_by_label("Pieces", exact=True)
+        pieces.get_by_text("Box").first.click()
+        screen.station("Make")
+        screen.tool("Trim")
+        screen.choose("By", "Plane")
+        page.get_by_text("not applied yet").wait_for()
+        screen.press("Enter")
+        screen.steps(4)
+        self.assertAlmostEqual(self.volume_shown(), 20 * 16 * 6, delta=0.1)
+        screen.button("Change Trim").click()
+        screen.choose("Cut off", "the back of its faces")
+        screen.press("Enter")
+        screen.steps(5)
+        self.assertTrue(screen.state()["pieces"][0]["followers"][0]["flipped"])
+        # The sheet is another piece, and lives on: lifted, it leaves less.
+        pieces.get_by_text("Plane").first.click()
+        screen.station("Shape")
+        screen.press("w")
+        screen.click((14.0, -14.0, 0.0))
+        page.get_by_test_id("chosen").get_by_text("1 piece picked").wait_for()
+        screen.tool("Move")
+        screen.field("Along z").fill("2")
+        screen.press("Enter")
+        screen.steps(6)
+        pieces.get_by_text("Box").first.click()
+        self.assertAlmostEqual(self.volume_shown(), 20 * 16 * 4, delta=0.1)
+
+
 class Archives(FollowerCase):
     def test_a_design_is_saved_as_an_archive_and_opened_again(self) -> None:
         page = self.page

@@ -1,5 +1,6 @@
 from __future__ import annotations
 
+import multiprocessing
 import os
 import tempfile
 import time
@@ -62,6 +63,15 @@ class Runner(unittest.TestCase):
         self.assertIn("ended unexpectedly", state.words)
         self.assertEqual(self.wait(runner, runner.start("b", "Making it", answers, self.folder)).status, "done")
         self.assertEqual((self.folder / "answer").read_text(), "42")
+
+    def test_a_worker_killed_at_rest_is_replaced(self) -> None:
+        runner = self.runner()
+        self.wait(runner, runner.start("a", "Making it", answers, self.folder))
+        for worker in multiprocessing.active_children():
+            worker.kill()
+            worker.join()
+        time.sleep(1)
+        self.assertEqual(self.wait(runner, runner.start("b", "Making it", answers, self.folder)).status, "done")
 
     def test_a_worker_that_hangs_is_stopped_at_its_time_limit(self) -> None:
         runner = self.runner(time_limit=4)

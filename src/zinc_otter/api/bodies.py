@@ -12,6 +12,7 @@ import numpy as np
 from zinc_otter.api.kept import Kept
 from zinc_otter.core.cage import Cage
 from zinc_otter.core.errors import CoreError
+from zinc_otter.core.solid.followers import PIECE
 from zinc_otter.core.solid.mesh.body import MeshBody, NamedTriangles
 from zinc_otter.core.solid.mesh.route import Step, made_of_triangles
 from zinc_otter.core.solid.recipe import Recipe
@@ -51,6 +52,7 @@ class Bodies:
             return {"route": "none", "problem": str(error), "notes": []}
         mesh = made.body.mesh
         points, normals, corners = mesh.shaded()
+        own = int((mesh.made_by == mesh.names.index(PIECE)).sum()) if PIECE in mesh.names else 0
         return {
             "route": "mesh",
             "points": points.astype(np.float32),
@@ -58,6 +60,8 @@ class Bodies:
             "triangles": corners.astype(np.int32),
             "notes": [[note.follower, note.status, note.words] for note in made.notes],
             "edges": _edges(mesh),
+            "own": own,
+            "added": len(mesh.triangles) - own,
             "volume": made.body.volume,
             "size": made.body.size.tolist(),
         }

@@ -9,7 +9,7 @@ from starlette.types import ASGIApp, Receive, Scope, Send
 from zinc_otter.api.problems import answer, make_problem
 
 LARGEST_BODY = 16 * 1024 * 1024
-LARGEST_UPLOAD = 80 * 1024 * 1024
+LARGEST_UPLOAD = 128 * 1024 * 1024
 _UPLOADS = ("/pictures", "/components", "/cage-files", "/solid-files", "/archives")
 _NAMES = {"127.0.0.1", "localhost", "[::1]"}
 

@@ -257,11 +257,12 @@ class CertificateState(BaseModel):
     size: tuple[float, float, float]
     solid_count: int
     face_count: int
-    pole_count: int
+    pole_count: int | None
     deviation: float
-    seam_angle: float
+    seam_angle: float | None
     warnings: list[str]
     measured: MeasuredState | None
+    route: Literal["kernel", "triangles"] = Field(default="kernel", description="triangles: the kernel has not made it")
 
 
 class MeasuredState(BaseModel):

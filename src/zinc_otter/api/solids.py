@@ -36,12 +36,18 @@ from zinc_otter.core.solid.mesh.route import surface_triangles, triangles_of
 from zinc_otter.core.solid.recipe import Recipe, as_solid
 from zinc_otter.core.solid.tessellation import Triangles, tessellate
 from zinc_otter.jobs import JobState
-from zinc_otter.jobs.solid_work import CERTIFICATE, STEP, find_fillet, make_solid, write_file
+from zinc_otter.jobs.solid_work import BY_TRIANGLES, CERTIFICATE, STEP, certify_body, find_fillet, make_solid, write_file
 from zinc_otter.studio.design import Piece
 from zinc_otter.studio.followers import recipe_of
 
 router = APIRouter(prefix="/api", tags=["solids"])
 _PIECE = "/designs/{design_id}/pieces/{piece_id}"
+
+
+Chord = Annotated[float, Query(gt=0, le=100, allow_inf_nan=False, description="chord tolerance in mm")]
+Angle = Annotated[
+    float, Query(gt=0, le=180, allow_inf_nan=False, description="degrees by which the surface may turn in a facet")
+]
 
 
 class NoSolidError(CoreError):
@@ -58,6 +64,19 @@ def begin_solid(design_id: str, piece_id: str, room: AtHand) -> JobReport:
     folder = room.bodies.folder(recipe)
     colour = CLAYS.get(piece.colour)
     job_id = room.jobs.start(str(folder), "Making the solid", make_solid, recipe, folder, colour)
+    return _report(room.jobs.state(job_id))
+
+
+@router.post(_PIECE + "/triangles-certificate", status_code=202)
+def begin_triangles_certificate(
+    design_id: str, piece_id: str, room: AtHand, tolerance: Chord = 0.05, angle: Angle = 180.0
+) -> JobReport:
+    """Begin to measure the body by triangles, as it would be written: where the kernel makes no solid of it, or to print."""
+    _, recipe = _piece(room, design_id, piece_id)
+    as_solid(recipe)
+    folder = room.bodies.folder(recipe)
+    key = f"{folder} by triangles"
+    job_id = room.jobs.start(key, "Measuring the triangles", certify_body, recipe, tolerance, angle, folder)
     return _report(room.jobs.state(job_id))
 
 
@@ -105,16 +124,19 @@ def cancel_job(job_id: str, room: AtHand) -> JobReport:
 
 @router.get(_PIECE + "/certificate")
 def get_certificate(design_id: str, piece_id: str, room: AtHand) -> CertificateState | None:
-    """The certificate of the solid made of the piece as it is now; null while there is none."""
-    path = room.bodies.folder(_piece(room, design_id, piece_id)[1]) / CERTIFICATE
-    return CertificateState(**json.loads(path.read_text("utf-8"))) if path.exists() else None
+    """The certificate of the solid made of the piece as it is now, else of its triangles; null while there is none."""
+    path = _certificate(room, _piece(room, design_id, piece_id)[1])
+    return None if path is None else CertificateState(**json.loads(path.read_text("utf-8")))
 
 
 @router.get(_PIECE + "/certificate-page", response_class=Response)
 def certificate_as_page(design_id: str, piece_id: str, room: AtHand) -> Response:
     """The certificate as one page to read."""
     piece, recipe = _piece(room, design_id, piece_id)
-    certificate = read_certificate(json.loads((_made(room, recipe) / CERTIFICATE).read_text("utf-8")))
+    path = _certificate(room, recipe)
+    if path is None:
+        raise _none_yet()
+    certificate = read_certificate(json.loads(path.read_text("utf-8")))
     page = certificate_page(certificate, piece.name, recipe.digest)
     return _download(page.encode(), "text/html; charset=utf-8", f"{piece.name}, certificate.html")
 
@@ -124,14 +146,6 @@ def download_step(design_id: str, piece_id: str, room: AtHand) -> Response:
     """The solid as STEP AP242, in millimetres."""
     piece, recipe = _piece(room, design_id, piece_id)
     return _download((_made(room, recipe) / STEP).read_bytes(), "model/step", f"{piece.name}.step")
-
-
-Chord = Annotated[float, Query(gt=0, le=100, allow_inf_nan=False, description="chord tolerance in mm")]
-
-
-Angle = Annotated[
-    float, Query(gt=0, le=180, allow_inf_nan=False, description="degrees by which the surface may turn in a facet")
-]
 
 
 SurfaceKind = Literal["stl", "3mf", "obj", "ply", "glb"]
@@ -208,7 +222,9 @@ def surface_facts(
     if left:
         body = room.bodies.get(recipe, FINE)
         shown = len(surface_triangles(cage, FINE[0], room.stencils.get)[1])
-        count = round(count / shown * len(body["triangles"])) if "triangles" in body else count
+        if "own" in body:
+            # Faces of the form itself grow with the tolerance; what followers made is as fine as it is.
+            count = round(count / shown * body["own"]) + body["added"]
     sizes = {key: round(count * kind.bytes_each) for key, kind in KINDS.items()}
     return SurfaceFacts(triangles=count, exact=not left, chord=triangles.chord, turn=triangles.turn, bytes=sizes)
 
@@ -256,8 +272,18 @@ _FILES_KEPT = 30
 def _made(room: Room, recipe: Recipe) -> Path:
     folder = room.bodies.folder(recipe)
     if not (folder / CERTIFICATE).exists():
-        raise NoSolidError("The piece has not been made into a solid since it last changed.")
+        raise _none_yet()
     return folder
+
+
+def _none_yet() -> NoSolidError:
+    return NoSolidError("The piece has not been made into a solid since it last changed.")
+
+
+def _certificate(room: Room, recipe: Recipe) -> Path | None:
+    """That of the kernel's solid, where there is one, before that of the triangles."""
+    folder = room.bodies.folder(recipe)
+    return next((path for path in (folder / CERTIFICATE, folder / BY_TRIANGLES) if path.exists()), None)
 
 
 def _found(room: Room, key: str) -> Path:

@@ -9,6 +9,7 @@ import shutil
 import tempfile
 from collections.abc import Callable
 from concurrent.futures import CancelledError
+from concurrent.futures.process import BrokenProcessPool
 from dataclasses import dataclass
 from pathlib import Path
 from threading import Lock
@@ -92,6 +93,11 @@ class JobRunner:
                     return job_id
             for job_id in [i for i, job in self._jobs.items() if job.future.done()][:-_REMEMBERED]:
                 del self._jobs[job_id]
+            if self._pool is not None and not self._pool.active:
+                # Its worker was killed while it had nothing to do, for instance where memory ran out.
+                self._pool.stop()  # type: ignore[no-untyped-call]
+                self._pool.join()
+                self._pool = None
             if self._pool is None:
                 # A fresh interpreter: forking a server with threads may carry locks that nobody will open.
                 self._pool = ProcessPool(max_workers=1, context=multiprocessing.get_context("spawn"))
@@ -162,7 +168,7 @@ def _failure(job: _Job, time_limit: float) -> str | None:
         return f"{job.what} took longer than {time_limit:g} s and was stopped. Fewer faces make it quicker."
     except CancelledError:
         return f"{job.what} was cancelled."
-    except ProcessExpired:
+    except (ProcessExpired, BrokenProcessPool):
         return f"{job.what} ended unexpectedly: its worker gave up. Your design is unharmed."
     except CoreError as error:
         return str(error)

@@ -18,7 +18,7 @@ if TYPE_CHECKING:
     from zinc_otter.core.solid.kernel.route import KernelMade
     from zinc_otter.core.solid.mesh.route import Made
 
-CERTIFICATE, STEP, SHOWN = "certificate.json", "solid.step", "shown.npz"
+CERTIFICATE, STEP, SHOWN, BY_TRIANGLES = "certificate.json", "solid.step", "shown.npz", "triangles.json"
 
 Colour = tuple[float, float, float]
 Progress = Callable[[float, str], None]
@@ -41,6 +41,34 @@ def make_solid(progress: Progress, recipe: Recipe, folder: Path, colour: Colour 
     _put(folder / STEP, lambda path: write_step(made.body.shape, path, recipe.name, colour))
     _put(folder / SHOWN, lambda path: _save(path, shown, finished))
     _put(folder / CERTIFICATE, lambda path: path.write_text(json.dumps(asdict(certificate)), "utf-8"))
+    progress(1.0, "Done")
+
+
+def certify_body(progress: Progress, recipe: Recipe, chord: float, degrees: float, folder: Path) -> None:
+    """Write the certificate of a recipe's body by triangles into ``folder``: where the kernel makes none, or to print.
+
+    Raises CoreError of a follower that cannot be done, BadNumberError, OpenCageError, OSError.
+    """
+    from zinc_otter.core.solid.certificate import Finished, Measured, certify_triangles
+    from zinc_otter.core.solid.mesh.body import mesh_body
+    from zinc_otter.core.solid.mesh.route import triangles_of
+    from zinc_otter.core.solid.moments import moments
+
+    triangles = triangles_of(recipe, chord, degrees, lambda part, words: progress(0.7 * part, words))
+    progress(0.7, f"Measuring {len(triangles.triangles):,} triangles")
+    body = mesh_body(triangles.points, triangles.triangles, "body")
+    measures = moments(triangles.points, triangles.triangles)
+    crossings, thinnest, at = _looked_through(triangles.points, triangles.triangles)
+    followers = tuple((f.id, f.called, "done" if f.on else "off", "") for f in recipe.followers)
+    count = len(triangles.triangles)
+    measured = Measured(
+        count, triangles.chord, measures.volume, _vec(measures.centre), crossings, thinnest, at, 0.0, followers
+    )
+    finished = Finished(measures.volume, measures.area, _vec(body.size), count)
+    solids = sum(part.volume() > 0 for part in body.solid.decompose())
+    certificate = certify_triangles(finished, solids, triangles.chord, measured)
+    folder.mkdir(parents=True, exist_ok=True)
+    _put(folder / BY_TRIANGLES, lambda path: path.write_text(json.dumps(asdict(certificate)), "utf-8"))
     progress(1.0, "Done")
 
 
@@ -106,17 +134,13 @@ def _both_routes(recipe: Recipe, progress: Progress) -> tuple[Made, KernelMade]:
 
 def _measured(recipe: Recipe, by_mesh: Made, made: KernelMade) -> tuple[int, Any, Any, Any]:
     """Count of solids, triangles to be shown, and the measures of a certificate."""
-    from zinc_otter.core.proof.crossing import crossing_pairs
-    from zinc_otter.core.proof.walls import wall_at
     from zinc_otter.core.solid.certificate import Finished, Measured
     from zinc_otter.core.solid.kernel.shape import largest_tolerance, reach_of, solids_of, triangulated
 
     chord = reach_of(made.body) * 3e-4
     shown = triangulated(made.body, chord)
     mesh = by_mesh.body.mesh
-    walls, at = wall_at(shown.points, shown.triangles)
-    order = np.argsort(walls)
-    thin = order[len(order) // 100]
+    crossings, thinnest, at = _looked_through(mesh.points, mesh.triangles, (shown.points, shown.triangles))
     called = {follower.id: follower.called for follower in recipe.followers}
     x, y, z = (float(v) for v in np.ptp(shown.points, axis=0))
     measured = Measured(
@@ -124,14 +148,25 @@ def _measured(recipe: Recipe, by_mesh: Made, made: KernelMade) -> tuple[int, Any
         chord=chord,
         mesh_volume=by_mesh.body.volume,
         centre=_vec(shown.moments.centre),
-        crossings=len(crossing_pairs(mesh.points, mesh.triangles)),
-        thinnest=float(walls[thin]),
-        thinnest_at=_vec(at[thin]),
+        crossings=crossings,
+        thinnest=thinnest,
+        thinnest_at=at,
         tolerance=largest_tolerance(made.body),
         followers=tuple((n.follower, called[n.follower], n.status, n.words) for n in made.notes),
     )
     finished = Finished(made.volume, shown.moments.area, (x, y, z), len(made.body.names))
     return len(solids_of(made.body.shape)), shown, finished, measured
+
+
+def _looked_through(points: Any, triangles: Any, walled: Any = None) -> tuple[int, float, tuple[float, float, float]]:
+    """How many pairs of triangles cross; and the wall that 99 of 100 sampled points of ``walled``, or of them, exceed."""
+    from zinc_otter.core.proof.crossing import crossing_pairs
+    from zinc_otter.core.proof.walls import wall_at
+
+    walls, at = wall_at(*(walled or (points, triangles)))
+    order = np.argsort(walls)
+    thin = order[len(order) // 100]
+    return len(crossing_pairs(points, triangles)), float(walls[thin]), _vec(at[thin])
 
 
 def _vec(values: Any) -> tuple[float, float, float]:

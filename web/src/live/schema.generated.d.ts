@@ -467,6 +467,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/designs/{design_id}/pieces/{piece_id}/triangles-certificate": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Begin Triangles Certificate
+         * @description Begin to measure the body by triangles, as it would be written: where the kernel makes no solid of it, or to print.
+         */
+        post: operations["begin_triangles_certificate_api_designs__design_id__pieces__piece_id__triangles_certificate_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/designs/{design_id}/pieces/{piece_id}/fillet-finder": {
         parameters: {
             query?: never;
@@ -557,7 +577,7 @@ export interface paths {
         };
         /**
          * Get Certificate
-         * @description The certificate of the solid made of the piece as it is now; null while there is none.
+         * @description The certificate of the solid made of the piece as it is now, else of its triangles; null while there is none.
          */
         get: operations["get_certificate_api_designs__design_id__pieces__piece_id__certificate_get"];
         put?: never;
@@ -1891,14 +1911,21 @@ export interface components {
             /** Face Count */
             face_count: number;
             /** Pole Count */
-            pole_count: number;
+            pole_count: number | null;
             /** Deviation */
             deviation: number;
             /** Seam Angle */
-            seam_angle: number;
+            seam_angle: number | null;
             /** Warnings */
             warnings: string[];
             measured: components["schemas"]["MeasuredState"] | null;
+            /**
+             * Route
+             * @description triangles: the kernel has not made it
+             * @default kernel
+             * @enum {string}
+             */
+            route?: "kernel" | "triangles";
         };
         /**
          * Chamfer
@@ -6801,6 +6828,43 @@ export interface operations {
     begin_solid_api_designs__design_id__pieces__piece_id__solid_post: {
         parameters: {
             query?: never;
+            header?: never;
+            path: {
+                design_id: string;
+                piece_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobReport"];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    begin_triangles_certificate_api_designs__design_id__pieces__piece_id__triangles_certificate_post: {
+        parameters: {
+            query?: {
+                /** @description chord tolerance in mm */
+                tolerance?: number;
+                /** @description degrees by which the surface may turn in a facet */
+                angle?: number;
+            };
             header?: never;
             path: {
                 design_id: string;

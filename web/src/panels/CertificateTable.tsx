@@ -8,10 +8,11 @@ import { useState } from "react";
 import { service } from "../live/service";
 import type { Certificate } from "../live/types";
 
+/** With so many digits; what rounds to nothing has no sign. */
 const group = (value: number, digits: number) =>
-  value.toLocaleString("en-GB", { minimumFractionDigits: digits, maximumFractionDigits: digits });
+  value.toLocaleString("en-GB", { minimumFractionDigits: digits, maximumFractionDigits: digits }).replace(/^-(0(\.0+)?)$/, "$1");
 
-const small = (value: number, unit: string) => `${value !== 0 && value < 0.0001 ? value.toExponential(1) : group(value, 4)} ${unit}`;
+const small = (value: number, unit: string) => (value !== 0 && value < 0.0001 ? `under 0.0001 ${unit}` : `${group(value, 4)} ${unit}`);
 
 export function CertificateTable({ certificate: c, stale }: { certificate: Certificate; stale: boolean }) {
   const m = c.measured;
@@ -20,18 +21,18 @@ export function CertificateTable({ certificate: c, stale }: { certificate: Certi
     ["Size", `${c.size.map((s) => group(s, 2)).join(" × ")} mm`],
     ["Volume", `${group(c.volume, 1)} mm³ (${group(c.volume / 1000, 3)} cm³)`],
     ["Area", `${group(c.area, 1)} mm²`],
-    ["Faces", `${c.face_count}, each ${c.pole_count} × ${c.pole_count} poles`],
+    c.pole_count ? ["Faces", `${c.face_count}, each ${c.pole_count} × ${c.pole_count} poles`] : ["Triangles", group(c.face_count, 0)],
     ["Largest deviation", small(c.deviation, "mm")],
-    ["Largest seam angle", `${group(c.seam_angle, 3)}°`],
   ];
+  if (c.seam_angle != null) rows.push(["Largest seam angle", `${group(c.seam_angle, 3)}°`]);
   if (m)
     rows.push(
       ["Crosses itself", m.crossings ? `at ${m.crossings} places` : "no crossing found"],
       ["Smallest wall", `${group(m.thinnest, 2)} mm`],
-      ["By triangles", `${group(m.mesh_volume, 1)} mm³`],
       ["Centre of mass", `${m.centre.map((x) => group(x, 2)).join(", ")} mm`],
-      ["Kernel's tolerance", small(m.tolerance, "mm")],
     );
+  if (m && c.route === "kernel")
+    rows.push(["By triangles", `${group(m.mesh_volume, 1)} mm³`], ["Kernel's tolerance", small(m.tolerance, "mm")]);
   const failed = m?.followers.filter(([, , status]) => status === "waits" || status === "failed") ?? [];
   return (
     <Box sx={{ opacity: stale ? 0.55 : 1 }}>

@@ -5,8 +5,8 @@ import { useBench } from "../live/bench";
 import { service } from "../live/service";
 import type { JobReport } from "../live/types";
 
-/** `otherwise` says what can be done where it fails. */
-export function useJob(done: () => void | Promise<void>, otherwise = ""): { job: JobReport | null; begin(id: string): void; cancel(): void } {
+/** `failed` is told why where it fails; without it, the reason stands with the other problems. */
+export function useJob(done: () => void | Promise<void>, failed?: (words: string) => void): { job: JobReport | null; begin(id: string): void; cancel(): void } {
   const [id, setId] = useState<string | null>(null);
   const { attempt, say, piece } = useBench();
   const { data } = useQuery({ queryKey: ["job", id], queryFn: () => service.job(id!), enabled: id !== null, refetchInterval: 250 });
@@ -15,9 +15,10 @@ export function useJob(done: () => void | Promise<void>, otherwise = ""): { job:
   useEffect(() => {
     if (!data || data.id !== id || data.status === "waiting" || data.status === "running") return;
     setId(null);
-    if (data.status === "failed")
-      say({ type: "/problems/job", title: "It was not made", status: 500, detail: `${data.words} ${otherwise}`.trim() }, piece);
-    else if (data.status === "done") void attempt(async () => finish.current());
+    if (data.status === "failed") {
+      if (failed) failed(data.words);
+      else say({ type: "/problems/job", title: "It was not made", status: 500, detail: data.words }, piece);
+    } else if (data.status === "done") void attempt(async () => finish.current());
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [data]);
   return {

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Mapping
 from dataclasses import dataclass
-from typing import Any
+from typing import Any, Literal
 
 import numpy as np
 from scipy.sparse import coo_matrix
@@ -24,6 +24,9 @@ class Certificate:
     ``deviation`` is the largest distance from the limit surface, ``seam_angle`` the largest angle between neighbouring
     faces along seams that are not creased, ``size`` the extent of the limit surface, ``pole_count`` how many poles a face
     has each way. The others are measured on triangles of the finished body: see ``Measured``.
+
+    One of the ``route`` "triangles" is of a body that the kernel has not made: it has no seams and no poles, its faces are
+    triangles, and its deviation is the distance between their chords and the form's surface.
     """
 
     watertight: bool
@@ -32,11 +35,12 @@ class Certificate:
     size: tuple[float, float, float]
     solid_count: int
     face_count: int
-    pole_count: int
+    pole_count: int | None
     deviation: float
-    seam_angle: float
+    seam_angle: float | None
     warnings: tuple[str, ...]
     measured: Measured | None = None
+    route: Literal["kernel", "triangles"] = "kernel"
 
 
 @dataclass(frozen=True)
@@ -120,6 +124,24 @@ def certify(
         seam_angle=seam,
         warnings=_warnings(patches.cage, seam),
         measured=measured,
+    )
+
+
+def certify_triangles(body: Finished, solid_count: int, chord: float, measured: Measured) -> Certificate:
+    """Of a closed body that was made of triangles only, within ``chord`` mm of the form's surface."""
+    return Certificate(
+        watertight=True,
+        volume=body.volume,
+        area=body.area,
+        size=body.size,
+        solid_count=solid_count,
+        face_count=body.face_count,
+        pole_count=None,
+        deviation=chord,
+        seam_angle=None,
+        warnings=("This is the body by triangles, to print or cast. The kernel has not made it: there is no STEP file.",),
+        measured=measured,
+        route="triangles",
     )
 
 

@@ -26,24 +26,28 @@ def certificate_page(certificate: Certificate, name: str, made_from: str) -> str
         ("Size", f"{size} mm"),
         ("Volume", f"{c.volume:,.1f} mm³ ({c.volume / 1000:,.3f} cm³)"),
         ("Area", f"{c.area:,.1f} mm²"),
-        ("Faces", f"{c.face_count}; those of the cage with {c.pole_count} × {c.pole_count} poles each"),
     ]
-    truth = [
-        ("Largest deviation from the form's surface", f"{c.deviation:.2g} mm"),
-        ("Largest angle at a seam", f"{c.seam_angle:.3f}°"),
-    ]
+    truth = [("Largest deviation from the form's surface", f"{c.deviation:.2g} mm")]
+    if c.pole_count is not None and c.seam_angle is not None:
+        facts.append(("Faces", f"{c.face_count}; those of the cage with {c.pole_count} × {c.pole_count} poles each"))
+        truth.append(("Largest angle at a seam", f"{c.seam_angle:.3f}°"))
+    else:
+        facts.append(("Faces", f"{c.face_count:,} triangles"))
     steps: list[tuple[str, str]] = []
     if m is not None:
         facts.append(("Centre of mass", ", ".join(f"{x:.2f}" for x in m.centre) + " mm"))
         crossings = f"found at {m.crossings} places" if m.crossings else "looked for among all triangles, none found"
         at = ", ".join(f"{x:.1f}" for x in m.thinnest_at)
         truth += [
-            ("Volume by triangles, found on its own", f"{m.mesh_volume:,.1f} mm³"),
             ("Crossing itself", crossings),
             ("Smallest wall", f"{m.thinnest:.2f} mm near {at} (99 of 100 sampled points have more)"),
             ("Triangles measured on", f"{m.triangle_count:,}, within {m.chord:.2g} mm"),
-            ("Largest tolerance of the kernel", f"{m.tolerance:.2g} mm"),
         ]
+        if c.route == "kernel":
+            truth += [
+                ("Volume by triangles, found on its own", f"{m.mesh_volume:,.1f} mm³"),
+                ("Largest tolerance of the kernel", f"{m.tolerance:.2g} mm"),
+            ]
         steps = [(called, words or status) for _, called, status, words in m.followers]
     parts = [f"<h1>{escape(name)}</h1>", _table("The solid", facts), _table("How true it is", truth)]
     if steps:

@@ -71,7 +71,8 @@ class ChangeFollower(_OfPiece):
 
     def title(self, design: Design) -> str:
         before = {f.id: f for f in design.piece(self.piece).followers}.get(self.follower.id)
-        if before is not None and replace(before, on=self.follower.on) == self.follower:
+        switched = before is not None and before.on != self.follower.on
+        if before is not None and switched and replace(before, on=self.follower.on) == self.follower:
             return f"{self.follower.called}: switched {'on' if self.follower.on else 'off'}"
         return f"{self.follower.called}: changed"
 

@@ -13,7 +13,7 @@ import { ComponentIcon, PictureIcon } from "../../theme/icons";
 import { NumberField } from "../NumberField";
 
 const views = ["front", "right", "top", "back", "left", "bottom"];
-const mostBytes = 80 * 1024 * 1024;
+const mostBytes = 128 * 1024 * 1024;
 
 export function PictureCard() {
   const [view, setView] = useState("front");
@@ -65,7 +65,7 @@ function Import(props: {
   const bring = async (file: File | undefined) => {
     if (!file || !design) return;
     if (file.size > mostBytes)
-      return say({ type: "/problems/bad-file", title: "Too large", status: 413, detail: `${file.name} has ${Math.ceil(file.size / 1024 / 1024)} MB; 80 MB are the most.` });
+      return say({ type: "/problems/bad-file", title: "Too large", status: 413, detail: `${file.name} has ${Math.ceil(file.size / 1024 / 1024)} MB; 128 MB are the most.` });
     say(null);
     setBusy(true);
     await attempt(async () => {

@@ -44,7 +44,8 @@ export function Followers() {
   );
 }
 
-const brief = (follower: AnyFollower): string => {
+const brief = (follower: AnyFollower, pieces: PieceState[]): string => {
+  const named = (id: string | undefined) => pieces.find((p) => p.id === id)?.name ?? "what is gone";
   const mm = (value: number | null | undefined) => `${+(value ?? 0).toFixed(2)} mm`;
   switch (follower.kind) {
     case "fillet": return follower.end_radius == null ? mm(follower.radius) : `${mm(follower.radius)} to ${mm(follower.end_radius)}`;
@@ -54,13 +55,15 @@ const brief = (follower: AnyFollower): string => {
     case "scale-to-size": return mm(follower.length);
     case "repeat-round":
     case "repeat-along": return `${follower.count} times`;
-    case "combine": return follower.body?.kind ?? "";
+    case "combine": return follower.body?.kind === "piece" ? named(follower.body.piece) : (follower.body?.kind ?? "");
+    case "trim-sheet": return `by ${named(follower.sheet)}`;
     default: return "";
   }
 };
 
 function Row({ piece, follower, place, note }: { piece: PieceState; follower: AnyFollower; place: number; note?: [string, string, string] }) {
   const give = useBench((s) => s.give);
+  const pieces = useBench((s) => s.design?.pieces) ?? [];
   const editing = useFollowers((s) => s.editing?.follower.id === follower.id);
   const [menu, setMenu] = useState<HTMLElement | null>(null);
   const [wantsName, setWantsName] = useState(false);
@@ -95,7 +98,7 @@ function Row({ piece, follower, place, note }: { piece: PieceState; follower: An
         <ListItemButton selected={editing} onClick={() => editFollower(piece.id, follower)} aria-label={`Change ${name}`} sx={{ minWidth: 0, pl: 1.5, pr: 0, py: 0.2, gap: 0.75, opacity: on ? 1 : 0.5 }}>
           {Icon && <Icon fontSize="small" />}
           <Typography noWrap variant="body2" sx={{ fontWeight: 600, color: wrong ? "error.main" : undefined }}>{name}</Typography>
-          <Typography noWrap variant="body2" color="text.secondary">{brief(follower)}</Typography>
+          <Typography noWrap variant="body2" color="text.secondary">{brief(follower, pieces)}</Typography>
         </ListItemButton>
       )}
       <Tooltip title={on ? "Switch off" : "Switch on"} disableInteractive placement="left">

@@ -18,7 +18,7 @@ from zinc_otter.core.solid.kernel.check import accepted, exact_volume
 from zinc_otter.core.solid.kernel.guard import guarded
 from zinc_otter.core.solid.kernel.operations import offset_solid
 from zinc_otter.core.solid.kernel.shape import NamedShape, extent, one_name, reach_of
-from zinc_otter.core.solid.mesh.route import Made
+from zinc_otter.core.solid.mesh.route import Made, sentence
 from zinc_otter.core.solid.patches import Patches, fit_patches
 from zinc_otter.core.solid.recipe import Note, Recipe, as_solid, in_order
 from zinc_otter.core.solid.thicken import grown
@@ -75,6 +75,8 @@ def made_in_kernel(
         except WaitsError as error:
             notes.append(Note(follower.id, "waits", str(error)))
             continue
+        except KernelError as error:
+            raise KernelError(sentence(follower, error)) from None
         done.append(follower)
         notes.append(Note(follower.id, "done"))
     return KernelMade(body, in_order(recipe, notes), volume, patches)

@@ -149,28 +149,35 @@ class NamedTriangles:
         return {names: self.segments(names) for names in found}
 
     def shaded(self) -> tuple[Floats, Floats, Ints]:
-        """Points, normals and triangles to be drawn: corners parted where names or a sharp bend part the surface.
+        """Points, normals and triangles to be drawn: corners parted where a sharp bend parts the surface.
 
-        Normals are the angle-weighted mean over the triangles around a point that lie on one smooth sheet.
+        Normals are the mean over the triangles around a point that lie on one smooth sheet, whatever made them, weighted by
+        angle and area: a round runs out smoothly into the larger triangles of the faces beside it.
         """
         normals = self.normals
         corners = self.triangles.ravel()
         owner = np.repeat(np.arange(len(self.triangles)), 3)
         p = self.points[self.triangles]
         one, other = unit(np.roll(p, -1, axis=1) - p), unit(np.roll(p, 1, axis=1) - p)
-        angle = np.arccos(np.clip((one * other).sum(axis=2), -1, 1)).ravel()
+        area = np.linalg.norm(np.cross(p[:, 1] - p[:, 0], p[:, 2] - p[:, 0]), axis=1)
+        weight = (np.arccos(np.clip((one * other).sum(axis=2), -1, 1)) * area[:, None]).ravel()
         _, first, rows = np.unique(
-            corners * (1 + len(self.triangles)) + self.sheets[owner], return_index=True, return_inverse=True
+            corners * (1 + len(self.triangles)) + self._joined(~self.sides.bent)[owner],
+            return_index=True,
+            return_inverse=True,
         )
-        return self.points[corners[first]], _mean(rows, normals[owner] * angle[:, None]), rows.reshape(-1, 3)
+        return self.points[corners[first]], _mean(rows, normals[owner] * weight[:, None]), rows.reshape(-1, 3)
 
     @cached_property
     def sheets(self) -> Ints:
         """(m,) which smooth sheet each triangle belongs to: those joined over edges that neither bend nor part names."""
-        sides = self.sides
-        plain = ~(sides.bent | sides.apart)
+        return self._joined(~(self.sides.bent | self.sides.apart))
+
+    def _joined(self, over: Bools) -> Ints:
+        """(m,) labels of triangles that hang together over these edges."""
+        one, other = self.sides.one[over], self.sides.other[over]
         count = len(self.triangles)
-        graph = coo_matrix((np.ones(int(plain.sum())), (sides.one[plain], sides.other[plain])), shape=(count, count))
+        graph = coo_matrix((np.ones(len(one)), (one, other)), shape=(count, count))
         return np.asarray(connected_components(graph, directed=False)[1])
 
 

@@ -85,7 +85,7 @@ def made_of_triangles(
         except WaitsError as error:
             notes.append(Note(follower.id, "waits", str(error)))
         except CoreError as error:
-            notes.append(Note(follower.id, "failed", _sentence(follower, error)))
+            notes.append(Note(follower.id, "failed", sentence(follower, error)))
         else:
             notes.append(Note(follower.id, "done"))
             done[follower.id] = Done(settled, before.volume, body.volume)
@@ -132,6 +132,7 @@ def surface_triangles(
     return points, split_quads(points, made.quads), np.repeat(made.face_of_quad, 2)
 
 
-def _sentence(follower: Follower, error: CoreError) -> str:
+def sentence(follower: Follower, error: CoreError) -> str:
+    """What is wrong, beginning with the follower that it is about."""
     words = str(error)
     return words if words.startswith(follower.called) else f"{follower.called}: {words}"

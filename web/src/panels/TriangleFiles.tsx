@@ -1,0 +1,99 @@
+/** The body by triangles: how fine, how many, certified, and written to files. */
+import Button from "@mui/material/Button";
+import InputAdornment from "@mui/material/InputAdornment";
+import Stack from "@mui/material/Stack";
+import TextField from "@mui/material/TextField";
+import Typography from "@mui/material/Typography";
+import { useQuery, useQueryClient } from "@tanstack/react-query";
+import { useEffect, useState } from "react";
+import { useBench } from "../live/bench";
+import { download, service } from "../live/service";
+import type { PieceState, SurfaceFacts } from "../live/types";
+import { useJob } from "./useJob";
+
+const kinds = ["stl", "3mf", "glb", "obj", "ply"] as const;
+const bytes = (n: number) => (n > 1e6 ? `${(n / 1e6).toFixed(1)} MB` : `${Math.max(1, Math.round(n / 1e3))} kB`);
+
+function counted(facts: SurfaceFacts): string {
+  if (facts.words) return facts.words;
+  const count = facts.exact ? facts.triangles : +facts.triangles.toPrecision(2);
+  return `${facts.exact ? "" : "about "}${count.toLocaleString("en")} triangles, STL ${bytes(facts.bytes.stl)}`;
+}
+
+export function TriangleFiles({ design, piece }: { design: string; piece: PieceState }) {
+  const { attempt } = useBench();
+  const [tolerance, setTolerance] = useState("0.05");
+  const [angle, setAngle] = useState("180");
+  const chord = Number(tolerance.replace(",", "."));
+  const turn = Number(angle.replace(",", "."));
+  const wrong = !(chord > 0 && chord <= 100);
+  const askew = !(turn > 0 && turn <= 180);
+  const [asked, setAsked] = useState({ chord, turn });
+  useEffect(() => {
+    const soon = setTimeout(() => !wrong && !askew && setAsked({ chord, turn }), 500);
+    return () => clearTimeout(soon);
+  }, [chord, turn, wrong, askew]);
+  const { data: facts, error, isFetching } = useQuery({
+    queryKey: ["facts", design, piece.id, piece.made_from, asked.chord, asked.turn],
+    queryFn: () => service.surfaceFacts(design, piece.id, asked.chord, asked.turn),
+    retry: false,
+  });
+  const [writing, setWriting] = useState<{ key: string; kind: string } | null>(null);
+  const { job, begin, cancel } = useJob(async () => {
+    if (writing) await download(service.fileAddress(writing.key, writing.kind, piece.name), `${piece.name}.${writing.kind}`);
+  });
+  const client = useQueryClient();
+  const measuring = useJob(() => client.invalidateQueries({ queryKey: ["certificate", design, piece.id] }));
+  const certify = () => void attempt(async () => measuring.begin((await service.beginTrianglesCertificate(design, piece.id, chord, turn)).id));
+  const save = (kind: string) =>
+    void attempt(async () => {
+      const begun = await service.beginFile(design, piece.id, kind, chord, turn);
+      setWriting({ key: begun.key, kind });
+      begin(begun.job.id);
+    });
+  const under = measuring.job ?? job;
+  return (
+    <Stack direction="row" spacing={1} useFlexGap sx={{ alignItems: "center", flexWrap: "wrap", borderTop: 1, borderColor: "divider", pt: 1 }}>
+      <TextField
+        label="Chord tolerance"
+        value={tolerance}
+        error={wrong}
+        helperText={wrong ? "more than 0, at most 100" : undefined}
+        onChange={(event) => setTolerance(event.target.value)}
+        slotProps={{ htmlInput: { inputMode: "decimal" }, input: { endAdornment: <InputAdornment position="end">mm</InputAdornment> } }}
+        sx={{ width: 122 }}
+      />
+      <TextField
+        label="Angle tolerance"
+        value={angle}
+        error={askew}
+        helperText={askew ? "more than 0, at most 180" : undefined}
+        onChange={(event) => setAngle(event.target.value)}
+        slotProps={{ htmlInput: { inputMode: "decimal" }, input: { endAdornment: <InputAdornment position="end">°</InputAdornment> } }}
+        sx={{ width: 110 }}
+      />
+      {kinds.map((kind) => (
+        <Button
+          key={kind}
+          variant="outlined"
+          size="small"
+          aria-label={`Download ${kind.toUpperCase()}`}
+          sx={{ minWidth: 52 }}
+          title={facts?.bytes[kind] ? `about ${bytes(facts.bytes[kind])}` : undefined}
+          disabled={job !== null || wrong || askew}
+          onClick={() => save(kind)}
+        >
+          {kind.toUpperCase()}
+        </Button>
+      ))}
+      {under ? (
+        <Button size="small" color="inherit" aria-label={measuring.job ? "Stop measuring" : "Stop writing the file"} onClick={measuring.job ? measuring.cancel : cancel}>Stop</Button>
+      ) : (
+        <Button size="small" variant="outlined" disabled={wrong || askew} title="Measures the body as these files hold it" onClick={certify}>Certify triangles</Button>
+      )}
+      <Typography variant="body2" color="text.secondary" data-testid="facts" sx={{ flexBasis: "100%" }}>
+        {under ? `${under.words} (${Math.round(100 * under.progress)} %)` : isFetching ? "Counting triangles…" : facts && !error ? counted(facts) : ""}
+      </Typography>
+    </Stack>
+  );
+}
