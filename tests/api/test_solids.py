@@ -133,6 +133,8 @@ class Followed(SolidCase):
         self.assertTrue(0 < found["radius"] < 40)
         self.assertIsNotNone(found["chains"][0]["breaks_at"])
         self.assertIsNone(self.client.get("/api/found/" + "0" * 32).json())
+        alone = {"between": ["piece", "piece"], "radius": 0.5, "near": [0, 0, 5]}
+        self.problem(self.client.post(path + "/fillet-finder", json={**alone, "near": [0, 0, 1e9]}), 422, "invalid")
         failed = self.client.post(path + "/fillet-finder", json={"between": ["f77", "piece"], "radius": 1}).json()
         self.assertIn("no such edges", self.wait(failed["job"])["words"])
         wrong = self.client.post(path + "/fillet-finder", json={"between": seam, "radius": 1, "before": "f77"})

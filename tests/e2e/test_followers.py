@@ -324,6 +324,40 @@ class EachByHand(FollowerCase):
         self.assertTrue(40 < wall - left < 128, wall - left)
 
 
+    def test_one_edge_is_taken_by_a_click_and_the_radius_stands_on_each(self) -> None:
+        page, screen = self.page, self.screen
+        edges = {"kind": "edge", "ids": list(range(12))}
+        pin = {"kind": "cylinder", "point": [0, 0, -10], "along": [0, 0, 1], "radius": 4, "height": 20}
+        self.begin_with(
+            {"kind": "add-box", "size": [20, 16, 12], "counts": [1, 1, 1], "size_of": "cage"},
+            {"kind": "crease", "piece": "p1", "picked": edges, "sharpness": 10},
+            {"kind": "add-follower", "piece": "p1", "follower": {"kind": "combine", "body": pin}},
+        )
+        screen.station("Make")
+        before = self.volume_shown()
+        screen.tool("Fillet")
+        screen.click((10, 0, 6))
+        page.get_by_role("combobox", name="Edges").get_by_text("sharp edges of Box").wait_for()
+        page.get_by_role("combobox", name="Of these").get_by_text("one alone").wait_for()
+        screen.field("Radius").fill("2")
+        page.get_by_text("not applied yet").wait_for()
+        screen.press("Enter")
+        screen.steps(4)
+        follower = screen.state()["pieces"][0]["followers"][1]
+        np.testing.assert_allclose(follower["near"], (10, 0, 6), atol=1.5)
+        self.assertAlmostEqual(before - self.volume_shown(), (1 - np.pi / 4) * 4 * 16, delta=0.4)
+        # Where the pin comes out it does so twice, and each has its own radius.
+        screen.tool("Fillet")
+        screen.choose("Edges", "where Box meets Union")
+        screen.field("Radius").fill("5")
+        screen.button("Find the largest radius that holds").click()
+        found = page.get_by_test_id("found")
+        found.wait_for(timeout=120_000)
+        for number in (1, 2):
+            words = page.get_by_text(f"Edge {number}: ").inner_text()
+            # The pin is 4 mm high on either side.
+            self.assertAlmostEqual(float(words.split()[2]), 4, delta=0.09)
+
     def test_where_the_kernel_refuses_the_triangles_are_certified(self) -> None:
         page, screen = self.page, self.screen
         edges = {"kind": "edge", "ids": list(range(12))}

@@ -14,6 +14,7 @@ from zinc_otter.core.cage import Cage
 from zinc_otter.core.errors import CoreError
 from zinc_otter.core.solid.followers import PIECE
 from zinc_otter.core.solid.mesh.body import MeshBody, NamedTriangles
+from zinc_otter.core.solid.mesh.chains import chains
 from zinc_otter.core.solid.mesh.route import Step, made_of_triangles
 from zinc_otter.core.solid.recipe import Recipe
 from zinc_otter.core.surface import Stencils
@@ -68,12 +69,13 @@ class Bodies:
 
 
 def _edges(triangles: NamedTriangles) -> list[dict[str, Any]]:
-    """Where what meets what: the two names, the length in mm, and the segments to be drawn."""
+    """Where what meets what: the two names, the length in mm, the segments to be drawn, and the chain of each."""
     return [
         {
             "between": [a, b],
             "length": float(np.linalg.norm(ends[:, 1] - ends[:, 0], axis=1).sum()),
             "lines": ends.astype(np.float32).ravel(),
+            "chains": chains(triangles, triangles.between((a, b))).astype(np.int32),
         }
         for (a, b), ends in sorted(triangles.edges().items())
     ]

@@ -10,7 +10,7 @@ from fastapi.concurrency import run_in_threadpool
 
 from zinc_otter.api.designs import AtHand
 from zinc_otter.api.references import name_of
-from zinc_otter.api.schemas import CageFileState, FindingState, SolidFileState
+from zinc_otter.api.solid_schemas import CageFileState, FindingState, SolidFileState
 from zinc_otter.core.errors import FileFormatError
 from zinc_otter.core.formats.cages.cleaning import Cleaning
 from zinc_otter.core.formats.mesh import UNITS

@@ -15,7 +15,7 @@ from fastapi import Path as Path_
 from zinc_otter.api.bodies import FINE
 from zinc_otter.api.designs import AtHand
 from zinc_otter.api.room import Room
-from zinc_otter.api.schemas import (
+from zinc_otter.api.solid_schemas import (
     CertificateState,
     FinderAsk,
     FoundState,
@@ -89,8 +89,8 @@ def begin_finder(design_id: str, piece_id: str, asked: FinderAsk, room: AtHand) 
     as_solid(recipe)
     key = hashlib.sha256(f"{recipe.digest} {asked.model_dump_json()}".encode()).hexdigest()[:32]
     job_id = room.jobs.start(
-        key, "Looking for the radius", find_fillet, recipe, asked.before, asked.between, asked.radius, asked.seconds,
-        _found(room, key),
+        key, "Looking for the radius", find_fillet, recipe, asked.before, asked.between, asked.radius, asked.near,
+        asked.seconds, _found(room, key),
     )  # fmt: skip
     return KeyedJob(job=_report(room.jobs.state(job_id)), key=key)
 

@@ -78,10 +78,13 @@ def find_fillet(
     up_to: str | None,
     between: tuple[str, str],
     wished: float,
+    near: tuple[float, float, float] | None,
     seconds: float,
     path: Path,
 ) -> None:
     """Write the largest radius that holds on edges of a recipe's body, before the follower ``up_to``, as JSON.
+
+    With ``near``, on that chain of them alone which comes nearest to the point.
 
     Raises KernelError where there are no such edges, and what making the body raises.
     """
@@ -96,7 +99,7 @@ def find_fillet(
     _, made = _both_routes(kept, lambda part, words: progress(0.5 * part, words))
     names = (min(between), max(between))
     found = find_radius(
-        made.body, names, wished, seconds, lambda part, words: progress(0.5 + 0.5 * part, words)
+        made.body, names, wished, seconds, lambda part, words: progress(0.5 + 0.5 * part, words), near
     )
     path.parent.mkdir(parents=True, exist_ok=True)
     _put(path, lambda fresh: fresh.write_text(json.dumps(asdict(found)), "utf-8"))

@@ -115,6 +115,24 @@ class Formulas(RouteCase):
         _, made = self.both(hard_block(), boss, Fillet("f2", between=("f1", "f1"), radius=1))
         self.assertAlmostEqual(plain - made.volume, area * 2 * np.pi * (4 - centroid), delta=0.02)
 
+    def test_one_edge_alone_by_a_point_near_it(self) -> None:
+        block, quarter = 20 * 16 * 12, 1 - np.pi / 4
+        for near, length in (((10.0, 8.0, 1.0), 12), ((10.0, 0.0, 6.0), 16), ((0.0, -8.5, -6.0), 20)):
+            _, made = self.both(hard_block(), Fillet("f1", near=near, radius=1.5))
+            self.assertAlmostEqual(block - made.volume, quarter * 1.5**2 * length, delta=0.01)
+            by_mesh, made = self.both(hard_block(), CutEdge("f1", near=near, distance=1.5))
+            self.assertAlmostEqual(block - made.volume, 1.5**2 / 2 * length, delta=0.01)
+            self.assertAlmostEqual(block - by_mesh.body.volume, 1.5**2 / 2 * length, delta=0.3)
+        # All round a pin where it comes out above, and not below.
+        pin = Combine("f1", body=Cylinder((0, 0, -10), (0, 0, 1), 4, 20))
+        _, made = self.both(hard_block(), pin, Fillet("f2", between=("f1", "piece"), near=(0, 0, 9), radius=2))
+        centre = 4 + 2 * (5 / 6 - np.pi / 4) / quarter
+        pinned = block + np.pi * 16 * 8
+        self.assertAlmostEqual(made.volume - pinned, 2 * np.pi * centre * quarter * 4, delta=0.02)
+        # A hollow follows it.
+        _, made = self.both(hard_block(), Fillet("f1", near=(10.0, 0.0, 6.0), radius=3), Hollow("h", wall=1))
+        self.assertAlmostEqual(made.volume, block - quarter * 9 * 16 - (18 * 14 * 10 - quarter * 4 * 14), delta=0.1)
+
     def test_a_hollow_under_a_round_keeps_its_wall_in_the_corner(self) -> None:
         boss = Combine("f1", body=Cylinder((0, 0, 0), (0, 0, 1), 5, 16))
         fillet = Fillet("f2", between=("f1", "piece"), radius=1)

@@ -115,7 +115,7 @@ class Blends(unittest.TestCase):
     def test_a_round_in_a_hollow_corner_has_pappus_volume(self) -> None:
         body = box().joined(boss())
         for radius in (1.0, 3.0):
-            done = blend(body, ("f1", "piece"), always(radius), radius / 6, "f2")
+            done = blend(body, body.mesh.between(("f1", "piece")), always(radius), radius / 6, "f2")
             self.assertAlmostEqual((done.volume - body.volume) / self.ring(radius), 1, delta=0.04)
             mesh = done.mesh
             round_ = mesh.points[np.unique(mesh.triangles[mesh.made_by == mesh.names.index("f2")])]
@@ -126,30 +126,30 @@ class Blends(unittest.TestCase):
 
     def test_a_round_on_a_ridge_takes_off_what_the_formula_says(self) -> None:
         body = boss(8, 20)
-        done = blend(body, ("f1", "f1"), always(2.0), 0.3, "f2")
+        done = blend(body, body.mesh.between(("f1", "f1")), always(2.0), 0.3, "f2")
         area, centroid = (1 - np.pi / 4) * 4, 2 * (10 - 3 * np.pi) / (3 * (4 - np.pi))
         expected = 2 * area * 2 * np.pi * (8 - centroid)
         self.assertAlmostEqual((body.volume - done.volume) / expected, 1, delta=0.05)
 
     def test_a_chamfer_takes_off_a_triangle(self) -> None:
         body = boss(8, 20)
-        done = blend(body, ("f1", "f1"), always(2.0), 0.3, "f2", flat=True)
+        done = blend(body, body.mesh.between(("f1", "f1")), always(2.0), 0.3, "f2", flat=True)
         expected = 2 * 2 * 2 * np.pi * (8 - 2 / 3)
         self.assertAlmostEqual((body.volume - done.volume) / expected, 1, delta=0.05)
 
     def test_a_radius_may_vary_along_the_edge(self) -> None:
         body = box().joined(boss())
-        varied = blend(body, ("f1", "piece"), lambda p: 2 + p[:, 0] / 8, 0.2, "f2").volume - body.volume
+        varied = blend(body, body.mesh.between(("f1", "piece")), lambda p: 2 + p[:, 0] / 8, 0.2, "f2").volume - body.volume
         # The mean over the circle of what a radius of 2 + cos t gives, from 1 to 3.
         expected = np.mean([self.ring(2 + np.cos(t)) for t in np.linspace(0, 2 * np.pi, 64, endpoint=False)])
         self.assertAlmostEqual(varied / expected, 1, delta=0.05)
 
     def test_edges_that_are_not_there_are_said_not_to_be(self) -> None:
         with self.assertRaisesRegex(CoreError, "no such edges"):
-            blend(box(), ("f1", "piece"), always(1.0), 0.3, "f2")
+            blend(box(), box().mesh.between(("f1", "piece")), always(1.0), 0.3, "f2")
 
     def test_a_ball_that_finds_no_floor_is_refused_with_the_place(self) -> None:
         plate = named(manifold3d.Manifold.cylinder(10, 8.3, 8.3, 128).translate((0, 0, -10)), "piece")
         body = plate.joined(boss(8, 20))
         with self.assertRaisesRegex(CoreError, "finds no room along"):
-            blend(body, ("f1", "piece"), always(9.0), 1, "f2")
+            blend(body, body.mesh.between(("f1", "piece")), always(9.0), 1, "f2")

@@ -3,7 +3,7 @@ import { create } from "zustand";
 import { initialValues, toolById } from "../tools/all";
 import { missingFor, type Placing, type StationId, type Target, type Values } from "../tools/tool";
 import { clearSketch } from "../viewport/pointing";
-import { settleBodies, takeBodies, useBodies } from "./bodies";
+import { nothingMeant, settleBodies, takeBodies, useBodies } from "./bodies";
 import { Channel } from "./channel";
 import { askedCurves, useCurves } from "./curves";
 import { useEnds } from "./ends";
@@ -274,7 +274,7 @@ export const useBench = create<Bench>((set, get) => {
       const tool = toolById(id);
       clearSketch();
       useFollowers.setState({ editing: null });
-      useBodies.setState({ meant: null, broken: [] });
+      useBodies.setState(nothingMeant);
       set({ toolId: id, values: tool ? initialValues(tool) : {}, touched: false, problem: null });
       if (tool) set({ station: tool.station });
       if (tool?.atOnce) {

@@ -2429,7 +2429,7 @@ export interface components {
         };
         /**
          * CutEdge
-         * @description Chamfer the edges ``between`` two makers: cut off at ``distance`` mm on both sides.
+         * @description Chamfer edges: cut off at ``distance`` mm on both sides.
          */
         "CutEdge-Input": {
             /**
@@ -2458,6 +2458,12 @@ export interface components {
                 string,
                 string
             ];
+            /** Near */
+            near?: [
+                number,
+                number,
+                number
+            ] | null;
             /**
              * Distance
              * @default 1
@@ -2471,7 +2477,7 @@ export interface components {
         };
         /**
          * CutEdge
-         * @description Chamfer the edges ``between`` two makers: cut off at ``distance`` mm on both sides.
+         * @description Chamfer edges: cut off at ``distance`` mm on both sides.
          */
         "CutEdge-Output": {
             /**
@@ -2500,6 +2506,12 @@ export interface components {
                 string,
                 string
             ];
+            /** Near */
+            near?: [
+                number,
+                number,
+                number
+            ] | null;
             /**
              * Distance
              * @default 1
@@ -3024,7 +3036,7 @@ export interface components {
         };
         /**
          * Fillet
-         * @description Round the edges ``between`` two makers by ``radius`` mm; with ``end_radius``, from one to the other along an axis.
+         * @description Round edges by ``radius`` mm; with ``end_radius``, from one to the other along an axis.
          *
          *     A variable radius goes from ``radius`` at the lowest point of the edges along ``axis`` to ``end_radius`` at the highest.
          */
@@ -3055,6 +3067,12 @@ export interface components {
                 string,
                 string
             ];
+            /** Near */
+            near?: [
+                number,
+                number,
+                number
+            ] | null;
             /**
              * Radius
              * @default 1
@@ -3076,7 +3094,7 @@ export interface components {
         };
         /**
          * Fillet
-         * @description Round the edges ``between`` two makers by ``radius`` mm; with ``end_radius``, from one to the other along an axis.
+         * @description Round edges by ``radius`` mm; with ``end_radius``, from one to the other along an axis.
          *
          *     A variable radius goes from ``radius`` at the lowest point of the edges along ``axis`` to ``end_radius`` at the highest.
          */
@@ -3107,6 +3125,12 @@ export interface components {
                 string,
                 string
             ];
+            /** Near */
+            near?: [
+                number,
+                number,
+                number
+            ] | null;
             /**
              * Radius
              * @default 1
@@ -3129,6 +3153,8 @@ export interface components {
         /**
          * FinderAsk
          * @description Edges by what made the faces beside them, a wished radius in mm, and before which follower they are looked at.
+         *
+         *     With ``near``, only the chain of edges that comes nearest to that point.
          */
         FinderAsk: {
             /** Between */
@@ -3136,6 +3162,12 @@ export interface components {
                 string,
                 string
             ];
+            /** Near */
+            near?: [
+                number,
+                number,
+                number
+            ] | null;
             /** Radius */
             radius: number;
             /** Before */

@@ -121,7 +121,7 @@ export interface Body {
   triangles?: Int32Array;
   /** Follower, what became of it ("done", "waits", "failed", "off"), and why. */
   notes: [string, string, string][];
-  edges?: { between: [string, string]; length: number; lines: Float32Array }[];
+  edges?: { between: [string, string]; length: number; lines: Float32Array; chains: Int32Array }[];
   volume?: number;
   size?: [number, number, number];
 }

@@ -77,7 +77,7 @@ function Empty() {
 function Numbers({ tool }: { tool: Tool }) {
   const { values, setValues, apply, back, touched, connected, preview } = useBench();
   const [more, setMore] = useState(false);
-  const hidden = tool.fields.some((field) => field.more);
+  const hidden = tool.fields.some((field) => field.more && (field.when?.(values) ?? true));
   // Tools that take points look at them as well as at numbers.
   useSketch();
   const missing = useBench.getState().missing();
@@ -119,7 +119,7 @@ function Numbers({ tool }: { tool: Tool }) {
           ))}
         {hidden && (
           <Button color="inherit" aria-expanded={more} onClick={() => setMore(!more)} sx={{ fontWeight: 500 }}>
-            {more ? "Less" : form ? "Place…" : "Direction…"}
+            {more ? "Less" : tool.moreWords ?? (form ? "Place…" : "Direction…")}
           </Button>
         )}
         {places && !missing && <PlacingBar pivots={tool.id !== "move"} />}

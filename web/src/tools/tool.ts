@@ -85,6 +85,8 @@ export interface Tool {
   /** The verb on the card's button. */
   verb: string;
   fields: Field[];
+  /** What the button says that shows the fields that are seldom needed. */
+  moreWords?: string;
   /** The command for these values, or null while they would change nothing. */
   command?(values: Values, target: Target | null, placing: Placing): Command | null;
   parts?: Part[];

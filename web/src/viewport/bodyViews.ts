@@ -1,9 +1,10 @@
 /** What followers make of pieces, drawn in place of their own surfaces; and the edges of a body that are meant. */
 import { BufferAttribute, BufferGeometry, Group, Mesh, type MeshMatcapMaterial, type Plane, Points, PointsMaterial } from "three";
-import { useBodies } from "../live/bodies";
+import { meantLines, useBodies } from "../live/bodies";
 import type { Material } from "../live/look";
 import type { Body } from "../live/types";
 import { colours } from "../theme/colours";
+import { Labels } from "./labels";
 import { Lines } from "./lines";
 import { surfaceMaterial, surfaceTexture } from "./materials";
 
@@ -17,12 +18,14 @@ export class BodyViews {
   private readonly shown = new Map<string, Shown>();
   private readonly tint = { value: 1 };
   private readonly meant = new Lines(colours.selection, 3.5, { onTop: true });
+  private readonly under = new Lines(colours.hover, 3.5, { onTop: true });
+  private readonly labels = new Labels();
   private readonly broken = new Points(new BufferGeometry(), new PointsMaterial({ size: 11, sizeAttenuation: false, color: colours.fault, depthTest: false }));
 
   constructor(private readonly planes: Plane[]) {
     this.broken.renderOrder = 14;
     this.broken.frustumCulled = false;
-    this.group.add(this.meant.object, this.broken);
+    this.group.add(this.meant.object, this.under.object, this.labels.group, this.broken);
   }
 
   /** Whether a piece's body is there to be drawn instead of its own surface. */
@@ -40,7 +43,7 @@ export class BodyViews {
 
   /** Take over the bodies as last told. */
   sync(): void {
-    const { byId, meant, broken } = useBodies.getState();
+    const { byId, meant, under, labels, broken } = useBodies.getState();
     for (const [id, { body, mesh }] of this.shown)
       if (byId[id] !== body) {
         this.group.remove(mesh);
@@ -59,10 +62,9 @@ export class BodyViews {
       this.group.add(mesh);
       this.shown.set(id, { body, mesh });
     }
-    const { settled } = useBodies.getState();
-    const edge = meant && settled[meant.piece]?.edges?.find((e) => e.between.join() === [...meant.between].sort().join());
-    const lines = edge ? edge.lines : new Float32Array();
-    this.meant.set(lines, Int32Array.from({ length: lines.length / 3 }, (_, i) => i), Array.from({ length: lines.length / 6 }, (_, i) => i));
+    show(this.meant, meantLines(meant));
+    show(this.under, meantLines(under));
+    this.labels.show(labels);
     this.broken.geometry.dispose();
     this.broken.geometry = new BufferGeometry();
     this.broken.geometry.setAttribute("position", new BufferAttribute(new Float32Array(broken.flat()), 3));
@@ -81,7 +83,12 @@ export class BodyViews {
       mesh.material.dispose();
     }
     this.meant.dispose();
+    this.under.dispose();
+    this.labels.dispose();
     this.broken.geometry.dispose();
     this.broken.material.dispose();
   }
 }
+
+const show = (lines: Lines, ends: Float32Array) =>
+  lines.set(ends, Int32Array.from({ length: ends.length / 3 }, (_, i) => i), Array.from({ length: ends.length / 6 }, (_, i) => i));

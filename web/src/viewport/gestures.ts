@@ -8,7 +8,8 @@ import { toolById } from "../tools/all";
 import type { Drag, Part, Values } from "../tools/tool";
 import { verticesOf } from "./measure";
 import { pickAt, pickBand, pickLoop } from "./picks";
-import { useSketch } from "./pointing";
+import { type Spot, useSketch } from "./pointing";
+import { rounded, stepOf } from "./rounding";
 import type { Scene } from "./scene";
 import { spotAt } from "./snap";
 import { readTyped } from "./typed";
@@ -229,8 +230,7 @@ export class Gestures {
     const part = this.partAt(x, y);
     this.host.style.cursor = part ? "grab" : this.pointing ? "crosshair" : "default";
     if (this.pointing) {
-      const spot = part ? null : spotAt(scene.picker(true), scene.references, bench.design, x, y, this.pointing.query());
-      useSketch.setState({ hover: spot });
+      useSketch.setState({ hover: part ? null : this.spot(x, y) });
       bench.setHover(null);
     } else bench.setHover(part ? null : scene.picker(bench.through).at(this.paints?.kind ?? bench.pickKind, x, y));
     scene.draw();
@@ -302,12 +302,16 @@ export class Gestures {
   }
 
   private setPoint(x: number, y: number): void {
+    const spot = this.spot(x, y);
+    if (spot) this.pointing?.click(spot, this.scene.eye.back.toArray() as Vec);
+  }
+
+  /** What the tool in hand would take here. */
+  private spot(x: number, y: number): Spot | null {
     const { pointing, scene } = this;
-    const { design } = useBench.getState();
-    const spot = pointing && spotAt(scene.picker(true), scene.references, design, x, y, pointing.query());
-    if (!spot) return;
-    const back = scene.eye.back.toArray() as Vec;
-    pointing.click(spot, back);
+    const picker = scene.picker(true);
+    if (!pointing?.query) return pointing?.find?.(picker, x, y) ?? null;
+    return spotAt(picker, scene.references, useBench.getState().design, x, y, pointing.query());
   }
 
   /** Left to right takes what is wholly inside (a whole line), right to left what it touches (a dashed line). */
@@ -398,16 +402,3 @@ export class Gestures {
     this.springBack = null;
   }
 }
-
-/** An amount by the grid where that is on, else by what a pixel can tell. */
-function stepOf(amount: number, pixel: number): number {
-  const { snaps, grid } = useLook.getState();
-  return snaps.grid ? Math.round(amount / grid) * grid : Object.values(rounded({ amount }, pixel))[0];
-}
-
-/** Round to what a pixel can tell: no drag means 12.3048771 mm. */
-function rounded(values: Values, pixel: number): Values {
-  const digits = Math.max(0, Math.min(4, Math.ceil(-Math.log10(pixel)) + 0));
-  return Object.fromEntries(Object.entries(values).map(([name, value]) => [name, Number(value.toFixed(digits)) + 0]));
-}
-

@@ -5,7 +5,7 @@ import { meanNormal } from "./measure";
 import type { PieceView } from "./pieceView";
 import type { MeshBVH } from "three-mesh-bvh";
 
-const reachInPixels = 12;
+export const reachInPixels = 12;
 
 export interface Screen {
   camera: Camera;
@@ -57,6 +57,13 @@ export class Picker {
     const near = at(-1).applyMatrix4(camera.matrixWorld);
     const far = at(1).applyMatrix4(camera.matrixWorld);
     return new Ray(near, far.sub(near).normalize());
+  }
+
+  /** In pixels from the upper left corner, with its depth as z. */
+  onScreen(point: Vector3): Vector3 {
+    const { width, height } = this.screen;
+    const p = point.clone().applyMatrix4(this.toScreen);
+    return p.set(((p.x + 1) / 2) * width, ((1 - p.y) / 2) * height, p.z);
   }
 
   at(kind: Kind, x: number, y: number): Hit | null {
@@ -231,13 +238,7 @@ export class Picker {
   }
 
   private points(view: PieceView): Vector3[] {
-    const { width, height } = this.screen;
-    const points: Vector3[] = [];
-    for (let v = 0; v < view.arrays.cage.positions.length / 3; v++) {
-      const p = position(view, v).applyMatrix4(this.toScreen);
-      points.push(p.set(((p.x + 1) / 2) * width, ((1 - p.y) / 2) * height, p.z));
-    }
-    return points;
+    return Array.from({ length: view.arrays.cage.positions.length / 3 }, (_, v) => this.onScreen(position(view, v)));
   }
 }
 
@@ -247,7 +248,7 @@ function position(view: PieceView, vertex: number): Vector3 {
   return new Vector3(from[3 * vertex], from[3 * vertex + 1], from[3 * vertex + 2]);
 }
 
-function toSegment(x: number, y: number, a: Vector3, b: Vector3): { distance: number; along: number } {
+export function toSegment(x: number, y: number, a: Vector3, b: Vector3): { distance: number; along: number } {
   const [dx, dy] = [b.x - a.x, b.y - a.y];
   const length = dx * dx + dy * dy;
   const along = length ? Math.max(0, Math.min(1, ((x - a.x) * dx + (y - a.y) * dy) / length)) : 0;

@@ -1,6 +1,7 @@
 /** Tools that take clicks in the viewport: each point snaps to what lies there, and is shown before the click. */
 import { create } from "zustand";
 import type { Vec } from "../live/look";
+import type { Picker } from "./picking";
 
 /** A point in space, and what it was found on. */
 export interface Spot {
@@ -25,7 +26,9 @@ export interface SpotQuery {
 
 export interface Pointing {
   active(): boolean;
-  query: () => SpotQuery;
+  query?: () => SpotQuery;
+  /** Finds the spot itself, in place of the query. */
+  find?(picker: Picker, x: number, y: number): Spot | null;
   click(spot: Spot, towards: Vec): void;
   /** Enter, Backspace and Escape, while points are set; true where it was taken. */
   key(key: string): boolean;

@@ -7,46 +7,46 @@ import Typography from "@mui/material/Typography";
 import { useEffect, useState } from "react";
 import { useBench } from "../../live/bench";
 import { useBodies } from "../../live/bodies";
-import { edgesOf, useFollowers } from "../../live/followers";
+import { useFollowers } from "../../live/followers";
+import type { Vec } from "../../live/look";
 import { service } from "../../live/service";
 import type { FoundState } from "../../live/types";
 import { useJob } from "../useJob";
+import { useChosenEdges } from "./ChosenEdges";
+
+const mm = (value: number) => `${+value.toPrecision(3)} mm`;
 
 export function FilletFinder() {
   const { design, piece: current, values, setValues, attempt } = useBench();
   const piece = design?.pieces.find((p) => p.id === current);
   const editing = useFollowers((s) => s.editing);
-  useBodies((s) => s.settled);
   const [key, setKey] = useState<string | null>(null);
   const [found, setFound] = useState<FoundState | null>(null);
-  const edges = edgesOf(piece);
-  const between = edges[values.edge];
+  const chosen = useChosenEdges();
   const { job, begin, cancel } = useJob(async () => {
     if (key) setFound(await service.found(key));
   });
-  useEffect(() => {
-    useBodies.setState({ meant: piece && between ? { piece: piece.id, between } : null });
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [piece?.id, between?.join()]);
   // Radii that were found belong to the edges and the form that they were found on.
   useEffect(() => {
     setFound(null);
-    useBodies.setState({ broken: [] });
-  }, [between?.join(), piece?.made_from]);
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [JSON.stringify(chosen), piece?.made_from]);
   useEffect(() => {
     const points = found?.chains.flatMap((chain) => (chain.breaks_at ? [chain.breaks_at] : [])) ?? [];
-    useBodies.setState({ broken: points as [number, number, number][] });
+    // The radius that holds on each chain stands on it.
+    const labels = found?.chains.map((chain) => ({ at: chain.line[Math.floor(chain.line.length / 2)] as Vec, words: chain.holds > 0 ? mm(chain.holds) : "none" })) ?? [];
+    useBodies.setState({ broken: points as Vec[], labels });
   }, [found]);
   if (!design || !piece) return null;
   const find = () =>
     void attempt(async () => {
+      if (!chosen) return;
       setFound(null);
       const before = editing?.piece === piece.id ? (editing.follower.id ?? null) : null;
-      const begun = await service.beginFinder(design.id, piece.id, { between: between as [string, string], radius: values.radius, before, seconds: 20 });
+      const begun = await service.beginFinder(design.id, piece.id, { ...chosen, radius: values.radius, before, seconds: 20 });
       setKey(begun.key);
       begin(begun.job.id);
     });
-  const mm = (value: number) => `${+value.toPrecision(3)} mm`;
   const holds = found !== null && found.radius >= found.wished;
   return (
     <Box sx={{ mt: 0.75 }}>
@@ -54,7 +54,7 @@ export function FilletFinder() {
         {job ? (
           <Button size="small" color="inherit" onClick={cancel}>Stop looking</Button>
         ) : (
-          <Button size="small" variant="outlined" disabled={!between} onClick={find}>Find the largest radius that holds</Button>
+          <Button size="small" variant="outlined" disabled={!chosen} onClick={find}>Find the largest radius that holds</Button>
         )}
         {job && (
           <Box sx={{ flexGrow: 1, minWidth: 180 }}>

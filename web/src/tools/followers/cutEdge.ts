@@ -1,6 +1,7 @@
-import { edgesOf } from "../../live/followers";
+import { ChosenEdges } from "../../panels/cards/ChosenEdges";
 import { ChamferIcon } from "../../theme/icons";
-import { edgeField, edgeIndex, followerTool, length } from "./follower";
+import { chosenEdges, edgeFields, edgePointing, edgeValues } from "./edges";
+import { followerTool, length } from "./follower";
 
 export const tool = followerTool(
   {
@@ -8,18 +9,21 @@ export const tool = followerTool(
     name: "Chamfer edges",
     order: 28,
     Icon: ChamferIcon,
-    hint: "Cuts the edges between two makers off flat, as far on both sides.",
+    hint: "Cuts edges off flat, as far on both sides: by what made them, or by a click on one.",
     fields: [
-      edgeField,
+      ...edgeFields,
       length("distance", "Distance", 1, { step: 0.25, min: 0.01 }),
     ],
+    moreWords: "Which…",
+    pointing: edgePointing,
+    Below: ChosenEdges,
   },
   {
     kinds: ["cut-edge"],
     make(v, piece) {
-      const between = edgesOf(piece)[v.edge];
-      return between ? { kind: "cut-edge", between, distance: v.distance } : null;
+      const chosen = chosenEdges(v, piece);
+      return chosen ? { kind: "cut-edge", ...chosen, distance: v.distance } : null;
     },
-    read: (f) => ({ edge: edgeIndex(f.between), distance: f.distance ?? 1 }),
+    read: (f) => ({ ...edgeValues(f), distance: f.distance ?? 1 }),
   },
 );

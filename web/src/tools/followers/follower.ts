@@ -1,13 +1,12 @@
 /** The shape that the tools of followers share: one card to add one, and the same to change it. */
 import { useBench } from "../../live/bench";
-import { type Between, sameEdges } from "../../live/bodies";
-import { edgesOf, edgeWords, useFollowers } from "../../live/followers";
+import { useFollowers } from "../../live/followers";
 import type { Vec } from "../../live/look";
 import type { AnyFollower, Command, PieceState } from "../../live/types";
 import { FollowerNote } from "../../panels/cards/FollowerNote";
 import type { Field, Tool, Values } from "../tool";
 
-type Given = Pick<Tool, "id" | "name" | "order" | "Icon" | "hint" | "fields"> & Partial<Pick<Tool, "Below" | "grips" | "key" | "shift" | "typed">>;
+type Given = Pick<Tool, "id" | "name" | "order" | "Icon" | "hint" | "fields"> & Partial<Pick<Tool, "Below" | "grips" | "pointing" | "moreWords" | "key" | "shift" | "typed">>;
 
 interface Rules<K extends AnyFollower["kind"]> {
   kinds: K[];
@@ -70,16 +69,3 @@ export const place = (when?: Field["when"]): Field[] => ["x", "y", "z"].map((axi
 
 export const pointOf = (v: Values): Vec => [v.x, v.y, v.z];
 
-/** The choice of edges by what made the faces beside them. */
-export const edgeField: Field = {
-  name: "edge", label: "Edges", unit: "", initial: 0, step: 1,
-  options: () => {
-    const piece = pieceInHand();
-    const found = edgesOf(piece);
-    return piece && found.length ? found.map((edge) => edgeWords(piece, edge)) : ["no edges yet"];
-  },
-};
-
-/** Which of the choices a follower's edges are. */
-export const edgeIndex = (between: string[] | undefined): number =>
-  Math.max(edgesOf(pieceInHand()).findIndex((edge) => sameEdges(edge, (between ?? ["piece", "piece"]) as Between)), 0);

@@ -13,7 +13,7 @@ from zinc_otter.core.solid.followers.base import Follower
 
 F = TypeVar("F", bound=Follower)
 
-POINTS = frozenset({"point", "about"})
+POINTS = frozenset({"point", "about", "near"})
 DIRECTIONS = frozenset({"along", "normal"})
 # A size that was asked for is none of them: it stays what it is, however the piece is scaled.
 LENGTHS = frozenset({"radius", "top_radius", "end_radius", "height", "wall", "distance", "spacing"})

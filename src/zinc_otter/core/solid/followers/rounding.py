@@ -7,26 +7,55 @@ from typing import TYPE_CHECKING, ClassVar, Literal
 
 import numpy as np
 
-from zinc_otter.core.cage.topology import Floats
+from zinc_otter.core.cage.plane import Vec
+from zinc_otter.core.cage.topology import Bools, Floats
 from zinc_otter.core.errors import KernelError
 from zinc_otter.core.solid.exact import above_nothing
 from zinc_otter.core.solid.followers.base import PIECE, EdgeName, Follower, OnKernel, OnMesh, WaitsError
 from zinc_otter.core.solid.mesh.blend import Radius, blend
 from zinc_otter.core.solid.mesh.body import MeshBody
+from zinc_otter.core.solid.mesh.chains import nearest_chain
 
 if TYPE_CHECKING:
+    from OCP.TopoDS import TopoDS_Edge
+
     from zinc_otter.core.solid.kernel.shape import NamedShape
 
 
 @dataclass(frozen=True)
-class Fillet(Follower):
-    """Round the edges ``between`` two makers by ``radius`` mm; with ``end_radius``, from one to the other along an axis.
+class _OnEdges(Follower):
+    """Followers on the edges ``between`` two makers: on all, or on that chain alone which runs ``near`` to a point, mm."""
+
+    between: EdgeName = (PIECE, PIECE)
+    near: Vec | None = None
+
+    def edges_on_mesh(self, body: MeshBody) -> Bools:
+        """(k,) which of the mesh's sides. Raises WaitsError where there are none."""
+        edges = body.mesh.between(self.between)
+        if not edges.any():
+            raise self.waits()
+        return edges if self.near is None else nearest_chain(body.mesh, edges, self.near)
+
+    def edges_in_kernel(self, body: NamedShape) -> list[TopoDS_Edge]:
+        """Those of a B-rep; none where there are none."""
+        from zinc_otter.core.solid.kernel.operations import nearest_contour
+        from zinc_otter.core.solid.kernel.shape import edges_between
+
+        edges = edges_between(body, self.between)
+        return edges if self.near is None or not edges else nearest_contour(body, edges, self.near)
+
+    def waits(self) -> WaitsError:
+        return WaitsError(f"{self.called} waits: the edges that it names are not there at present.")
+
+
+@dataclass(frozen=True)
+class Fillet(_OnEdges):
+    """Round edges by ``radius`` mm; with ``end_radius``, from one to the other along an axis.
 
     A variable radius goes from ``radius`` at the lowest point of the edges along ``axis`` to ``end_radius`` at the highest.
     """
 
     what: ClassVar[str] = "Fillet"
-    between: EdgeName = (PIECE, PIECE)
     radius: float = 1.0
     end_radius: float | None = None
     axis: Literal["x", "y", "z"] = "z"
@@ -39,17 +68,18 @@ class Fillet(Follower):
             above_nothing(end_radius=self.end_radius)
 
     def on_mesh(self, body: MeshBody, at: OnMesh) -> MeshBody:
-        edges = _edges_on_mesh(self, body)
+        edges = self.edges_on_mesh(body)
+        lines = body.mesh.points[body.mesh.sides.ends[edges]]
         radii = [self.radius, self.end_radius or self.radius]
-        return blend(body, self.between, self.radius_at(edges), _voxel(edges, min(radii), max(radii), at), self.id)
+        return blend(body, edges, self.radius_at(lines), _voxel(lines, min(radii), max(radii), at), self.id)
 
     def on_kernel(self, body: NamedShape, at: OnKernel) -> NamedShape:
         from zinc_otter.core.solid.kernel.operations import rounded
-        from zinc_otter.core.solid.kernel.shape import edges_between, look_ends
+        from zinc_otter.core.solid.kernel.shape import look_ends
 
-        edges = edges_between(body, self.between)
+        edges = self.edges_in_kernel(body)
         if not edges:
-            raise _waits(self)
+            raise self.waits()
         return rounded(body, edges, self.radius_at(np.concatenate([look_ends(edge) for edge in edges])), self.id)
 
     def radius_at(self, edges: Floats) -> Radius:
@@ -67,7 +97,7 @@ class Fillet(Follower):
         # A hollow corner is rounded about a middle outside of the body, so that further in its radius is larger. Whether it
         # is one is not known here; a ridge would want a smaller one, and is left sharp where that comes to nothing.
         return DeeperFillet(
-            self.id, self.name, True, self.between, self.radius, self.end_radius, self.axis, by=by
+            self.id, self.name, True, self.between, self.near, self.radius, self.end_radius, self.axis, by=by
         )
 
     def slack(self, before: float, after: float) -> float:
@@ -82,9 +112,9 @@ class DeeperFillet(Fillet):
 
     def on_kernel(self, body: NamedShape, at: OnKernel) -> NamedShape:
         from zinc_otter.core.solid.kernel.operations import rounded
-        from zinc_otter.core.solid.kernel.shape import edges_between, is_hollow_edge, look_ends
+        from zinc_otter.core.solid.kernel.shape import is_hollow_edge, look_ends
 
-        edges = edges_between(body, self.between)
+        edges = self.edges_in_kernel(body)
         if not edges:
             return body
         radius = self.radius_at(np.concatenate([look_ends(edge) for edge in edges]))
@@ -110,11 +140,10 @@ class DeeperFillet(Fillet):
 
 
 @dataclass(frozen=True)
-class CutEdge(Follower):
-    """Chamfer the edges ``between`` two makers: cut off at ``distance`` mm on both sides."""
+class CutEdge(_OnEdges):
+    """Chamfer edges: cut off at ``distance`` mm on both sides."""
 
     what: ClassVar[str] = "Chamfer"
-    between: EdgeName = (PIECE, PIECE)
     distance: float = 1.0
     kind: Literal["cut-edge"] = "cut-edge"
 
@@ -123,22 +152,21 @@ class CutEdge(Follower):
         above_nothing(distance=self.distance)
 
     def on_mesh(self, body: MeshBody, at: OnMesh) -> MeshBody:
-        edges = _edges_on_mesh(self, body)
-        voxel = _voxel(edges, self.distance, self.distance, at)
+        edges = self.edges_on_mesh(body)
+        voxel = _voxel(body.mesh.points[body.mesh.sides.ends[edges]], self.distance, self.distance, at)
         distance = self.distance
-        return blend(body, self.between, lambda points: np.full(len(points), distance), voxel, self.id, flat=True)
+        return blend(body, edges, lambda points: np.full(len(points), distance), voxel, self.id, flat=True)
 
     def on_kernel(self, body: NamedShape, at: OnKernel) -> NamedShape:
         from zinc_otter.core.solid.kernel.operations import chamfered
-        from zinc_otter.core.solid.kernel.shape import edges_between
 
-        edges = edges_between(body, self.between)
+        edges = self.edges_in_kernel(body)
         if not edges:
-            raise _waits(self)
+            raise self.waits()
         return chamfered(body, edges, self.distance, self.id)
 
     def deeper(self, by: float) -> Follower | None:
-        return DeeperCut(self.id, self.name, True, self.between, self.distance, by=by)
+        return DeeperCut(self.id, self.name, True, self.between, self.near, self.distance, by=by)
 
     def slack(self, before: float, after: float) -> float:
         return 0.25 * abs(after - before) + 2e-5 * max(before, after)
@@ -152,10 +180,10 @@ class DeeperCut(CutEdge):
 
     def on_kernel(self, body: NamedShape, at: OnKernel) -> NamedShape:
         from zinc_otter.core.solid.kernel.operations import chamfered
-        from zinc_otter.core.solid.kernel.shape import bend_at, edges_between, is_hollow_edge
+        from zinc_otter.core.solid.kernel.shape import bend_at, is_hollow_edge
 
         done = body
-        edges = edges_between(body, self.between)
+        edges = self.edges_in_kernel(body)
         for hollow in (True, False):
             here = [edge for edge in edges if is_hollow_edge(body, edge) == hollow]
             if here:
@@ -171,19 +199,8 @@ class DeeperCut(CutEdge):
         return replace(self, by=self.by + by)
 
 
-def _edges_on_mesh(follower: Fillet | CutEdge, body: MeshBody) -> Floats:
-    edges = body.mesh.segments(follower.between)
-    if len(edges) == 0:
-        raise _waits(follower)
-    return edges
-
-
 def _voxel(edges: Floats, least: float, most: float, at: OnMesh) -> float:
     """A grid fine enough for the smallest radius, but of no more than about eight points to a triangle of the budget."""
     length = float(np.linalg.norm(edges[:, 1] - edges[:, 0], axis=1).sum())
     tube = np.pi * (1.5 * most) ** 2 * length
     return float(max(least / 6, np.cbrt(tube / (8 * at.budget))))
-
-
-def _waits(follower: Follower) -> WaitsError:
-    return WaitsError(f"{follower.called} waits: the edges that it names are not there at present.")

@@ -6,20 +6,19 @@ from collections.abc import Callable
 from dataclasses import dataclass
 
 import numpy as np
-from OCP.BRepAdaptor import BRepAdaptor_Curve
 from OCP.TopoDS import TopoDS_Edge
 
 from zinc_otter.core.cage.plane import Vec
-from zinc_otter.core.cage.topology import Floats
 from zinc_otter.core.errors import CoreError, KernelError
 from zinc_otter.core.solid.kernel.check import exact_volume
 from zinc_otter.core.solid.kernel.guard import guarded
-from zinc_otter.core.solid.kernel.operations import contours, is_closed, rounded
+from zinc_otter.core.solid.kernel.operations import contours, is_closed, nearest_contour, rounded
 from zinc_otter.core.solid.kernel.shape import (
     NamedShape,
     edges_between,
     is_hollow_edge,
     look_along,
+    points_on,
     sharp_edges,
     sides_of,
 )
@@ -71,8 +70,11 @@ def find_radius(
     wished: float,
     seconds: float = 20.0,
     progress: Callable[[float, str], None] = lambda _, __: None,
+    near: Vec | None = None,
 ) -> Found:
     """The largest radius up to ``wished`` mm to which the edges between two names can be rounded, within 2 %.
+
+    With ``near``, only the chain of them that comes nearest to that point.
 
     Each try runs in a child process for at most ``seconds``; a result counts when it is valid, closed and has changed the
     volume the right way. Raises KernelError where there are no such edges.
@@ -80,6 +82,8 @@ def find_radius(
     edges = edges_between(body, names)
     if not edges:
         raise KernelError("There are no such edges on the solid.")
+    if near is not None:
+        edges = nearest_contour(body, edges, near)
     chains = contours(body, edges)
     volume = exact_volume(body)
     count = 0
@@ -138,35 +142,29 @@ def _tried(body: NamedShape, edges: list[TopoDS_Edge], radius: float, volume: fl
     # Material comes into hollow corners and goes from ridges.
     wrong_way = change <= 0 if all(hollow) else change >= 0 if not any(hollow) else False
     # A round cannot change the volume by more than its square along the whole edge, times a wedge's share.
-    length = sum(float(np.linalg.norm(np.diff(_points(edge), axis=0), axis=1).sum()) for edge in edges)
+    length = sum(float(np.linalg.norm(np.diff(points_on(edge), axis=0), axis=1).sum()) for edge in edges)
     if wrong_way or abs(change) > 3 * radius**2 * length:
         raise KernelError("The kernel's result is valid, but its volume is not that of a rounded edge.")
 
 
-def _points(edge: TopoDS_Edge, count: int = 9) -> Floats:
-    curve = BRepAdaptor_Curve(edge)
-    at = np.linspace(curve.FirstParameter(), curve.LastParameter(), count)
-    return np.array([(p.X(), p.Y(), p.Z()) for p in (curve.Value(float(u)) for u in at)])
-
-
 def _line(chain: list[TopoDS_Edge]) -> tuple[Vec, ...]:
-    return tuple((float(x), float(y), float(z)) for edge in chain for x, y, z in _points(edge))
+    return tuple((float(x), float(y), float(z)) for edge in chain for x, y, z in points_on(edge))
 
 
 def _tightest(body: NamedShape, chain: list[TopoDS_Edge]) -> tuple[Vec, float, str]:
     """The point of a chain with the least room for a radius, the room, and what it is."""
-    at, room, reason = _points(chain[0])[0], np.inf, "the surface bends with a radius of"
+    at, room, reason = points_on(chain[0])[0], np.inf, "the surface bends with a radius of"
     for edge in chain:
         for face in sides_of(body, edge):
             points, _, radii = look_along(edge, face, [0.1, 0.3, 0.5, 0.7, 0.9])
             k = int(np.argmin(radii))
             if radii[k] < room:
                 at, room = points[k], float(radii[k])
-    own = np.concatenate([_points(edge) for edge in chain])
+    own = np.concatenate([points_on(edge) for edge in chain])
     for other in sharp_edges(body):
         if any(other.IsSame(edge) for edge in chain):
             continue
-        apart = np.linalg.norm(own[:, None] - _points(other, 33)[None], axis=2).min(axis=1)
+        apart = np.linalg.norm(own[:, None] - points_on(other, 33)[None], axis=2).min(axis=1)
         k = int(np.argmin(apart))
         # An edge that the chain ends on is no limit to it.
         if 1e-4 < apart[k] < room:

@@ -20,7 +20,8 @@ from OCP.TopAbs import TopAbs_ShapeEnum, TopAbs_State
 from OCP.TopExp import TopExp_Explorer
 from OCP.TopoDS import TopoDS, TopoDS_Edge, TopoDS_Shape, TopoDS_Solid
 
-from zinc_otter.core.cage.plane import Plane
+from zinc_otter.core.cage.plane import Plane, Vec
+from zinc_otter.core.cage.topology import Floats
 from zinc_otter.core.errors import KernelError
 from zinc_otter.core.solid.exact import frame_along
 from zinc_otter.core.solid.kernel.shape import (
@@ -30,10 +31,12 @@ from zinc_otter.core.solid.kernel.shape import (
     named_after,
     one_name,
     parts_of,
+    points_on,
     solids_of,
 )
 from zinc_otter.core.solid.mesh.blend import Radius
 from zinc_otter.core.solid.mesh.body import Name
+from zinc_otter.core.solid.mesh.chains import distances_to_segments
 
 
 def fused(one: NamedShape, other: NamedShape) -> NamedShape:
@@ -119,6 +122,17 @@ def contours(body: NamedShape, edges: Sequence[TopoDS_Edge]) -> list[list[TopoDS
     ]
 
 
+def nearest_contour(body: NamedShape, edges: Sequence[TopoDS_Edge], point: Vec) -> list[TopoDS_Edge]:
+    """Of the edges, those of the chain that comes nearest to a point (mm)."""
+    at = np.asarray(point)
+    return min(contours(body, edges), key=lambda chain: min(_way_to(edge, at) for edge in chain))
+
+
+def _way_to(edge: TopoDS_Edge, at: Floats) -> float:
+    points = points_on(edge, 33)
+    return float(distances_to_segments(np.stack([points[:-1], points[1:]], axis=1), at).min())
+
+
 def rounded(body: NamedShape, edges: Sequence[TopoDS_Edge], radius: Radius, name: Name) -> NamedShape:
     """The body with edges rounded by ``radius``, a function of points (p, 3) to mm (p,), linear along each edge.
 
@@ -160,8 +174,6 @@ def _finished(maker: Any, body: NamedShape, name: Name, what: str) -> NamedShape
 def is_closed(shape: TopoDS_Shape) -> bool:
     shells = parts_of(shape, TopAbs_ShapeEnum.TopAbs_SHELL)
     return bool(shells) and all(BRep_Tool.IsClosed_s(shell) and shell.Closed() for shell in shells)
-
-
 
 
 def offset_solid(body: NamedShape, by: float) -> NamedShape:

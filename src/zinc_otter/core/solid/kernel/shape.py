@@ -189,6 +189,13 @@ def look_ends(edge: TopoDS_Edge) -> Floats:
     return np.array(points)
 
 
+def points_on(edge: TopoDS_Edge, count: int = 9) -> Floats:
+    """(count, 3) points along an edge, its ends among them."""
+    curve = BRepAdaptor_Curve(edge)
+    at = np.linspace(curve.FirstParameter(), curve.LastParameter(), count)
+    return np.array([(p.X(), p.Y(), p.Z()) for p in (curve.Value(float(u)) for u in at)])
+
+
 def sides_of(body: NamedShape, edge: TopoDS_Edge) -> list[TopoDS_Face]:
     """The faces that an edge belongs to."""
     return [f for f in faces_of(body.shape) if any(e.IsSame(edge) for e in parts_of(f, TopAbs_ShapeEnum.TopAbs_EDGE))]

@@ -29,9 +29,9 @@ Radius = Callable[[Floats], Floats]
 
 
 def blend(
-    body: MeshBody, names: tuple[Name, Name], radius: Radius, voxel: float, name: Name, flat: bool = False
+    body: MeshBody, edges: Bools, radius: Radius, voxel: float, name: Name, flat: bool = False
 ) -> MeshBody:
-    """The body with the edges between ``names`` rounded by ``radius``, a function of points (p, 3) to mm (p,).
+    """The body with ``edges`` (k,), of its mesh's sides, rounded by ``radius``, a function of points (p, 3) to mm (p,).
 
     With ``flat`` they are cut off instead, at that distance from the edge on both sides. New faces bear ``name``. True to
     about ``voxel`` squared over the radius, and to the triangles of the body.
@@ -39,7 +39,7 @@ def blend(
     """
     mesh = body.mesh
     result = body
-    for seam in _seams(mesh, names):
+    for seam in _seams(mesh, edges):
         filling = _rolled(mesh, seam, radius, voxel, name, flat)
         if filling is not None:
             result = result.joined(filling) if seam.hollow else result.less(filling)
@@ -59,8 +59,8 @@ class _Seam:
     bend: float
 
 
-def _seams(mesh: NamedTriangles, names: tuple[Name, Name]) -> list[_Seam]:
-    sides, sheet, named = mesh.sides, mesh.sheets, mesh.between(names)
+def _seams(mesh: NamedTriangles, named: Bools) -> list[_Seam]:
+    sides, sheet = mesh.sides, mesh.sheets
     if not named.any():
         raise CoreError("There are no such edges.")
     if (named & (sheet[sides.one] == sheet[sides.other])).any():

@@ -1,0 +1,179 @@
+"""What goes in and out of the requests on solids: certificates, fillets, files, the print bench, and jobs."""
+
+from __future__ import annotations
+
+from typing import Annotated, Literal
+
+from pydantic import BaseModel, Field
+
+from zinc_otter.api.schemas import In
+from zinc_otter.studio.commands.add_cage import AddCage
+
+Positive = Annotated[float, Field(gt=0, le=1e5, allow_inf_nan=False)]
+
+
+class CertificateState(BaseModel):
+    """What a made solid states of itself: mm, mm², mm³, degrees."""
+
+    watertight: bool
+    volume: float
+    area: float
+    size: tuple[float, float, float]
+    solid_count: int
+    face_count: int
+    pole_count: int | None
+    deviation: float
+    seam_angle: float | None
+    warnings: list[str]
+    measured: MeasuredState | None
+    route: Literal["kernel", "triangles"] = Field(default="kernel", description="triangles: the kernel has not made it")
+
+
+class MeasuredState(BaseModel):
+    """What is measured of the finished body on triangles within ``chord`` mm of it; mm, mm³."""
+
+    triangle_count: int
+    chord: float
+    mesh_volume: float = Field(description="what the route by triangles found on its own")
+    centre: tuple[float, float, float]
+    crossings: int
+    thinnest: float = Field(description="99 of 100 sampled points have a thicker wall")
+    thinnest_at: tuple[float, float, float]
+    tolerance: float
+    followers: list[tuple[str, str, str, str]] = Field(description="id, name, what became of it, and why")
+
+
+class TryState(BaseModel):
+    radius: float
+    failure: str | None
+
+
+class FoundChain(BaseModel):
+    """One chain of edges: the largest radius that holds on it alone, points on it, and where it breaks beyond that."""
+
+    holds: float
+    line: list[tuple[float, float, float]]
+    tries: list[TryState]
+    breaks_at: tuple[float, float, float] | None
+    bend: float | None = Field(description="the room in mm where it breaks")
+    reason: str
+
+
+class FoundState(BaseModel):
+    """What the fillet finder found: ``radius`` holds on all chains together."""
+
+    wished: float
+    radius: float
+    chains: list[FoundChain]
+    tries: list[TryState]
+
+
+Coordinate = Annotated[float, Field(ge=-1e6, le=1e6, allow_inf_nan=False)]
+
+
+class FinderAsk(In):
+    """Edges by what made the faces beside them, a wished radius in mm, and before which follower they are looked at.
+
+    With ``near``, only the chain of edges that comes nearest to that point.
+    """
+
+    between: tuple[str, str]
+    near: tuple[Coordinate, Coordinate, Coordinate] | None = None
+    radius: Annotated[float, Field(gt=1e-6, le=1e4, allow_inf_nan=False)]
+    before: str | None = None
+    seconds: Annotated[float, Field(gt=0, le=60)] = 20.0
+
+
+class KeyedJob(BaseModel):
+    """A job, and the key by which its result is fetched."""
+
+    job: JobReport
+    key: str
+
+
+class MaterialState(BaseModel):
+    name: str
+    density: float = Field(description="g/cm³")
+    source: str
+
+
+class SurfaceFacts(BaseModel):
+    """How many triangles, how far their chords keep from the surface in mm, by how many degrees it turns in a facet at most,
+    and about how many bytes by kind of file. ``words`` say why there is nothing to count."""
+
+    triangles: int
+    exact: bool
+    chord: float
+    turn: float
+    bytes: dict[str, int]
+    words: str = ""
+
+
+class FindingState(BaseModel):
+    what: str
+    count: int
+    words: str
+
+
+class CageFileState(BaseModel):
+    """What a file gives as a cage: what was set right on the way in, and the command that puts it down."""
+
+    findings: list[FindingState]
+    remarks: list[str]
+    vertex_count: int
+    face_count: int
+    quad_count: int
+    open_edge_count: int
+    command: AddCage
+
+
+class SolidFileState(BaseModel):
+    """A STEP file that was kept, by its asset; mm, mm³."""
+
+    asset: str
+    name: str
+    size: tuple[float, float, float]
+    volume: float
+    solids: int
+    faces: int
+
+
+class MachineAsk(In):
+    """What the simulated print bench can do; mm, mm/s, degrees, g/cm³, a share of fill."""
+
+    bed: tuple[Positive, Positive, Positive] = (220.0, 220.0, 250.0)
+    layer: Positive = 0.2
+    line: Positive = 0.4
+    least_wall: Positive = 1.2
+    overhang: Annotated[float, Field(gt=0, lt=90)] = 50.0
+    speed: Positive = 60.0
+    fill: Annotated[float, Field(ge=0, le=1)] = 0.15
+    density: Positive = 1.24
+
+
+class ObjectionState(BaseModel):
+    what: str
+    refuses: bool
+    words: str
+    places: list[tuple[float, float, float]]
+
+
+class BenchAnswer(BaseModel):
+    """What the simulated bench answers to a file: accepted or not, what it found and where, and what it would take."""
+
+    accepted: bool
+    objections: list[ObjectionState]
+    layers: int
+    minutes: float
+    grams: float
+    metres: float
+    size: tuple[float, float, float]
+
+
+class JobReport(BaseModel):
+    """How a job stands; ``progress`` runs from 0 to 1."""
+
+    id: str
+    status: str
+    progress: float
+    words: str
