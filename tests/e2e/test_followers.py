@@ -24,11 +24,14 @@ class FollowerCase(BrowserCase):
     def add(self, tool: str, step: int, **fields: str) -> None:
         """Take up a follower's tool, type its numbers, apply it."""
         self.screen.tool(tool)
-        for label, value in fields.items():
-            self.screen.field(label.replace("_", " ")).fill(value)
+        self.fill(**fields)
         self.page.get_by_text("not applied yet").wait_for()
         self.screen.press("Enter")
         self.screen.steps(step)
+
+    def fill(self, **fields: str) -> None:
+        for label, value in fields.items():
+            self.screen.field(label.replace("_", " ")).fill(value)
 
     def recipe(self, piece: str = "p1") -> Recipe:
         """What the design's solid is made from, read from the service."""
@@ -225,6 +228,20 @@ class CollaredGrip(FollowerCase):
         # The pin goes through the toggle where it is about 10 mm thick.
         self.assertAlmostEqual(before - self.volume(), np.pi * 9 * 9, delta=0.15 * np.pi * 9 * 9)
 
+        # Laid down and moved aside it goes past the toggle.
+        screen.button("Change Subtract").click()
+        self.fill(Turned_about_x="90", z="40")
+        page.get_by_text("not applied yet").wait_for()
+        screen.press("Enter")
+        screen.steps(last + 2)
+        (follower,) = screen.state()["pieces"][0]["followers"]
+        self.assertEqual((follower["body"]["turned"], follower["body"]["point"]), ([90, 0, 0], [0, 0, 40]))
+        page.wait_for_function(
+            "v => { const words = document.querySelector('[data-testid=body-facts]').innerText;"
+            " return words.startsWith('By') && Math.abs(+words.split(':')[1].split(' ')[1].replaceAll(',', '') - v) < 3; }",
+            arg=before,
+        )
+
 
 class EachByHand(FollowerCase):
     """Every tool of followers taken up, its numbers typed, applied, and the body that comes of it measured."""
@@ -261,8 +278,7 @@ class EachByHand(FollowerCase):
             screen.tool(tool)
             for label, option in choices.items():
                 screen.choose(label, option)
-            for label, value in fields.items():
-                screen.field(label.replace("_", " ")).fill(value)
+            self.fill(**fields)
             self.page.get_by_text("not applied yet").wait_for()
             screen.press("Enter")
             screen.steps(step)
@@ -278,7 +294,7 @@ class EachByHand(FollowerCase):
         self.assertTrue(1 < rounded - boss < 12, rounded - boss)
         chamfered = given("Chamfer edges", {"Edges": "sharp edges of Union"}, Distance="0.5")
         self.assertAlmostEqual(rounded - chamfered, 0.125 * 2 * np.pi * 2.8, delta=0.8)
-        opened = given("Hollow", {"Opening": "by a plane"}, Wall="1.5", At="-5", Vent_radius="1", x="10")
+        opened = given("Hollow", {"Opening": "by a plane"}, Wall="1.5", At="-5", Vents="1", Vent_radius="1", x="10")
         self.assertLess(opened, 0.55 * chamfered)
         row = given("Repeat along", {"Towards": "− y"}, Count="2", Spacing="40")
         self.assertAlmostEqual(row / opened, 2, delta=0.04)
@@ -357,6 +373,47 @@ class EachByHand(FollowerCase):
             words = page.get_by_text(f"Edge {number}: ").inner_text()
             # The pin is 4 mm high on either side.
             self.assertAlmostEqual(float(words.split()[2]), 4, delta=0.09)
+
+    def test_typed_directions_and_several_vents(self) -> None:
+        page, screen = self.page, self.screen
+        edges = {"kind": "edge", "ids": list(range(12))}
+        self.begin_with(
+            {"kind": "add-box", "size": [20, 16, 12], "counts": [1, 1, 1], "size_of": "cage"},
+            {"kind": "crease", "piece": "p1", "picked": edges, "sharpness": 10},
+        )
+        screen.station("Make")
+        screen.tool("Trim")
+        screen.choose("Cut off towards", "as typed")
+        self.fill(Cut_off_towards_x="3", Cut_off_towards_y="0", Cut_off_towards_z="4", At="3")
+        page.get_by_text("not applied yet").wait_for()
+        screen.press("Enter")
+        screen.steps(3)
+        (trim,) = screen.state()["pieces"][0]["followers"]
+        np.testing.assert_allclose((*trim["normal"], *trim["point"]), (0.6, 0, 0.8, 1.8, 0, 2.4), atol=1e-6)
+        # The plane 3 x + 4 z = 15 cuts the section of 20 by 12 from (-3, 6) to (10, -3.75).
+        self.assertAlmostEqual(self.volume_shown(), 16 * (20 * 12 - 13 * 9.75 / 2), delta=1)
+        screen.tool("Hollow")
+        self.fill(Wall="1.5", Vents="2", Vent_radius="1", x="-6", y="0", z="-6")
+        screen.choose("Vent", "number 2")
+        self.fill(Vent_radius="2", x="-10", y="3", z="0")
+        screen.choose("Along", "− x")
+        page.get_by_text("not applied yet").wait_for()
+        screen.press("Enter")
+        screen.steps(4)
+        self.volume_shown()
+        # Taken up again both are there, and the other one can be changed.
+        screen.button("Change Hollow").click()
+        self.assertEqual(screen.field("Vent radius").input_value(), "1")
+        screen.choose("Vent", "number 2")
+        self.assertEqual((screen.field("Vent radius").input_value(), screen.field("y").input_value()), ("2", "3"))
+        self.fill(y="-3")
+        page.get_by_text("not applied yet").wait_for()
+        screen.press("Enter")
+        screen.steps(5)
+        vents = screen.state()["pieces"][0]["followers"][1]["vents"]
+        self.assertEqual([v["radius"] for v in vents], [1, 2])
+        self.assertEqual([v["point"] for v in vents], [[-6, 0, -6], [-10, -3, 0]])
+        self.assertEqual([v["along"] for v in vents], [[0, 0, 1], [-1, 0, 0]])
 
     def test_where_the_kernel_refuses_the_triangles_are_certified(self) -> None:
         page, screen = self.page, self.screen

@@ -3441,11 +3441,38 @@ export interface components {
         };
         /**
          * ImportedBody
-         * @description A solid that was brought in, by its asset.
+         * @description A solid that was brought in, by its asset: ``turned`` by so many degrees about x, then y, then z, its origin then put
+         *     to ``point``.
          */
         "ImportedBody-Input": {
             /** Asset */
             asset: string;
+            /**
+             * Point
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            point?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Turned
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            turned?: [
+                number,
+                number,
+                number
+            ];
             /**
              * Kind
              * @default imported
@@ -3455,11 +3482,38 @@ export interface components {
         };
         /**
          * ImportedBody
-         * @description A solid that was brought in, by its asset.
+         * @description A solid that was brought in, by its asset: ``turned`` by so many degrees about x, then y, then z, its origin then put
+         *     to ``point``.
          */
         "ImportedBody-Output": {
             /** Asset */
             asset: string;
+            /**
+             * Point
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            point?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Turned
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            turned?: [
+                number,
+                number,
+                number
+            ];
             /**
              * Kind
              * @default imported

@@ -266,7 +266,8 @@ export class Gestures {
       const value = going.start[field] + last.amount;
       const [round] = Object.values(rounded({ value }, this.scene.eye.pixel));
       const stepped = snaps.grid ? Math.round(value / grid) * grid : round;
-      bench.setValues({ ...bench.values, [field]: Math.max(least, stepped) });
+      const values = { ...bench.values, [field]: Math.max(least, stepped) };
+      bench.setValues(tool?.typed?.(values, field) ?? values);
       return;
     }
     const dragged = toolById(bench.toolId)?.dragged?.(last, placing(), going.start);

@@ -47,20 +47,6 @@ export function followerTool<K extends AnyFollower["kind"]>(given: Given, rules:
   };
 }
 
-const signed = ["+ x", "+ y", "+ z", "− x", "− y", "− z"];
-
-export const directions: Vec[] = [[1, 0, 0], [0, 1, 0], [0, 0, 1], [-1, 0, 0], [0, -1, 0], [0, 0, -1]];
-
-/** The index of the direction that comes nearest. */
-export const nearestDirection = (along: number[]): number => {
-  const dots = directions.map((d) => d[0] * along[0] + d[1] * along[1] + d[2] * along[2]);
-  return dots.indexOf(Math.max(...dots));
-};
-
-export const towards = (name: string, label: string, initial: number, when?: Field["when"]): Field => ({
-  name, label, unit: "", initial, step: 1, options: signed, when,
-});
-
 export const length = (name: string, label: string, initial: number, more: Partial<Field> = {}): Field => ({
   name, label, unit: "mm", initial, step: 0.5, ...more,
 });

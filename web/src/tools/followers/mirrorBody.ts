@@ -1,6 +1,6 @@
 import { MirrorIcon } from "../../theme/icons";
-import type { Vec } from "../../live/look";
-import { directions, followerTool, length, nearestDirection } from "./follower";
+import { atOf, axis, axisOf, axisValues, footAt } from "./directions";
+import { followerTool, length } from "./follower";
 
 export const tool = followerTool(
   {
@@ -10,17 +10,23 @@ export const tool = followerTool(
     Icon: MirrorIcon,
     hint: "The body and its mirror image as one. To model one half of the cage, use Mirror in Shape.",
     fields: [
-      { name: "axis", label: "Plane", unit: "", initial: 0, step: 1, options: ["across x", "across y", "across z"] },
+      ...axis("axis", "Plane", 0, ["across x", "across y", "across z"]),
       length("at", "At", 0, { step: 1 }),
     ],
-    grips: (v) => [{ kind: "grip", field: "at", at: directions[v.axis].map((x) => x * v.at) as Vec, along: directions[v.axis], gain: 1 }],
+    grips(v) {
+      const along = axisOf(v, "axis");
+      return along ? [{ kind: "grip", field: "at", at: footAt(along, v.at), along, gain: 1 }] : [];
+    },
   },
   {
     kinds: ["mirror-body"],
-    make: (v) => ({ kind: "mirror-body", normal: directions[v.axis], point: directions[v.axis].map((x) => x * v.at) as Vec }),
+    make(v) {
+      const normal = axisOf(v, "axis");
+      return normal && { kind: "mirror-body", normal, point: footAt(normal, v.at) };
+    },
     read(f) {
-      const axis = nearestDirection((f.normal ?? [1, 0, 0]).map(Math.abs)) % 3;
-      return { axis, at: (f.point ?? [0, 0, 0])[axis] };
+      const values = axisValues("axis", f.normal ?? [1, 0, 0]);
+      return { ...values, at: atOf(axisOf(values, "axis")!, f.point ?? [0, 0, 0]) };
     },
   },
 );

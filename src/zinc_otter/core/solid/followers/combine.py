@@ -5,6 +5,11 @@ from __future__ import annotations
 from dataclasses import dataclass, field, replace
 from typing import TYPE_CHECKING, ClassVar, Literal
 
+import numpy as np
+from scipy.spatial.transform import Rotation
+
+from zinc_otter.core.cage.plane import Vec
+from zinc_otter.core.cage.topology import Floats
 from zinc_otter.core.errors import CoreError
 from zinc_otter.core.solid.exact import Ball, Block, Cone, Cylinder
 from zinc_otter.core.solid.followers.base import Follower, OnKernel, OnMesh
@@ -24,10 +29,30 @@ class PieceBody:
 
 @dataclass(frozen=True)
 class ImportedBody:
-    """A solid that was brought in, by its asset."""
+    """A solid that was brought in, by its asset: ``turned`` by so many degrees about x, then y, then z, its origin then put
+    to ``point``."""
 
     asset: str
+    point: Vec = (0.0, 0.0, 0.0)
+    turned: Vec = (0.0, 0.0, 0.0)
     kind: Literal["imported"] = "imported"
+
+    @property
+    def place(self) -> Floats:
+        """The (4, 4) matrix of where it stands."""
+        matrix = np.eye(4)
+        matrix[:3, :3] = Rotation.from_euler("xyz", self.turned, degrees=True).as_matrix()
+        matrix[:3, 3] = self.point
+        return matrix
+
+    def carried(self, matrix: Floats) -> ImportedBody:
+        """Where a motion (4, 4) takes it. It is never mirrored or scaled, and stays where it is under what would do so."""
+        whole = matrix @ self.place
+        if not np.allclose(whole[:3, :3] @ whole[:3, :3].T, np.eye(3), atol=1e-6) or np.linalg.det(whole[:3, :3]) < 0:
+            return self
+        a, b, c = (float(angle) for angle in Rotation.from_matrix(whole[:3, :3]).as_euler("xyz", degrees=True))
+        x, y, z = (float(v) for v in whole[:3, 3])
+        return replace(self, point=(x, y, z), turned=(a, b, c))
 
 
 @dataclass(frozen=True)
@@ -55,7 +80,7 @@ class Combine(Follower):
         if isinstance(self.body, PieceBody):
             other = at.other(self.body.piece).renamed(self.id)
         elif isinstance(self.body, ImportedBody):
-            other = at.solid(self.body.asset).renamed(self.id)
+            other = at.solid(self.body.asset).moved(self.body.place).renamed(self.id)
         else:
             other = named(self.body.mesh(at.chord), self.id)
         if self.way == "union":
@@ -76,7 +101,7 @@ class Combine(Follower):
         if isinstance(self.body, PieceBody):
             other = at.other(self.body.piece, by).renamed(self.id)
         elif isinstance(self.body, ImportedBody):
-            other = at.solid(self.body.asset, by).renamed(self.id)
+            other = at.solid(self.body.asset, by).moved(self.body.place).renamed(self.id)
         else:
             other = one_name(self.body.shape(), self.id)
         return {"union": fused, "subtract": cut, "intersect": shared}[self.way](body, other)

@@ -10,6 +10,7 @@ import numpy as np
 from zinc_otter.core.cage.topology import Floats
 from zinc_otter.core.errors import BadNumberError
 from zinc_otter.core.solid.followers.base import Follower
+from zinc_otter.core.solid.followers.combine import ImportedBody
 
 F = TypeVar("F", bound=Follower)
 
@@ -63,6 +64,8 @@ def taken_along(follower: F, matrix: Floats) -> F:
 
 
 def _moved(thing: Any, matrix: Floats, factor: float) -> Any:
+    if isinstance(thing, ImportedBody):
+        return thing.carried(matrix)
     changed: dict[str, Any] = {}
     for item in fields(thing):
         value = getattr(thing, item.name)
