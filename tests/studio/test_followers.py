@@ -171,7 +171,7 @@ class TakenAlong(StudioCase):
 class Documents(StudioCase):
     def test_every_kind_survives_its_document(self) -> None:
         made = [kind() for kind in KINDS]
-        made += [Fillet("f1", "Seam", False, ("f2", "piece"), 1.5, 2.5, "x"), Combine("f2", way="subtract")]
+        made += [Fillet("f1", "Seam", False, ("f2", "piece"), (1.0, 2.0, 3.0), 1.5, 2.5, "x"), Combine("f2", way="subtract")]
         made += [Hollow("f3", opening=((0, 0, 1), (0, 0, 1)))]
         for follower in made:
             import json
