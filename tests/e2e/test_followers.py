@@ -384,7 +384,7 @@ class EachByHand(FollowerCase):
         screen.station("Make")
         screen.tool("Trim")
         screen.choose("Cut off towards", "as typed")
-        self.fill(Cut_off_towards_x="3", Cut_off_towards_y="0", Cut_off_towards_z="4", At="3")
+        self.fill(Towards_x="3", Towards_y="0", Towards_z="4", At="3")
         page.get_by_text("not applied yet").wait_for()
         screen.press("Enter")
         screen.steps(3)

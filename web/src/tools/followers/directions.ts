@@ -14,10 +14,12 @@ export const towards = (name: string, label: string, initial: number, when?: Whe
 export const axis = (name: string, label: string, initial: number, words = ["x", "y", "z"]): Field[] => choice(name, label, initial, words);
 
 function choice(name: string, label: string, initial: number, words: string[], when?: When): Field[] {
+  // The three numbers stand beside one another: "Cut off towards" would leave no room for them.
+  const short = label.replace(/^Cut off t/, "T").replace(/^Open towards/, "Open");
   const typed: When = (v) => v[name] === words.length && (when?.(v) ?? true);
   return [
     { name, label, unit: "", initial, step: 1, options: [...words, "as typed"], when },
-    ...["x", "y", "z"].map((k): Field => ({ name: `${name}_${k}`, label: `${label} ${k}`, unit: "", initial: k === "z" ? 1 : 0, step: 0.1, when: typed })),
+    ...["x", "y", "z"].map((k): Field => ({ name: `${name}_${k}`, label: `${short} ${k}`, unit: "", initial: k === "z" ? 1 : 0, step: 0.1, when: typed })),
   ];
 }
 
