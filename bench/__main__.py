@@ -5,13 +5,16 @@ Run it by `make bench` on an otherwise idle machine; every figure is the best of
 
 from __future__ import annotations
 
+from dataclasses import replace
 from functools import partial
+from pathlib import Path
 
 import numpy as np
 
 from bench import interface, verbs
 from bench.timing import REPEATS, best
 from tests.reference import opensubdiv
+from zinc_otter.api.bodies import QUICK, Bodies
 from zinc_otter.api.live_view import LiveView
 from zinc_otter.api.packing import pack
 from zinc_otter.api.room import StencilShelf
@@ -19,7 +22,11 @@ from zinc_otter.core.cage import Cage
 from zinc_otter.core.primitives import box, patched_sphere
 from zinc_otter.core.proof.distance import MeshDistance
 from zinc_otter.core.solid.brep import build_solid
+from zinc_otter.core.solid.exact import Cylinder
+from zinc_otter.core.solid.followers import Combine, Fillet, Hollow, Trim
+from zinc_otter.core.solid.mesh.route import made_of_triangles
 from zinc_otter.core.solid.patches import fit_patches, volume_and_area
+from zinc_otter.core.solid.recipe import Recipe
 from zinc_otter.core.surface import build_stencils, evaluate, plan_drag
 from zinc_otter.core.surface.evaluation import normals_of
 from zinc_otter.studio.design import Design, Piece
@@ -113,6 +120,32 @@ def solids() -> None:
               f"B-rep with its check {build / base:5.1f}   ({1e3 * build:.0f} ms)")  # fmt: skip
 
 
+def followed() -> None:
+    """How far the body of a piece with followers is behind the hand, and a change to the last of them alone."""
+    print("Bodies of triangles with union, fillet, hollow and trim, as shown in a drag; ratios to evaluating at level 4")
+    for count in (2, 4, 9):
+        cage = box((40, 40, 40), (count, count, count))
+        base = best(partial(evaluate, build_stencils(cage, 4), cage))
+        steps = (
+            Combine("c", body=Cylinder((0, 0, 10), (0, 0, 1), 8, 20)), Fillet("f", between=("c", "piece"), radius=3),
+            Hollow("h", wall=2), Trim("t", normal=(1, 0, 0)),
+        )  # fmt: skip
+        recipe = Recipe("Bench", cage, steps)
+        shelf = StencilShelf()
+        whole = best(lambda r=recipe, s=shelf: made_of_triangles(r, *QUICK, stencils=s.get), 2)  # type: ignore[misc]
+        bodies = Bodies(Path("nowhere"), shelf.get)
+        bodies.get(recipe, QUICK)
+        moved = iter(range(1, 99))
+
+        def change(recipe=recipe, bodies=bodies, moved=moved) -> None:  # type: ignore[no-untyped-def]
+            last = Trim("t", point=(0.1 * next(moved), 0, 0), normal=(1, 0, 0))
+            bodies.get(replace(recipe, followers=(*recipe.followers[:-1], last)), QUICK)
+
+        last = best(change, 3)
+        print(f"{cage.topology.face_count:6} faces: all anew {whole / base:6.1f}   ({1e3 * whole:.0f} ms), "
+              f"the last alone {last / base:6.1f}   ({1e3 * last:.0f} ms)")  # fmt: skip
+
+
 def main() -> None:
     print(f"Surfaces at level {LEVEL}")
     for cage in cages():
@@ -121,6 +154,7 @@ def main() -> None:
         near_a_component(cage)
     verbs.main()
     solids()
+    followed()
     interface.main()
 
 

@@ -200,7 +200,8 @@ class DeeperCut(CutEdge):
 
 
 def _voxel(edges: Floats, least: float, most: float, at: OnMesh) -> float:
-    """A grid fine enough for the smallest radius, but of no more than about eight points to a triangle of the budget."""
+    """A grid of 4 to 6 points to the smallest radius, but of no more than about eight points to a triangle of the budget."""
+    points = float(np.clip(6 * np.cbrt(at.budget / 40_000), 4, 6))
     length = float(np.linalg.norm(edges[:, 1] - edges[:, 0], axis=1).sum())
     tube = np.pi * (1.5 * most) ** 2 * length
-    return float(max(least / 6, np.cbrt(tube / (8 * at.budget))))
+    return float(max(least / points, np.cbrt(tube / (8 * at.budget))))
