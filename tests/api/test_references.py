@@ -12,6 +12,8 @@ import trimesh
 from PIL import Image
 
 from tests.api.case import BOX, ServiceCase, unpacked
+from zinc_otter.core.formats.step import write_step
+from zinc_otter.core.solid.exact import Cylinder
 
 
 def png(width: int = 40, height: int = 20, kind: str = "PNG") -> bytes:
@@ -133,6 +135,17 @@ class Components(ReferenceCase):
         self.client.delete(f"/api/designs/{copy['id']}")
         self.problem(self.client.get(f"/api/assets/{component['asset']}/mesh"), 404, "unknown-asset")
 
+    def test_a_step_solid_is_a_reference_as_well(self) -> None:
+        target = self.folder / "pin.step"
+        write_step(Cylinder((0, 0, -20), (0, 0, 1), 3, 40).shape(), target, "Pin")
+        answer = self.add(self.begun(), "components", target.read_bytes(), "pin.step", clearance=0.5)
+        self.assertEqual(answer.status_code, 200, answer.text)
+        (component,) = answer.json()["references"]
+        self.assertEqual((component["kind"], component["name"]), ("component", "pin"))
+        np.testing.assert_allclose(component["size"], (6, 6, 40), rtol=1e-3)
+        arrays = unpacked(self.client.get(f"/api/assets/{component['asset']}/mesh").content)
+        self.assertFalse(arrays["notes"], "open, or turned inside out")
+
     def test_bad_meshes_are_refused(self) -> None:
         state = self.begun()
         box = trimesh.creation.box(extents=(1, 1, 1)).export(file_type="stl")
@@ -141,6 +154,7 @@ class Components(ReferenceCase):
             (b"\0" * 84, "a.stl", "no faces"),
             (b"nothing", "a.ply", "no header"),
             (box, "a.txt", "none of these"),
+            (b"ISO-10303-21;\nHEADER;", "a.step", "no STEP file"),
         ):
             self.assertIn(sentence, self.problem(self.add(state, "components", data, name, unit="mm"), 422, "bad-file"))
         self.assertEqual(list((self.folder / "incoming").iterdir()), [])

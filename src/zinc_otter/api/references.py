@@ -57,7 +57,7 @@ async def add_component(
     unit: Literal["mm", "cm", "m", "in"] | None = None,
     clearance: Annotated[float, Query(ge=0, le=1e6)] = 0.0,
 ) -> DesignState:
-    """Put down an STL, OBJ, PLY, GLB or 3MF file (the body) as a component to build around, as one step."""
+    """Put down an STL, OBJ, PLY, GLB, 3MF or STEP file (the body) as a component to build around, as one step."""
     title, extension = name_of(name)
     data = await request.body()
 

@@ -12,6 +12,7 @@ from zinc_otter.jobs.bounded import bounded_memory
 if TYPE_CHECKING:
     from zinc_otter.core.formats.cages.cleaning import Cleaning, Finding
     from zinc_otter.core.formats.cages.loaded import Loaded
+    from zinc_otter.core.formats.mesh import Mesh
 
 Progress = Callable[[float, str], None]
 
@@ -25,11 +26,27 @@ class ComponentFile:
 
 
 def read_component(progress: Progress, path: Path, extension: str, unit: str | None) -> ComponentFile:
-    """Read a mesh file. Raises FileFormatError, BadNumberError."""
+    """Read a mesh file, or the faces of a STEP file as a mesh. Raises FileFormatError, BadNumberError."""
     from zinc_otter.core.formats.mesh import as_asset, read_mesh
 
     with bounded_memory("a component"):
+        if extension in ("step", "stp"):
+            from zinc_otter.core.solid.kernel.guard import guarded
+
+            return guarded("Reading the STEP file", 60.0, lambda: ComponentFile(*as_asset(_step_mesh(path))))
         return ComponentFile(*as_asset(read_mesh(path.read_bytes(), extension, unit)))
+
+
+def _step_mesh(path: Path) -> Mesh:
+    from zinc_otter.core.errors import FileFormatError
+    from zinc_otter.core.formats.mesh import checked_mesh
+    from zinc_otter.core.formats.step import read_step
+    from zinc_otter.core.solid.kernel.shape import faces_of, welded
+
+    shape = read_step(path)
+    if not faces_of(shape):
+        raise FileFormatError("The file holds no faces.")
+    return checked_mesh(*welded(shape))
 
 
 def read_cage_file(

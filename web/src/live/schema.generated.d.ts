@@ -261,7 +261,7 @@ export interface paths {
         put?: never;
         /**
          * Add Component
-         * @description Put down an STL, OBJ, PLY, GLB or 3MF file (the body) as a component to build around, as one step.
+         * @description Put down an STL, OBJ, PLY, GLB, 3MF or STEP file (the body) as a component to build around, as one step.
          */
         post: operations["add_component_api_designs__design_id__components_post"];
         delete?: never;

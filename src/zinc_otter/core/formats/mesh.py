@@ -70,7 +70,7 @@ def read_mesh(data: bytes, extension: str, unit: str | None) -> Mesh:
     """
     if extension not in FORMATS:
         known = ", ".join(f.upper() for f in FORMATS)
-        raise FileFormatError(f"A component comes as {known}; .{extension[:12]} is none of these.")
+        raise FileFormatError(f"A component comes as {known}, or as STEP; .{extension[:12]} is none of these.")
     if extension not in HAS_UNIT and unit not in UNITS:
         raise BadNumberError(f"{extension.upper()} files name no unit; say whether it is in {', '.join(UNITS)}.")
     count = _COUNTS[extension](data)
@@ -85,7 +85,7 @@ def read_mesh(data: bytes, extension: str, unit: str | None) -> Mesh:
     except Exception as error:
         words = str(error).splitlines()[0][:120] if str(error) else type(error).__name__
         raise FileFormatError(f"The file cannot be read as {extension.upper()}: {words}.") from error
-    return _checked(vertices * (scale if extension in HAS_UNIT else UNITS[unit or "mm"]), triangles)
+    return checked_mesh(vertices * (scale if extension in HAS_UNIT else UNITS[unit or "mm"]), triangles)
 
 
 # --- how many faces a file claims, before it is parsed --------------------------------------------------------------
@@ -233,7 +233,8 @@ def _matrix(transform: Any) -> Floats:
     return np.array([list(row) for row in transform.Fields], dtype=np.float64)
 
 
-def _checked(vertices: Floats, triangles: Ints) -> Mesh:
+def checked_mesh(vertices: Floats, triangles: Ints) -> Mesh:
+    """The mesh of vertices (n, 3) in mm and triangles (m, 3): one place one vertex. Raises FileFormatError."""
     if len(triangles) == 0:
         raise FileFormatError("The file holds no faces.")
     if vertices.ndim != 2 or vertices.shape[1] != 3 or triangles.ndim != 2 or triangles.shape[1] != 3:

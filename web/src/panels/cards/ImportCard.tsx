@@ -39,8 +39,8 @@ export function ComponentCard() {
     <Import
       title="Component"
       Icon={ComponentIcon}
-      accept=".stl,.obj,.ply,.glb,.3mf"
-      hint="A closed mesh: STL, OBJ, PLY, GLB or 3MF. The last two know their unit; for the others choose it here."
+      accept=".stl,.obj,.ply,.glb,.3mf,.step,.stp"
+      hint="A closed body: STEP, 3MF or GLB, which know their unit, or STL, OBJ or PLY, for which it is chosen here."
       send={(design, revision, file) => service.addComponent(design, revision, file, unit, clearance)}
     >
       <TextField select label="File's unit" value={unit} onChange={(event) => setUnit(event.target.value)} sx={{ minWidth: 90 }}>
