@@ -47,9 +47,19 @@ def _parser() -> argparse.ArgumentParser:
     solid.add_argument("out", type=Path)
     solid.set_defaults(run=_solid)
 
-    convert = commands.add_parser("convert", help="a cage from one kind of file to another: obj, ply, usd, usda, usdc")
+    convert = commands.add_parser(
+        "convert", help="from file to file by their endings: cages, archives of designs, surfaces (stl, 3mf, glb), step"
+    )
     convert.add_argument("cage", type=Path)
     convert.add_argument("out", type=Path)
+    convert.add_argument("--piece", help="of an archive with several pieces, the name of the one that is meant")
+    convert.add_argument("--unit", default="mm", choices=("mm", "cm", "m", "in"), help="of files that name none")
+    convert.add_argument("--merge", type=float, default=1e-4, help="mm within which vertices become one")
+    convert.add_argument("--holes", type=int, default=0, help="holes with up to so many edges round are filled")
+    convert.add_argument("--pair", action="store_true", help="pair triangles to quads where they fit")
+    convert.add_argument("--surface", action="store_true", help="obj and ply as triangles of the body, not as the cage")
+    convert.add_argument("--chord", type=float, default=0.05, help="mm between triangles and the surface at most")
+    convert.add_argument("--angle", type=float, default=180.0, help="degrees by which the surface may turn in a triangle")
     convert.set_defaults(run=_convert)
 
     serve = commands.add_parser("serve", help="start the application on 127.0.0.1")
@@ -92,13 +102,12 @@ def _solid(given: argparse.Namespace) -> None:
 
 
 def _convert(given: argparse.Namespace) -> None:
-    from zinc_otter.core.formats.cages import lost, read_cage, write_cage
+    from zinc_otter.convert import Wishes, convert
+    from zinc_otter.core.formats.cages.cleaning import Cleaning
 
-    loaded = read_cage(given.cage.read_bytes(), given.cage.suffix)
-    given.out.write_bytes(write_cage(loaded.cage, given.out.suffix, given.cage.stem))
-    missing = lost(loaded.cage, given.out.suffix)
-    remarks = [*loaded.remarks, *([f"{given.out.suffix[1:]} files hold no {' and no '.join(missing)}."] if missing else [])]
-    for remark in remarks:
+    cleaning = Cleaning(given.merge, given.holes, given.pair)
+    wishes = Wishes(given.piece, given.unit, cleaning, given.surface, given.chord, given.angle)
+    for remark in convert(given.cage, given.out, wishes):
         print(f"zinc-otter: {remark}", file=sys.stderr)
 
 

@@ -59,8 +59,8 @@ class Archives(unittest.TestCase):
         self.assertTrue(held.assets)
         with tempfile.TemporaryDirectory() as folder:
             other = Store(Path(folder) / "z.sqlite")
-            for kind, contents, facts in held.assets:
-                other.put_asset(kind, contents, facts)
+            for asset in held.assets:
+                other.put_asset(asset.kind, asset.data, asset.facts)
             made = other.create(held.name, held.unit, held.design)
             again = write_archive(made.facts.name, made.facts.unit, other.load(made.facts.id).design, other.asset)
             self.assertEqual(again, self.written("Tide lantern"))

@@ -60,8 +60,8 @@ async def open_archive(request: Request, room: AtHand) -> DesignState:
 
     def work() -> DesignState:
         archive = read_archive(data)
-        for kind, contents, facts in archive.assets:
-            room.store.put_asset(kind, contents, facts)
+        for asset in archive.assets:
+            room.store.put_asset(asset.kind, asset.data, asset.facts)
         return DesignState.of(room.store.create(archive.name, archive.unit, archive.design, "Opened from an archive"))
 
     return await run_in_threadpool(work)

@@ -9,7 +9,6 @@ import zipfile
 import zlib
 from collections.abc import Callable
 from dataclasses import dataclass
-from typing import Any
 
 import numpy as np
 
@@ -26,12 +25,12 @@ _LONG_AGO = (1980, 1, 1, 0, 0, 0)
 
 @dataclass(frozen=True, eq=False)
 class Archive:
-    """What an archive holds: ``assets`` are kind, contents and facts by hash."""
+    """What an archive holds, with all that the references and followers of the design name."""
 
     name: str
     unit: Unit
     design: Design
-    assets: tuple[tuple[str, bytes, dict[str, Any]], ...]
+    assets: tuple[Asset, ...]
 
 
 def write_archive(name: str, unit: Unit, design: Design, asset: Callable[[str], Asset]) -> bytes:
@@ -84,7 +83,7 @@ def read_archive(data: bytes) -> Archive:
                 about, contents = head["assets"][digest], _unpacked(box, f"assets/{digest}")
                 if hashlib.sha256(str(about["kind"]).encode() + contents).hexdigest() != digest:
                     raise FileFormatError("A picture or mesh of the archive is not what its name says.")
-                assets.append((str(about["kind"]), contents, dict(about["facts"])))
+                assets.append(Asset(digest, str(about["kind"]), dict(about["facts"]), contents))
             unit: Unit = head["unit"] if head["unit"] in ("mm", "cm", "in") else "mm"
             return Archive(str(head["name"])[:80] or "Design", unit, from_document(document, blobs), tuple(assets))
     except CoreError:

@@ -150,7 +150,8 @@ class Cleaner:
         gone[triangles[of.ravel()]] = True
         self.findings.append(
             Finding(
-                "paired", len(quads), f"{2 * len(quads)} of {len(triangles)} triangles were paired to {len(quads)} quads."
+                "paired", len(quads),
+                f"{2 * len(quads)} of {len(triangles)} triangles were paired to {len(quads)} quad{'s' * (len(quads) != 1)}.",
             )
         )
         face = np.repeat(np.arange(len(sizes)), sizes)
