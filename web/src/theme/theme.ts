@@ -33,7 +33,7 @@ export const theme = createTheme({
     },
     MuiButton: { defaultProps: { disableElevation: true } },
     MuiPaper: { styleOverrides: { root: { backgroundImage: "none" } } },
-    MuiTooltip: { defaultProps: { enterDelay: 500, describeChild: true } },
+    MuiTooltip: { defaultProps: { enterDelay: 500, describeChild: true, disableInteractive: true } },
     MuiTextField: { defaultProps: { size: "small" } },
     MuiToggleButton: {
       styleOverrides: {

@@ -1,5 +1,5 @@
 /** What followers make of pieces, drawn in place of their own surfaces; and the edges of a body that are meant. */
-import { BufferAttribute, BufferGeometry, Group, Mesh, type MeshMatcapMaterial, type Plane, Points, PointsMaterial } from "three";
+import { Box3, BufferAttribute, BufferGeometry, Group, Mesh, type MeshMatcapMaterial, type Plane, Points, PointsMaterial } from "three";
 import { meantLines, useBodies } from "../live/bodies";
 import type { Material } from "../live/look";
 import type { Body } from "../live/types";
@@ -31,6 +31,13 @@ export class BodyViews {
   /** Whether a piece's body is there to be drawn instead of its own surface. */
   has(id: string): boolean {
     return this.shown.has(id);
+  }
+
+  /** What a piece's body takes up. */
+  boxOf(id: string): Box3 {
+    const geometry = this.shown.get(id)?.mesh.geometry;
+    geometry?.computeBoundingBox();
+    return geometry?.boundingBox ?? new Box3();
   }
 
   /** The lowest height of all. */

@@ -143,6 +143,8 @@ export class Scene {
         own.union(boxOf(cage, Array(cage.positions.length / 3).keys()));
       }
       box.union(own.translate(view.group.position));
+      // Copies and bodies joined to it reach further than the form itself.
+      if (this.showsBody(view.id)) box.union(this.bodies.boxOf(view.id));
     }
     if (this.references.group.visible) for (const corner of this.references.corners()) box.expandByPoint(corner);
     // Bars lie over the top of the main view, and the tool card over its foot.

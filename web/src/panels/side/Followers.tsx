@@ -101,7 +101,7 @@ function Row({ piece, follower, place, note }: { piece: PieceState; follower: An
           <Typography noWrap variant="body2" color="text.secondary">{brief(follower, pieces)}</Typography>
         </ListItemButton>
       )}
-      <Tooltip title={on ? "Switch off" : "Switch on"} disableInteractive placement="left">
+      <Tooltip title={on ? "Switch off" : "Switch on"} placement="left">
         <IconButton
           size="small"
           aria-label={`Switch ${on ? "off" : "on"} ${name}`}
