@@ -30,7 +30,7 @@ function Choice({ field, value, disabled, onChange }: Props) {
       value={value}
       disabled={disabled}
       onChange={(event) => onChange(Number(event.target.value))}
-      sx={{ minWidth: 118 }}
+      sx={{ minWidth: 96 }}
     >
       {(typeof field.options === "function" ? field.options() : field.options!).map((words, i) => (
         <MenuItem key={words} value={i}>{words}</MenuItem>

@@ -4,9 +4,9 @@ import { meantLines, useBodies } from "../live/bodies";
 import type { Material } from "../live/look";
 import type { Body } from "../live/types";
 import { colours } from "../theme/colours";
-import { Labels } from "./labels";
 import { Lines } from "./lines";
 import { surfaceMaterial, surfaceTexture } from "./materials";
+import { type Sign, Signs } from "./signs";
 
 interface Shown {
   body: Body;
@@ -19,7 +19,7 @@ export class BodyViews {
   private readonly tint = { value: 1 };
   private readonly meant = new Lines(colours.selection, 3.5, { onTop: true });
   private readonly under = new Lines(colours.hover, 3.5, { onTop: true });
-  private readonly labels = new Labels();
+  private readonly labels = new Signs();
   private readonly broken = new Points(new BufferGeometry(), new PointsMaterial({ size: 11, sizeAttenuation: false, color: colours.fault, depthTest: false }));
 
   constructor(private readonly planes: Plane[]) {
@@ -71,7 +71,8 @@ export class BodyViews {
     }
     show(this.meant, meantLines(meant));
     show(this.under, meantLines(under));
-    this.labels.show(labels);
+    this.labels.clear();
+    for (const { at, words } of labels) this.labels.put(label(words), at, 40);
     this.broken.geometry.dispose();
     this.broken.geometry = new BufferGeometry();
     this.broken.geometry.setAttribute("position", new BufferAttribute(new Float32Array(broken.flat()), 3));
@@ -91,7 +92,7 @@ export class BodyViews {
     }
     this.meant.dispose();
     this.under.dispose();
-    this.labels.dispose();
+    this.labels.clear();
     this.broken.geometry.dispose();
     this.broken.material.dispose();
   }
@@ -99,3 +100,7 @@ export class BodyViews {
 
 const show = (lines: Lines, ends: Float32Array) =>
   lines.set(ends, Int32Array.from({ length: ends.length / 3 }, (_, i) => i), Array.from({ length: ends.length / 6 }, (_, i) => i));
+
+const label = (words: string): Sign => ({
+  words, size: 64, grain: 160, font: 31, line: colours.crease, path: (pen) => pen.roundRect(5, 52, 150, 56, 24),
+});

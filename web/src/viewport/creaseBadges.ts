@@ -1,65 +1,40 @@
 /** How sharp creases and corners are, as a number: one badge for each line of edges of one sharpness. */
-import { BufferAttribute, BufferGeometry, CanvasTexture, Group, Points, PointsMaterial, SRGBColorSpace, Vector3 } from "three";
+import { type BufferAttribute, type Group, type Points, Vector3 } from "three";
 import type { CageArrays } from "../live/types";
 import { colours } from "../theme/colours";
+import { type Sign, Signs } from "./signs";
 
 const most = 60;
-const textures = new Map<string, CanvasTexture>();
-
 /** A rounded plate for edges, a lozenge for corners: told apart by form, not by colour. */
-function plate(words: string, corner: boolean): CanvasTexture {
-  const key = `${words} ${corner}`;
-  const held = textures.get(key);
-  if (held) return held;
-  const canvas = document.createElement("canvas");
-  canvas.width = canvas.height = 96;
-  const pen = canvas.getContext("2d")!;
-  pen.fillStyle = "#FFF6DC";
-  pen.strokeStyle = colours.crease;
-  pen.lineWidth = 5;
-  pen.beginPath();
-  if (corner) {
-    pen.moveTo(48, 8);
-    pen.lineTo(90, 48);
-    pen.lineTo(48, 88);
-    pen.lineTo(6, 48);
-    pen.closePath();
-  } else pen.roundRect(6, 26, 84, 44, 20);
-  pen.fill();
-  pen.stroke();
-  pen.fillStyle = colours.ink;
-  pen.font = `bold ${words.length > 3 ? 27 : 34}px sans-serif`;
-  pen.textAlign = "center";
-  pen.textBaseline = "middle";
-  pen.fillText(words, 48, 50);
-  const texture = new CanvasTexture(canvas);
-  texture.colorSpace = SRGBColorSpace;
-  textures.set(key, texture);
-  return texture;
-}
+const badge = (words: string, corner: boolean): Sign => ({
+  words, size: 34, grain: 96, font: words.length > 3 ? 27 : 34, line: colours.crease, path: corner ? lozenge : plate,
+});
+
+const plate: Sign["path"] = (pen) => pen.roundRect(6, 26, 84, 44, 20);
+const lozenge: Sign["path"] = (pen) => {
+  pen.moveTo(48, 8);
+  pen.lineTo(90, 48);
+  pen.lineTo(48, 88);
+  pen.lineTo(6, 48);
+  pen.closePath();
+};
 
 const wordsFor = (sharpness: number) => (sharpness >= 10 ? "hard" : String(Number(sharpness.toFixed(1))));
 
 export class CreaseBadges {
-  readonly group = new Group();
-
+  private readonly signs = new Signs();
   private badges: { points: Points; places: Vector3[] }[] = [];
+
+  get group(): Group {
+    return this.signs.group;
+  }
 
   show(cage: CageArrays, on: boolean): void {
     this.dispose();
     if (!on) return;
     const where = (v: number) => new Vector3(...cage.positions.subarray(3 * v, 3 * v + 3));
-    const put = (sharpness: number, corner: boolean, places: Vector3[]) => {
-      const geometry = new BufferGeometry();
-      geometry.setAttribute("position", new BufferAttribute(new Float32Array(3), 3));
-      const map = plate(wordsFor(sharpness), corner);
-      const material = new PointsMaterial({ map, size: 34, sizeAttenuation: false, transparent: true, depthTest: false });
-      const points = new Points(geometry, material);
-      points.renderOrder = 17;
-      points.frustumCulled = false;
-      this.badges.push({ points, places });
-      this.group.add(points);
-    };
+    const put = (sharpness: number, corner: boolean, places: Vector3[]) =>
+      this.badges.push({ points: this.signs.put(badge(wordsFor(sharpness), corner), [0, 0, 0], 17), places });
     for (const line of linesOf(cage).slice(0, most)) {
       const middles = line.map((e) => where(cage.edge_verts[2 * e]).add(where(cage.edge_verts[2 * e + 1])).multiplyScalar(0.5));
       put(cage.edge_sharpness[line[0]], false, middles);
@@ -78,11 +53,7 @@ export class CreaseBadges {
   }
 
   dispose(): void {
-    for (const points of [...this.group.children] as Points[]) {
-      points.geometry.dispose();
-      (points.material as PointsMaterial).dispose();
-      this.group.remove(points);
-    }
+    this.signs.clear();
     this.badges = [];
   }
 }
