@@ -6,7 +6,10 @@ import multiprocessing
 import os
 import resource
 import struct
+import subprocess
+import sys
 import time
+import unittest
 from typing import Any
 
 import numpy as np
@@ -101,6 +104,13 @@ class Workers(SolidCase):
         self.kill_workers()
         again = self.client.post(path + "/surface-file?kind=stl&tolerance=0.01").json()
         self.assertEqual(self.wait(again["job"])["status"], "done")
+
+
+class Loading(unittest.TestCase):
+    def test_the_usd_library_is_there_before_any_thread_is(self) -> None:
+        # Loaded by a thread while another loads anything, it may stop both for ever.
+        look = "import sys, threading, zinc_otter.api.app; sys.exit(not ('pxr.Usd' in sys.modules))"
+        self.assertEqual(subprocess.run([sys.executable, "-c", look]).returncode, 0)
 
 
 class Files(SolidCase):

@@ -415,6 +415,26 @@ class EachByHand(FollowerCase):
         self.assertEqual([v["point"] for v in vents], [[-6, 0, -6], [-10, -3, 0]])
         self.assertEqual([v["along"] for v in vents], [[0, 0, 1], [-1, 0, 0]])
 
+    def test_scaled_until_two_picked_vertices_are_as_far_apart_as_asked(self) -> None:
+        screen = self.screen
+        edges = {"kind": "edge", "ids": list(range(12))}
+        self.begin_with(
+            {"kind": "add-box", "size": [20, 16, 12], "counts": [1, 1, 1], "size_of": "cage"},
+            {"kind": "crease", "piece": "p1", "picked": edges, "sharpness": 10},
+        )
+        screen.station("Make")
+        screen.press("v")
+        screen.click((-10, -8, 6))
+        screen.click((10, -8, 6), shift=True)
+        screen.tool("Scale to size")
+        screen.choose("Measure", "between two points")
+        screen.button("Between the two picked vertices").click()
+        screen.field("Length").fill("30")
+        self.page.get_by_text("not applied yet").wait_for()
+        screen.press("Enter")
+        screen.steps(3)
+        self.assertAlmostEqual(self.volume_shown(), 20 * 16 * 12 * 1.5**3, delta=1)
+
     def test_where_the_kernel_refuses_the_triangles_are_certified(self) -> None:
         page, screen = self.page, self.screen
         edges = {"kind": "edge", "ids": list(range(12))}

@@ -34,7 +34,7 @@ class Bodies:
         self._stencils = stencils
         self._kept: Kept[tuple[str, tuple[int, int]], dict[str, Any]] = Kept(16)
         # A change to the last follower finds the body before it.
-        self._steps: Kept[Step, MeshBody] = Kept(24)
+        self._steps: Kept[Step, MeshBody] = Kept(12)
 
     def get(self, recipe: Recipe, fineness: tuple[int, int]) -> dict[str, Any]:
         """The arrays and facts of a recipe's body, or the sentence why there is none."""

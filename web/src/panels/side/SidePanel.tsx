@@ -44,10 +44,11 @@ export function SidePanel() {
 function Steps() {
   const { design, goTo, preview } = useBench();
   const present = useRef<HTMLLIElement>(null);
+  const coming = useRef<HTMLLIElement>(null);
   useEffect(() => {
     // It returns a promise in newer browsers, which an effect must not.
-    void present.current?.scrollIntoView({ block: "nearest" });
-  }, [design?.head, design?.steps.length]);
+    void (coming.current ?? present.current)?.scrollIntoView({ block: "nearest" });
+  }, [design?.head, design?.steps.length, preview?.title]);
   return (
     <Box component="section" aria-label="Steps" sx={{ flexGrow: 1, overflow: "auto", minHeight: 0 }}>
       <Typography variant="h3" sx={{ px: 1.5, pt: 1 }}>Steps</Typography>
@@ -66,7 +67,7 @@ function Steps() {
           </ListItem>
         ))}
         {preview && (
-          <ListItem sx={{ py: 0.3, pl: 1.5, alignItems: "baseline" }}>
+          <ListItem ref={coming} sx={{ py: 0.3, pl: 1.5, alignItems: "baseline" }}>
             <Typography variant="body2" color="text.secondary" sx={{ width: 24, flexShrink: 0 }}>…</Typography>
             <Typography variant="body2" color="text.secondary" sx={{ fontStyle: "italic" }}>{preview.title}</Typography>
           </ListItem>

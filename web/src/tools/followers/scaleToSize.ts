@@ -1,4 +1,5 @@
 import { SizeIcon } from "../../theme/icons";
+import { PickedDistance } from "../../panels/cards/PickedDistance";
 import type { Vec } from "../../live/look";
 import { followerTool, length } from "./follower";
 
@@ -17,6 +18,7 @@ export const tool = followerTool(
       length("length", "Length", 100, { step: 1, min: 0.01 }),
       ...["x1", "y1", "z1", "x2", "y2", "z2"].map((name, k) => length(name, `${"xyz"[k % 3]} of ${k < 3 ? "first" : "second"}`, k === 5 ? 10 : 0, { when: (v) => measured(v as { measure: number }) })),
     ],
+    Below: PickedDistance,
   },
   {
     kinds: ["scale-to-size"],

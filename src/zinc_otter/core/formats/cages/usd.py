@@ -12,6 +12,10 @@ from typing import Any
 
 import numpy as np
 
+# Loaded with this module, on the main thread: the library waits for the interpreter's lock while it holds the loader's, so
+# that loading it in one thread while another loads anything stops both for ever.
+from pxr import Sdf, Tf, Usd, UsdGeom, Vt
+
 from zinc_otter.core.cage.cage import Cage
 from zinc_otter.core.cage.edits.parting import joined
 from zinc_otter.core.cage.topology import Floats
@@ -24,8 +28,6 @@ _MM = 0.001
 
 def write(cage: Cage, name: str, kind: str = "usda") -> bytes:
     """A stage in millimetres, z up, with one mesh; ``kind`` is "usda" (text) or "usdc" (binary)."""
-    from pxr import Sdf, Usd, UsdGeom, Vt
-
     t = cage.topology
     stage = Usd.Stage.CreateInMemory(f"cage.{kind}")
     UsdGeom.SetStageMetersPerUnit(stage, _MM)
@@ -67,8 +69,6 @@ def read(data: bytes, build: Build = cage_of) -> Loaded:
 
     Raises FileFormatError (no USD, no mesh, a file that leans on others), UnsoundCageError.
     """
-    from pxr import Sdf, Tf, Usd, UsdGeom
-
     kind = "usdc" if data.startswith(b"PXR-USDC") else "usda" if data.lstrip().startswith(b"#usda") else ""
     if not kind:
         raise FileFormatError("This is no USD file: it begins neither as its text nor as its binary kind.")
@@ -97,8 +97,6 @@ def read(data: bytes, build: Build = cage_of) -> Loaded:
 
 
 def _cage(mesh: Any, to_mm: float, y_up: bool, build: Build) -> Cage:
-    from pxr import UsdGeom
-
     points = np.asarray(mesh.GetPointsAttr().Get() or [], dtype=np.float64).reshape(-1, 3)
     points = _precisely(mesh, _PRECISE, points)
     matrix = np.asarray(UsdGeom.Xformable(mesh).ComputeLocalToWorldTransform(0))

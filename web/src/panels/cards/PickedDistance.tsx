@@ -1,0 +1,21 @@
+/** On the card of Scale to size: the two points from two vertices that are picked. */
+import Button from "@mui/material/Button";
+import { pieces, useBench } from "../../live/bench";
+
+export function PickedDistance() {
+  const { piece, pickKind, picked, values, setValues } = useBench();
+  const held = piece ? pieces.byId.get(piece) : undefined;
+  if (values.measure !== 4) return null;
+  const two = held && pickKind === "vertex" && picked.length === 2 ? picked : null;
+  const take = () => {
+    if (!two || !held) return;
+    // Where the two lie on the smooth surface: that is what the body is made of.
+    const ends = two.flatMap((v, i) => [...held.surface.positions.subarray(3 * v, 3 * v + 3)].map((x, k) => [`${"xyz"[k]}${i + 1}`, +x.toFixed(4)]));
+    setValues({ ...values, ...Object.fromEntries(ends) });
+  };
+  return (
+    <Button size="small" variant="outlined" disabled={!two} onClick={take} sx={{ mt: 0.75 }}>
+      {two ? "Between the two picked vertices" : "Pick two vertices (V) to measure between them"}
+    </Button>
+  );
+}
