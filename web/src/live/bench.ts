@@ -119,12 +119,14 @@ export const useBench = create<Bench>((set, get) => {
   const takeState = (design: DesignState) => {
     const before = get().design;
     const changed = before !== null && before.revision !== design.revision;
-    set((s) => ({ design, preview: null, touched: false, values: settled(s.values) }));
+    set({ design, preview: null });
     settleBodies();
     if (!changed) {
+      // What is being typed meanwhile stays: this may be the answer to a preview that was called off before.
       if (!before) set({ piece: design.pieces[0]?.id ?? null });
       return;
     }
+    set((s) => ({ touched: false, values: settled(s.values) }));
     const selected = design.selected;
     if (selected) {
       const kind = selected.ids.length ? selected.kind : get().pickKind;
@@ -167,10 +169,15 @@ export const useBench = create<Bench>((set, get) => {
     }
   };
 
+  /** Also what is still on its way: coming late, it would stay. */
+  const callOff = () => {
+    if (get().preview || channel?.previewing) return channel?.cancel();
+  };
+
   const offer = (command: Command | null) => {
-    const { design, preview } = get();
+    const { design } = get();
     if (design && command) channel?.preview(design.revision, command);
-    else if (design && preview) channel?.cancel();
+    else if (design) callOff();
   };
 
   /** Tools that show what they would do before anything was set. */
@@ -270,7 +277,7 @@ export const useBench = create<Bench>((set, get) => {
     },
 
     takeTool(id) {
-      if (get().preview) channel?.cancel();
+      callOff();
       const tool = toolById(id);
       clearSketch();
       useFollowers.setState({ editing: null });
@@ -357,8 +364,7 @@ export const useBench = create<Bench>((set, get) => {
     },
 
     cleared() {
-      if (!get().preview) return Promise.resolve();
-      const seq = channel?.cancel();
+      const seq = callOff();
       return seq ? new Promise((resolve) => shown.set(seq, resolve)) : Promise.resolve();
     },
 
@@ -391,7 +397,7 @@ export const useBench = create<Bench>((set, get) => {
       if (now?.id !== hover?.id || now?.piece !== hover?.piece || now?.kind !== hover?.kind) set({ hover });
     },
     pick(piece, ids, others = []) {
-      if (get().preview) channel?.cancel();
+      callOff();
       set({ piece: piece ?? get().piece, picked: ids, others, touched: false, preview: null, problem: null });
       eagerly();
       get().weigh();

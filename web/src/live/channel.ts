@@ -16,6 +16,8 @@ export class Channel {
   private seq = 0;
   private underWay = 0;
   private waiting: { revision: number; command: Command } | null = null;
+  /** A preview was asked for and not called off: it is shown, or may still come. */
+  previewing = false;
 
   constructor(
     private readonly design: string,
@@ -26,6 +28,7 @@ export class Channel {
 
   /** Show what a command would lead to. While one preview is under way only the newest of the rest is kept. */
   preview(revision: number, command: Command): void {
+    this.previewing = true;
     if (this.underWay) this.waiting = { revision, command };
     else this.underWay = this.send({ do: "preview", revision, command });
   }
@@ -33,6 +36,7 @@ export class Channel {
   /** The number of the message by which the answer will be known; 0 where there is no connection. */
   commit(revision: number, command: Command): number {
     this.waiting = null;
+    this.previewing = false;
     return this.send({ do: "commit", revision, command });
   }
 
@@ -43,6 +47,7 @@ export class Channel {
   /** The number of the message by which the answer will be known; 0 where there is no connection. */
   cancel(): number {
     this.waiting = null;
+    this.previewing = false;
     return this.send({ do: "cancel" });
   }
 
@@ -92,6 +97,7 @@ export class Channel {
     socket.onclose = (event) => {
       this.underWay = 0;
       this.waiting = null;
+      this.previewing = false;
       if (this.closed) return;
       if (event.code === DESIGN_GONE) this.listener.gone();
       else {
