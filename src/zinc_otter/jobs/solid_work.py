@@ -90,12 +90,7 @@ def find_fillet(
     """
     from zinc_otter.core.solid.kernel.finder import find_radius
 
-    kept = recipe
-    if up_to is not None:
-        kept = Recipe(
-            recipe.name, recipe.cage, recipe.followers[: [f.id for f in recipe.followers].index(up_to)], recipe.others,
-            recipe.solids,
-        )  # fmt: skip
+    kept = recipe if up_to is None else recipe.first([f.id for f in recipe.followers].index(up_to))
     _, made = _both_routes(kept, lambda part, words: progress(0.5 * part, words))
     names = (min(between), max(between))
     found = find_radius(

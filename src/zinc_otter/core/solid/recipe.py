@@ -23,6 +23,10 @@ class Recipe:
     others: Mapping[str, Recipe] = field(default_factory=dict)
     solids: Mapping[str, bytes] = field(default_factory=dict)
 
+    def first(self, count: int) -> Recipe:
+        """The same with the first so many followers only."""
+        return replace(self, followers=self.followers[:count])
+
     def sheet(self, piece: str) -> Cage:
         """The open cage of another piece, copied as its followers say. Raises WaitsError for one that is gone or closed."""
         if piece not in self.others:

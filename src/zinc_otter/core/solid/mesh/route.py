@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Callable, Mapping
-from dataclasses import dataclass, replace
+from dataclasses import dataclass
 
 import numpy as np
 
@@ -80,7 +80,7 @@ def made_of_triangles(
         before = body
         try:
             settled = follower.measured(lambda: before.size)  # noqa: B023
-            so_far = replace(recipe, followers=recipe.followers[: recipe.followers.index(follower) + 1])
+            so_far = recipe.first(recipe.followers.index(follower) + 1)
             body = kept((so_far.digest, most_quads, budget, chord), lambda: _worked(settled, before, at))  # noqa: B023
         except WaitsError as error:
             notes.append(Note(follower.id, "waits", str(error)))
