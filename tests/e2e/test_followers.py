@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+from typing import Any
+
 import numpy as np
 
 from tests.e2e.case import BrowserCase
@@ -248,6 +250,12 @@ class EachByHand(FollowerCase):
 
     demo = False
 
+    def begin_with_hard_box(self, *more: dict[str, Any]) -> None:
+        """A block of 20 by 16 by 12 mm about the origin, as two steps, and what comes after."""
+        edges = {"kind": "edge", "ids": list(range(12))}
+        block = {"kind": "add-box", "size": [20, 16, 12], "counts": [1, 1, 1], "size_of": "cage"}
+        self.begin_with(block, {"kind": "crease", "piece": "p1", "picked": edges, "sharpness": 10}, *more)
+
     def volume_shown(self) -> float:
         """The volume beside the list, once it is that of the design's own recipe, and no longer that of a preview."""
         made = made_of_triangles(self.recipe(), *FINE)
@@ -376,11 +384,7 @@ class EachByHand(FollowerCase):
 
     def test_typed_directions_and_several_vents(self) -> None:
         page, screen = self.page, self.screen
-        edges = {"kind": "edge", "ids": list(range(12))}
-        self.begin_with(
-            {"kind": "add-box", "size": [20, 16, 12], "counts": [1, 1, 1], "size_of": "cage"},
-            {"kind": "crease", "piece": "p1", "picked": edges, "sharpness": 10},
-        )
+        self.begin_with_hard_box()
         screen.station("Make")
         screen.tool("Trim")
         screen.choose("Cut off towards", "as typed")
@@ -417,11 +421,7 @@ class EachByHand(FollowerCase):
 
     def test_scaled_until_two_picked_vertices_are_as_far_apart_as_asked(self) -> None:
         screen = self.screen
-        edges = {"kind": "edge", "ids": list(range(12))}
-        self.begin_with(
-            {"kind": "add-box", "size": [20, 16, 12], "counts": [1, 1, 1], "size_of": "cage"},
-            {"kind": "crease", "piece": "p1", "picked": edges, "sharpness": 10},
-        )
+        self.begin_with_hard_box()
         screen.station("Make")
         screen.press("v")
         screen.click((-10, -8, 6))
@@ -478,10 +478,7 @@ class EachByHand(FollowerCase):
 
     def test_a_body_trimmed_by_a_sheet_that_is_then_lifted(self) -> None:
         page, screen = self.page, self.screen
-        edges = {"kind": "edge", "ids": list(range(12))}
-        self.begin_with(
-            {"kind": "add-box", "size": [20, 16, 12], "counts": [1, 1, 1], "size_of": "cage"},
-            {"kind": "crease", "piece": "p1", "picked": edges, "sharpness": 10},
+        self.begin_with_hard_box(
             {"kind": "add-plane", "size": [40, 40], "counts": [2, 2], "size_of": "cage"},
         )
         pieces = page.get_by_label("Pieces", exact=True)
