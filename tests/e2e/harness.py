@@ -44,13 +44,14 @@ def launch(playwright: Playwright) -> Any:
     raise RuntimeError("This Chromium has no WebGL; install libgl1-mesa-dri and libegl1.")
 
 
-# Three looks at the count of frames in a row that see no new one, and none asked for.
+# Three looks at the count of frames in a row that see no new one, none asked for, and the service owing no answer.
 _QUIET = """async () => {
   const host = document.querySelector("[data-testid=viewport]");
   let last = "";
   for (let quiet = 0; quiet < 3; ) {
     await new Promise((done) => setTimeout(done, 60));
-    quiet = host.dataset.frames === last && !("drawing" in host.dataset) ? quiet + 1 : 0;
+    const still = !("drawing" in host.dataset) && !+(document.documentElement.dataset.asking ?? 0);
+    quiet = host.dataset.frames === last && still ? quiet + 1 : 0;
     last = host.dataset.frames;
   }
 }"""

@@ -6,7 +6,6 @@ from typing import Any
 
 import numpy as np
 import trimesh
-from playwright.sync_api import WebSocketRoute
 
 from tests.e2e.case import VerbCase
 
@@ -245,39 +244,6 @@ class AlongTheCage(RefineCase):
         self.assertEqual(np.flatnonzero(np.abs(moved).max(axis=1) > 1e-9).tolist(), [vertex])
         self.assertGreater(moved[vertex, 0], 3)
         np.testing.assert_allclose(moved[vertex, 1:], 0, atol=1e-9)
-
-
-class LatePreviews(RefineCase):
-    """What the service answers is held back, as on a machine under load."""
-
-    def test_a_preview_that_comes_after_another_pick_does_not_stay(self) -> None:
-        held: list[bytes | str] = []
-        sockets: list[WebSocketRoute] = []
-        holding = False
-
-        def between(socket: WebSocketRoute) -> None:
-            sockets.append(socket)
-            service = socket.connect_to_server()
-            service.on_message(lambda message: held.append(message) if holding else socket.send(message))
-
-        self.page.route_web_socket("**/live", between)
-        self.begin_with({"kind": "add-box", "size": [60, 40, 20], "counts": [6, 4, 2], "size_of": "cage"})
-        self.pick_edges(lambda a, b: a[2] > 9 and b[2] > 9 and abs(a[1] + 10) < 2 and abs(b[1] + 10) < 2
-                        and 5 < (a[0] + b[0]) / 2 < 16)  # fmt: skip
-        holding = True
-        self.screen.station("Refine")
-        self.page.wait_for_timeout(500)
-        self.press("f")
-        chosen = self.page.get_by_test_id("chosen")
-        chosen.get_by_text("face").wait_for()
-        self.page.wait_for_timeout(500)
-        self.assertTrue(held, "the preview was asked for")
-        holding = False
-        for message in held:
-            sockets[-1].send(message)
-        self.page.wait_for_timeout(1000)
-        self.assertIn("face", chosen.inner_text())
-        self.assertEqual(self.page.get_by_text("not applied yet").count(), 0)
 
 
 class EveryTool(RefineCase):

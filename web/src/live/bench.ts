@@ -10,24 +10,25 @@ import { useEnds } from "./ends";
 import { useFollowers } from "./followers";
 import { forgetDesign } from "./forget";
 import { pieces } from "./pieces";
+import { type Hover, nothingPicked, type Picking, pickingOf } from "./picking";
 import { picksShown, placingOf } from "./placing";
-import { Refused, service } from "./service";
+import { service } from "./service";
 import { useLook, type Vec } from "./look";
 import { useNear } from "./near";
 import { reachOn, useReach } from "./reach";
-import type { Command, DesignState, Kind, Message, PickRule, PreviewState, Problem } from "./types";
+import type { Command, DesignState, Message, PreviewState, Problem } from "./types";
 import { Turns } from "./turns";
 import type { Unit } from "./units";
 
 export type Display = "cage" | "surface" | "both";
-export type Hover = { piece: string; kind: Kind; id: number } | null;
 
+export type { Hover };
 export { pieces } from "./pieces";
 export { viewFrame } from "./placing";
 
 let channel: Channel | null = null;
 
-interface Bench {
+interface Bench extends Picking {
   design: DesignState | null;
   connected: boolean;
   gone: boolean;
@@ -42,13 +43,6 @@ interface Bench {
   touched: boolean;
   preview: PreviewState | null;
   display: Display;
-  pickKind: Kind;
-  through: boolean;
-  piece: string | null;
-  picked: number[];
-  /** Further pieces that are picked as wholes, beside `piece`. */
-  others: string[];
-  hover: Hover;
 
   open(id: string): () => void;
   setStation(station: StationId): void;
@@ -76,14 +70,6 @@ interface Bench {
   /** Show pieces at a level of smoothness, or with null at the finest that is quick. */
   look(level: number | null): void;
   setDisplay(display: Display): void;
-  setPickKind(kind: Kind): void;
-  setThrough(through: boolean): void;
-  setHover(hover: Hover): void;
-  pick(piece: string | null, ids: number[], others?: string[]): void;
-  /** Pick by a rule, from what is picked now; `from` stands in for it. */
-  pickBy(rule: PickRule, from?: { kind: Kind; ids: number[] }): Promise<void>;
-  /** Do something that asks the service, and say what stands in the way. */
-  attempt(act: () => Promise<unknown>): Promise<void>;
   /** Move what is picked a little, as one step. */
   nudge(vector: Vec): void;
   showIn(unit: Unit): void;
@@ -126,7 +112,7 @@ export const useBench = create<Bench>((set, get) => {
       if (!before) set({ piece: design.pieces[0]?.id ?? null });
       return;
     }
-    set((s) => ({ touched: false, values: settled(s.values) }));
+    set((s) => ({ touched: false, typedSince: false, values: settled(s.values) }));
     const selected = design.selected;
     if (selected) {
       const kind = selected.ids.length ? selected.kind : get().pickKind;
@@ -201,21 +187,14 @@ export const useBench = create<Bench>((set, get) => {
   // Keys that come again before the last nudge was kept add up to one.
   let nudged: Vec | null = null;
 
-  const attempt = async (act: () => Promise<unknown>) => {
-    try {
-      await act();
-    } catch (error) {
-      if (error instanceof Refused) set({ problem: error.problem, problemPiece: get().piece });
-      else throw error;
-    }
-  };
+  const picking = pickingOf(set, get, { callOff, eagerly, showPreview });
 
   const step = (move: (id: string, revision: number) => Promise<DesignState>) =>
     turns.take(() => {
       const { design } = get();
       if (!design) return;
       turns.await(-1);
-      void attempt(async () => takeState(await move(design.id, design.revision))).finally(() => turns.answered(-1));
+      void picking.attempt(async () => takeState(await move(design.id, design.revision))).finally(() => turns.answered(-1));
     });
 
   return {
@@ -231,12 +210,7 @@ export const useBench = create<Bench>((set, get) => {
     touched: false,
     preview: null,
     display: "both",
-    pickKind: "face",
-    through: false,
-    piece: null,
-    picked: [],
-    others: [],
-    hover: null,
+    ...nothingPicked,
 
     open(id) {
       set({ design: null, gone: false, problem: null, picked: [], others: [], piece: null, preview: null, toolId: null });
@@ -282,7 +256,7 @@ export const useBench = create<Bench>((set, get) => {
       clearSketch();
       useFollowers.setState({ editing: null });
       useBodies.setState(nothingMeant);
-      set({ toolId: id, values: tool ? initialValues(tool) : {}, touched: false, problem: null });
+      set({ toolId: id, values: tool ? initialValues(tool) : {}, touched: false, typedSince: false, problem: null });
       if (tool) set({ station: tool.station });
       if (tool?.atOnce) {
         turns.take(() => {
@@ -307,7 +281,7 @@ export const useBench = create<Bench>((set, get) => {
     },
 
     setValues(values) {
-      set({ values, touched: true });
+      set({ values, touched: true, typedSince: shown.size > 0 });
       showPreview();
     },
 
@@ -327,14 +301,14 @@ export const useBench = create<Bench>((set, get) => {
     },
 
     back() {
-      const { preview, touched, values, toolId, picked } = get();
+      const { preview, touched, values, toolId, picked, asked } = get();
       if (preview || touched) {
         channel?.cancel();
-        set({ preview: null, touched: false, values: settled(values) });
+        set({ preview: null, touched: false, typedSince: false, values: settled(values) });
         const tool = toolById(toolId);
         if (tool?.needs === "nothing" || tool?.eager) set({ toolId: null, problem: null });
       } else if (toolId && toolById(toolId)?.parts === undefined) set({ toolId: null, problem: null });
-      else if (picked.length) set({ picked: [], problem: null });
+      else if (picked.length || asked) set({ picked: [], asked: null, problem: null });
       else set({ toolId: null, problem: null });
     },
 
@@ -364,8 +338,14 @@ export const useBench = create<Bench>((set, get) => {
     },
 
     cleared() {
-      const seq = callOff();
-      return seq ? new Promise((resolve) => shown.set(seq, resolve)) : Promise.resolve();
+      set({ typedSince: false });
+      return new Promise((resolve) =>
+        turns.take(() => {
+          const seq = callOff();
+          if (seq) shown.set(seq, resolve);
+          else resolve();
+        }),
+      );
     },
 
     look(level) {
@@ -381,38 +361,7 @@ export const useBench = create<Bench>((set, get) => {
     },
 
     setDisplay: (display) => set({ display }),
-    setPickKind: (pickKind) => {
-      const { pickKind: was, picked } = get();
-      if (pickKind === was) return;
-      // What was picked stays meant: as elements of the new kind where the rules know how.
-      const from = { kind: was, ids: picked };
-      set({ pickKind, picked: [], others: [], hover: null });
-      if (pickKind === "piece") {
-        if (picked.length) get().pick(get().piece, [0]);
-      } else if (picked.length && was !== "piece") void get().pickBy({ rule: "convert", to: pickKind }, from);
-    },
-    setThrough: (through) => set({ through }),
-    setHover: (hover) => {
-      const now = get().hover;
-      if (now?.id !== hover?.id || now?.piece !== hover?.piece || now?.kind !== hover?.kind) set({ hover });
-    },
-    pick(piece, ids, others = []) {
-      callOff();
-      set({ piece: piece ?? get().piece, picked: ids, others, touched: false, preview: null, problem: null });
-      eagerly();
-      get().weigh();
-      get().bend();
-    },
-    async pickBy(rule, from) {
-      const { design, piece, picked, pickKind } = get();
-      if (!design || !piece) return;
-      await attempt(async () => {
-        const found = await service.pick(design.id, piece, rule, from ?? { kind: pickKind, ids: picked });
-        set({ pickKind: found.kind });
-        get().pick(piece, found.ids);
-      });
-    },
-    attempt,
+    ...picking,
     nudge(vector) {
       if (nudged) {
         nudged = nudged.map((x, i) => x + vector[i]) as Vec;

@@ -1,4 +1,5 @@
 /** The live channel: previews with back-pressure (one under way, the newest waiting), commits, and reconnecting. */
+import { answered, asked } from "./asking";
 import { pack, unpack } from "./packing";
 import type { Command, Message } from "./types";
 
@@ -15,6 +16,8 @@ export class Channel {
   private closed = false;
   private seq = 0;
   private underWay = 0;
+  /** The last message that is answered by one with its number. */
+  private lastAsked = 0;
   private waiting: { revision: number; command: Command } | null = null;
   /** A preview was asked for and not called off: it is shown, or may still come. */
   previewing = false;
@@ -69,10 +72,14 @@ export class Channel {
     this.socket?.close();
   }
 
-  private send(message: object): number {
+  private send(message: { do: string; [given: string]: unknown }): number {
     if (this.socket?.readyState !== WebSocket.OPEN) return 0;
     this.seq += 1;
     this.socket.send(pack({ ...message, seq: this.seq }));
+    if (message.do !== "bodies") {
+      this.lastAsked = this.seq;
+      asked(this);
+    }
     return this.seq;
   }
 
@@ -93,8 +100,10 @@ export class Channel {
           this.preview(revision, command);
         }
       }
+      if (message.seq === this.lastAsked) answered(this);
     };
     socket.onclose = (event) => {
+      answered(this);
       this.underWay = 0;
       this.waiting = null;
       this.previewing = false;

@@ -1,4 +1,5 @@
 /** REST calls. A refusal becomes a Refused error that carries the problem document. */
+import { answered, asked } from "./asking";
 import type { BenchAnswer, Machine, CageFile, SolidFile, Material, Certificate, DesignCard, DesignState, FinderAsk, KeyedJob, FoundState, JobReport, Kind, PickRule, Problem, SurfaceFacts } from "./types";
 
 export class Refused extends Error {
@@ -8,6 +9,16 @@ export class Refused extends Error {
 }
 
 async function call<T>(method: string, path: string, body?: unknown): Promise<T> {
+  const asking = {};
+  asked(asking);
+  try {
+    return await answerTo<T>(method, path, body);
+  } finally {
+    answered(asking);
+  }
+}
+
+async function answerTo<T>(method: string, path: string, body?: unknown): Promise<T> {
   let response: Response;
   try {
     response = await fetch(`/api${path}`, {

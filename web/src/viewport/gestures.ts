@@ -24,7 +24,7 @@ type Going =
   | { what: "point"; x: number; y: number }
   | { what: "paint"; piece: string | null; ids: Set<number> }
   | { what: "pick"; x: number; y: number; add: boolean; band: boolean; line: [number, number][] }
-  | { what: "handle"; follow: (x: number, y: number) => Drag; typed: string; last: Drag | null; start: Values };
+  | { what: "handle"; follow: (x: number, y: number) => Drag; typed: string; reading: Promise<void> | null; last: Drag | null; start: Values; dropped?: boolean };
 
 export class Gestures {
   private going: Going | null = null;
@@ -161,6 +161,7 @@ export class Gestures {
     return {
       what: "handle",
       typed: "",
+      reading: null,
       last: null,
       start: bench.values,
       follow: (nx, ny) => {
@@ -284,9 +285,8 @@ export class Gestures {
     if (!going) return;
     const bench = useBench.getState();
     if (going.what === "handle") {
-      // One gesture, one step: letting go keeps what the drag has come to. A form that is not put down yet stays in hand.
       const part = going.last?.part;
-      if (bench.touched && part?.kind !== "grip") bench.apply();
+      void this.keep(going);
       if (part?.kind === "grip") toolById(bench.toolId)?.gripped?.(part, stepOf(going.last!.amount, this.scene.eye.pixel), true);
     } else if (going.what === "point") {
       if (Math.hypot(x - going.x, y - going.y) <= slack) this.setPoint(x, y);
@@ -300,6 +300,14 @@ export class Gestures {
       });
     }
     this.scene.draw();
+  }
+
+  /** One gesture, one step: letting go keeps what the drag has come to. A form that is not put down yet stays in hand. */
+  private async keep(going: Extract<Going, { what: "handle" }>): Promise<void> {
+    // What was typed may still be on its way to a number.
+    if (going.reading) await going.reading;
+    const bench = useBench.getState();
+    if (bench.touched && going.last?.part.kind !== "grip") bench.apply();
   }
 
   private setPoint(x: number, y: number): void {
@@ -333,6 +341,7 @@ export class Gestures {
     this.band.style.display = this.lasso.style.display = "none";
     if (going?.what === "paint") useBench.getState().pick(null, []);
     if (going?.what !== "handle") return;
+    going.dropped = true;
     const bench = useBench.getState();
     const tool = toolById(bench.toolId);
     if (going.last?.part.kind === "grip" && tool?.gripped) {
@@ -350,7 +359,7 @@ export class Gestures {
     else if (going.what !== "handle") return;
     else if (event.key === "Enter") {
       this.going = null;
-      if (useBench.getState().touched && going.last?.part.kind !== "grip") useBench.getState().apply();
+      void this.keep(going);
     } else if (event.key === "PageUp" || event.key === "PageDown") this.widen(event.key === "PageUp" ? 1.15 : 1 / 1.15);
     else if (/^[\d.,:/\-+*() a-z°%"']$/i.test(event.key) || event.key === "Backspace") {
       going.typed = event.key === "Backspace" ? going.typed.slice(0, -1) : going.typed + event.key;
@@ -368,9 +377,9 @@ export class Gestures {
     const field = last.part.kind === "grip" ? last.part.field : tool.dragged?.(last, placing(), going.start).field;
     const given = tool.fields.find((f) => f.name === field);
     if (!field || !given) return;
-    void readTyped(typed, given.unit, bench.design?.unit ?? "mm").then((amount) => {
-      // A later key, or letting go, has overtaken this one.
-      if (amount === null || going.typed !== typed || this.going !== going) return;
+    going.reading = readTyped(typed, given.unit, bench.design?.unit ?? "mm").then((amount) => {
+      // A later key has overtaken this one.
+      if (amount === null || going.typed !== typed || going.dropped) return;
       const others = last.part.kind === "grip" ? going.start : Object.fromEntries(tool.fields.map((f) => [f.name, f.keep ? going.start[f.name] : f.initial]));
       if (tool.id === "extrude" && field !== "distance") others.distance = 0;
       const values = { ...others, [field]: amount };

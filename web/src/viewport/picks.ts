@@ -68,7 +68,7 @@ export function pickLoop(scene: Scene, x: number, y: number, add: boolean): void
   const kept = add && bench.piece === hit.piece ? bench.picked : [];
   bench.pick(hit.piece, [hit.id]);
   const rule = { rule: "loop" as const, ...(towards === null ? {} : { towards }) };
-  void bench.pickBy(rule, { kind: hit.kind, ids: [hit.id] }).then(() => {
-    if (kept.length) bench.pick(hit.piece, [...new Set([...kept, ...useBench.getState().picked])]);
+  void bench.pickBy(rule, { kind: hit.kind, ids: [hit.id] }).then((found) => {
+    if (found && kept.length) bench.pick(hit.piece, [...new Set([...kept, ...useBench.getState().picked])]);
   });
 }

@@ -1,0 +1,137 @@
+"""What the service answers is held back, as on a machine under load: the hand is ahead, and what it did last holds."""
+
+from __future__ import annotations
+
+import numpy as np
+from playwright.sync_api import Route, WebSocketRoute
+
+from tests.e2e.case import VerbCase
+
+
+class LateAnswers(VerbCase):
+    def setUp(self) -> None:
+        super().setUp()
+        self.held: list[bytes | str] = []
+        self.sockets: list[WebSocketRoute] = []
+        self.holding = False
+
+        def between(socket: WebSocketRoute) -> None:
+            self.sockets.append(socket)
+            service = socket.connect_to_server()
+            service.on_message(lambda message: self.held.append(message) if self.holding else socket.send(message))
+
+        self.page.route_web_socket("**/live", between)
+        self.begin_with({"kind": "add-box", "size": [60, 40, 20], "counts": [6, 4, 2], "size_of": "cage"})
+        self.chosen = self.page.get_by_test_id("chosen")
+
+    def key(self, key: str) -> None:
+        """Press a key and wait for nothing."""
+        self.screen.viewport.focus()
+        self.page.keyboard.press(key)
+
+    def hold(self, address: str) -> list[Route]:
+        """Requests to an address wait here from now on."""
+        waiting: list[Route] = []
+        self.page.route(address, lambda route: waiting.append(route))
+        return waiting
+
+    def until_asked(self) -> None:
+        self.page.wait_for_function("() => +document.documentElement.dataset.asking > 0")
+
+    def let_go(self) -> None:
+        """Hand over what was held back."""
+        self.page.wait_for_timeout(300)
+        self.assertTrue(self.held, "nothing was asked for")
+        self.holding = False
+        for message in self.held:
+            self.sockets[-1].send(message)
+        self.screen.settled()
+
+    def pick_an_edge(self) -> None:
+        self.press("e")
+        self.screen.click((5, -10, 10))
+        self.chosen.get_by_text("1 edge").wait_for()
+
+    def test_a_preview_that_comes_after_another_pick_does_not_stay(self) -> None:
+        self.pick_an_edge()
+        self.holding = True
+        self.page.get_by_role("navigation").get_by_text("Refine", exact=True).click()
+        self.until_asked()
+        self.key("f")
+        self.chosen.get_by_text("face").wait_for()
+        self.let_go()
+        self.assertIn("face", self.chosen.inner_text())
+        self.assertEqual(self.page.get_by_text("not applied yet").count(), 0)
+
+    def test_a_rule_that_is_answered_late_does_not_take_back_a_later_pick(self) -> None:
+        self.pick_an_edge()
+        waiting = self.hold("**/pick")
+        self.key("v")
+        self.until_asked()
+        for _ in range(20):
+            if waiting:
+                break
+            self.page.wait_for_timeout(50)
+        self.page.mouse.click(*self.screen.at((20, 10, 10)))
+        self.chosen.get_by_text("at 20, 10, 10 mm").wait_for()
+        waiting[0].continue_()
+        self.screen.settled()
+        self.chosen.get_by_text("at 20, 10, 10 mm").wait_for()
+
+    def test_escape_calls_off_a_rule_that_is_not_answered_yet(self) -> None:
+        self.pick_an_edge()
+        waiting = self.hold("**/pick")
+        self.press("m")
+        self.key("v")
+        self.until_asked()
+        self.page.wait_for_timeout(200)
+        self.key("Escape")
+        waiting[0].continue_()
+        self.screen.settled()
+        self.chosen.get_by_text("No vertices picked").wait_for()
+        # It was the pick that went, not the tool.
+        self.screen.field("Along x").wait_for()
+
+    def test_a_number_typed_right_after_a_click_is_for_what_was_clicked(self) -> None:
+        self.press("m")
+        self.press("v")
+        self.screen.click((20, 10, 10))
+        self.screen.field("Along z").fill("3")
+        self.previewed()
+        before = self.points()
+        # A click with a preview shown has to wait until the design is shown as it stands.
+        self.holding = True
+        self.page.mouse.click(*self.screen.at((-20, 10, 10)))
+        self.until_asked()
+        self.screen.field("Along z").fill("5")
+        self.let_go()
+        self.chosen.get_by_text("1 vertex").wait_for()
+        self.previewed()
+        self.apply(2)
+        moved = self.points() - before
+        changed = (abs(moved) > 1e-9).any(axis=1)
+        self.assertEqual(changed.sum(), 1)
+        np.testing.assert_allclose(before[changed], [[-20, 10, 10]], atol=1e-9)
+        np.testing.assert_allclose(moved[changed], [[0, 0, 5]], atol=1e-9)
+
+    def test_an_expression_typed_in_a_drag_counts_also_where_the_hand_lets_go_at_once(self) -> None:
+        self.press("m")
+        self.press("v")
+        self.screen.click((20, 10, 10))
+        before = self.points()
+        # Half an expression is no number yet.
+        self.expected_errors = ("422",)
+        waiting = self.hold("**/number?*")
+        start = self.screen.handle_point((20, 10, 10), (0, 0, 1), 0.75)
+        self.page.mouse.move(*self.screen.at(start))
+        self.page.mouse.down()
+        self.page.mouse.move(*self.screen.at(start + (0, 0, 2)), steps=3)
+        for key in "9/2":
+            self.page.keyboard.press(key)
+        self.page.mouse.up()
+        self.page.wait_for_timeout(300)
+        for route in waiting:
+            route.continue_()
+        self.screen.steps(2)
+        moved = (self.points() - before)[(self.points() != before).any(axis=1)]
+        np.testing.assert_allclose(moved, [[0, 0, 4.5]], atol=1e-9)
