@@ -1,21 +1,18 @@
 /** Mouse, pen and touch on the viewport: pick, box, lasso, drag the handle, set points, orbit, pan, zoom. */
-import { Vector3 } from "three";
-import { pieces, placing, useBench } from "../live/bench";
+import { useBench } from "../live/bench";
 import { useLook, type Vec } from "../live/look";
 import { useReach } from "../live/reach";
 import { reachChanged } from "../panels/ReachBar";
 import { toolById } from "../tools/all";
-import type { Drag, Part, Values } from "../tools/tool";
-import { verticesOf } from "./measure";
+import type { Part } from "../tools/tool";
+import { HandleDrag } from "./handleDrag";
 import { pickAt, pickBand, pickLoop } from "./picks";
 import { type Spot, useSketch } from "./pointing";
-import { rounded, stepOf } from "./rounding";
+import { rounded } from "./rounding";
 import type { Scene } from "./scene";
 import { spotAt } from "./snap";
-import { readTyped } from "./typed";
 
 const slack = 4;
-const turnSnap = 5;
 
 type Going =
   | { what: "orbit" }
@@ -24,7 +21,7 @@ type Going =
   | { what: "point"; x: number; y: number }
   | { what: "paint"; piece: string | null; ids: Set<number> }
   | { what: "pick"; x: number; y: number; add: boolean; band: boolean; line: [number, number][] }
-  | { what: "handle"; follow: (x: number, y: number) => Drag; typed: string; reading: Promise<void> | null; last: Drag | null; start: Values; dropped?: boolean };
+  | { what: "handle"; drag: HandleDrag };
 
 export class Gestures {
   private going: Going | null = null;
@@ -149,51 +146,8 @@ export class Gestures {
   }
 
   private grasp(part: Part, x: number, y: number): Going {
-    const { scene } = this;
-    const bench = useBench.getState();
-    const start = scene.picker(true).ray(x, y);
-    const follow = scene.handle.begin(part, start, scene.eye.back, scene.eye.pixel);
-    const tool = toolById(bench.toolId);
-    if (this.springBack && tool?.id === "extrude") this.springDragged = true;
-    const arrays = bench.piece ? pieces.byId.get(bench.piece) : undefined;
-    const own = arrays ? new Set(verticesOf(arrays.cage, bench.pickKind, bench.picked)) : new Set<number>();
-    const snaps = part.kind === "axis" || part.kind === "plane" || part.kind === "screen";
-    return {
-      what: "handle",
-      typed: "",
-      reading: null,
-      last: null,
-      start: bench.values,
-      follow: (nx, ny) => {
-        const snapped = snaps ? this.snapped(nx, ny, own) : null;
-        return this.rounded(follow(scene.picker(true).ray(nx, ny), nx - x, ny - y, snapped), snapped !== null);
-      },
-    };
-  }
-
-  /** The place that a dragged part snaps to: what is there, but not what is being dragged. */
-  private snapped(x: number, y: number, own: Set<number>): Vector3 | null {
-    const { snaps } = useLook.getState();
-    if (!snaps.vertex && !snaps.edge && !snaps.face && !snaps.reference) return null;
-    const { design, piece } = useBench.getState();
-    const spot = spotAt(this.scene.picker(true), this.scene.references, design, x, y, {});
-    if (!spot || spot.on === "plane" || spot.on === "picture") return null;
-    // A reference is snapped to only where it was asked for by more than looking at it.
-    if (spot.on === "reference" && !(snaps.face || snaps.vertex || snaps.edge)) return null;
-    if (spot.piece === piece && (spot.on === "face" || spot.vertices.some((v) => own.has(v)))) return null;
-    return new Vector3(...spot.point);
-  }
-
-  /** With the grid on, drags go by its spacing, and turns by five degrees. */
-  private rounded(drag: Drag, snapped: boolean): Drag {
-    const { snaps, grid } = useLook.getState();
-    if (!snaps.grid || snapped) return drag;
-    const { part } = drag;
-    if (part.kind === "arc") return { ...drag, amount: Math.round(drag.amount / turnSnap) * turnSnap };
-    if (part.kind === "knob" || part.kind === "bead" || part.kind === "grip") return drag;
-    const round = (v: number) => Math.round(v / grid) * grid;
-    if (part.kind === "normal" || part.kind === "each") return { ...drag, amount: round(drag.amount) };
-    return { ...drag, amount: round(drag.amount), vector: drag.vector.map(round) as Vec };
+    if (this.springBack && useBench.getState().toolId === "extrude") this.springDragged = true;
+    return { what: "handle", drag: new HandleDrag(this.scene, part, x, y) };
   }
 
   private move(event: PointerEvent): void {
@@ -209,10 +163,8 @@ export class Gestures {
     else if (going.what === "pan") scene.eye.pan(dx, dy);
     else if (going.what === "point") this.look(x, y);
     else if (going.what === "paint") this.paint(going, x, y);
-    else if (going.what === "handle") {
-      going.last = going.follow(x, y);
-      if (!going.typed) this.drag(going);
-    } else {
+    else if (going.what === "handle") going.drag.follow(x, y);
+    else {
       going.band ||= Math.hypot(x - going.x, y - going.y) > slack;
       if (going.band && useLook.getState().lasso) {
         going.line.push([x, y]);
@@ -253,28 +205,6 @@ export class Gestures {
     this.scene.draw();
   }
 
-  private drag(going: Extract<Going, { what: "handle" }>): void {
-    const { last } = going;
-    const bench = useBench.getState();
-    if (!last) return;
-    if (last.part.kind === "grip") {
-      const tool = toolById(bench.toolId);
-      if (tool?.gripped) return tool.gripped(last.part, stepOf(last.amount, this.scene.eye.pixel), false);
-      const { field } = last.part;
-      const given = toolById(bench.toolId)?.fields.find((f) => f.name === field);
-      const least = given?.min ?? -Infinity;
-      const { snaps, grid } = useLook.getState();
-      const value = going.start[field] + last.amount;
-      const [round] = Object.values(rounded({ value }, this.scene.eye.pixel));
-      const stepped = snaps.grid ? Math.round(value / grid) * grid : round;
-      const values = { ...bench.values, [field]: Math.max(least, stepped) };
-      bench.setValues(tool?.typed?.(values, field) ?? values);
-      return;
-    }
-    const dragged = toolById(bench.toolId)?.dragged?.(last, placing(), going.start);
-    if (dragged) bench.setValues({ ...going.start, ...rounded(dragged.values, this.scene.eye.pixel) });
-  }
-
   private up(event: PointerEvent): void {
     const { going } = this;
     const [x, y] = this.at(event);
@@ -284,11 +214,8 @@ export class Gestures {
     this.band.style.display = this.lasso.style.display = "none";
     if (!going) return;
     const bench = useBench.getState();
-    if (going.what === "handle") {
-      const part = going.last?.part;
-      void this.keep(going);
-      if (part?.kind === "grip") toolById(bench.toolId)?.gripped?.(part, stepOf(going.last!.amount, this.scene.eye.pixel), true);
-    } else if (going.what === "point") {
+    if (going.what === "handle") void going.drag.keep();
+    else if (going.what === "point") {
       if (Math.hypot(x - going.x, y - going.y) <= slack) this.setPoint(x, y);
     } else if (going.what === "paint") {
       if (going.piece !== null) this.paints?.done(going.piece, [...going.ids]);
@@ -300,14 +227,6 @@ export class Gestures {
       });
     }
     this.scene.draw();
-  }
-
-  /** One gesture, one step: letting go keeps what the drag has come to. A form that is not put down yet stays in hand. */
-  private async keep(going: Extract<Going, { what: "handle" }>): Promise<void> {
-    // What was typed may still be on its way to a number.
-    if (going.reading) await going.reading;
-    const bench = useBench.getState();
-    if (bench.touched && going.last?.part.kind !== "grip") bench.apply();
   }
 
   private setPoint(x: number, y: number): void {
@@ -340,15 +259,7 @@ export class Gestures {
     this.going = null;
     this.band.style.display = this.lasso.style.display = "none";
     if (going?.what === "paint") useBench.getState().pick(null, []);
-    if (going?.what !== "handle") return;
-    going.dropped = true;
-    const bench = useBench.getState();
-    const tool = toolById(bench.toolId);
-    if (going.last?.part.kind === "grip" && tool?.gripped) {
-      tool.gripped(going.last.part, 0, false);
-      bench.try(null);
-    } else if (going.last?.part.kind === "grip") bench.setValues(going.start);
-    else bench.back();
+    else if (going?.what === "handle") going.drag.drop();
   }
 
   /** While the handle is held: digits make the drag exact, Enter or letting go keeps it, Esc drops it. */
@@ -359,32 +270,11 @@ export class Gestures {
     else if (going.what !== "handle") return;
     else if (event.key === "Enter") {
       this.going = null;
-      void this.keep(going);
+      void going.drag.keep();
     } else if (event.key === "PageUp" || event.key === "PageDown") this.widen(event.key === "PageUp" ? 1.15 : 1 / 1.15);
-    else if (/^[\d.,:/\-+*() a-z°%"']$/i.test(event.key) || event.key === "Backspace") {
-      going.typed = event.key === "Backspace" ? going.typed.slice(0, -1) : going.typed + event.key;
-      this.takeTyped(going);
-    }
+    else going.drag.type(event.key);
     event.preventDefault();
     event.stopPropagation();
-  }
-
-  private takeTyped(going: Extract<Going, { what: "handle" }>): void {
-    const bench = useBench.getState();
-    const tool = toolById(bench.toolId);
-    const { last, typed } = going;
-    if (!tool || !last || !typed) return;
-    const field = last.part.kind === "grip" ? last.part.field : tool.dragged?.(last, placing(), going.start).field;
-    const given = tool.fields.find((f) => f.name === field);
-    if (!field || !given) return;
-    going.reading = readTyped(typed, given.unit, bench.design?.unit ?? "mm").then((amount) => {
-      // A later key has overtaken this one.
-      if (amount === null || going.typed !== typed || going.dropped) return;
-      const others = last.part.kind === "grip" ? going.start : Object.fromEntries(tool.fields.map((f) => [f.name, f.keep ? going.start[f.name] : f.initial]));
-      if (tool.id === "extrude" && field !== "distance") others.distance = 0;
-      const values = { ...others, [field]: amount };
-      useBench.getState().setValues(tool.typed?.(values, field) ?? values);
-    });
   }
 
   /** Points being set take Enter, Backspace and Escape; X held with the move tool extrudes for one drag. */

@@ -1,5 +1,5 @@
 /** A set of line segments of one colour and width, in pixels. */
-import type { Plane } from "three";
+import type { InterleavedBufferAttribute, Plane } from "three";
 import { LineMaterial } from "three/addons/lines/LineMaterial.js";
 import { LineSegments2 } from "three/addons/lines/LineSegments2.js";
 import { LineSegmentsGeometry } from "three/addons/lines/LineSegmentsGeometry.js";
@@ -7,6 +7,8 @@ import { LineSegmentsGeometry } from "three/addons/lines/LineSegmentsGeometry.js
 export class Lines {
   readonly object: LineSegments2;
   private readonly material: LineMaterial;
+  /** The vertex at each end of each line. */
+  private ends: number[] = [];
 
   constructor(color: string, width: number, options: { onTop?: boolean; opacity?: number; dashed?: boolean; dash?: number } = {}) {
     this.material = new LineMaterial({
@@ -27,16 +29,23 @@ export class Lines {
 
   /** Draw these edges of a cage. */
   set(positions: ArrayLike<number>, edgeVerts: ArrayLike<number>, edges: Iterable<number>): void {
-    const flat: number[] = [];
-    for (const e of edges)
-      for (const v of [edgeVerts[2 * e], edgeVerts[2 * e + 1]])
-        flat.push(positions[3 * v], positions[3 * v + 1], positions[3 * v + 2]);
-    this.object.visible = flat.length > 0;
-    if (!flat.length) return;
+    const ends: number[] = [];
+    for (const e of edges) ends.push(edgeVerts[2 * e], edgeVerts[2 * e + 1]);
+    this.ends = ends;
+    this.object.visible = ends.length > 0;
+    if (!ends.length) return;
     this.object.geometry.dispose();
-    const geometry = new LineSegmentsGeometry();
-    geometry.setPositions(flat);
-    this.object.geometry = geometry;
+    this.object.geometry = new LineSegmentsGeometry();
+    this.object.geometry.setPositions(laid(new Float32Array(3 * ends.length), ends, positions));
+    if (this.material.dashed) this.object.computeLineDistances();
+  }
+
+  /** The same edges, their ends elsewhere: laid anew where they are, with no new buffer on the card. */
+  moved(positions: ArrayLike<number>): void {
+    if (!this.ends.length) return;
+    const { data } = this.object.geometry.getAttribute("instanceStart") as InterleavedBufferAttribute;
+    laid(data.array as Float32Array, this.ends, positions);
+    data.needsUpdate = true;
     if (this.material.dashed) this.object.computeLineDistances();
   }
 
@@ -48,4 +57,9 @@ export class Lines {
     this.object.geometry.dispose();
     this.material.dispose();
   }
+}
+
+function laid(into: Float32Array, ends: number[], positions: ArrayLike<number>): Float32Array {
+  for (let i = 0; i < ends.length; i++) for (let k = 0; k < 3; k++) into[3 * i + k] = positions[3 * ends[i] + k];
+  return into;
 }

@@ -15,7 +15,8 @@ import { Handle } from "./handle";
 import { boxOf } from "./measure";
 import { Overlay } from "./overlay";
 import { Picker } from "./picking";
-import { type Dress, type Marks, PieceView } from "./pieceView";
+import type { Marks } from "./marksView";
+import { type Dress, PieceView } from "./pieceView";
 import { ReferenceViews } from "./referenceViews";
 
 export interface Look {
