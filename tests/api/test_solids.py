@@ -201,6 +201,29 @@ class Followed(SolidCase):
         waiting = self.add(state, {"kind": "fillet", "between": ["f8", "f9"], "radius": 1})
         self.problem(self.client.get(self.path(waiting) + "/surface-file?kind=stl"), 422, "refused")
 
+    def test_an_estimate_becomes_a_count_once_the_triangles_are_made(self) -> None:
+        state = self.bossed()
+        asked = "?tolerance=0.1&angle=12"
+        guess = self.client.get(self.path(state) + "/surface-facts" + asked).json()
+        self.assertFalse(guess["exact"])
+        job = self.client.post(self.path(state) + "/triangles" + asked).json()
+        self.assertEqual(self.wait(job)["status"], "done")
+        facts = self.client.get(self.path(state) + "/surface-facts" + asked).json()
+        self.assertTrue(facts["exact"])
+        self.assertLessEqual(facts["turn"], 12)
+        self.assertLessEqual(facts["chord"], 0.1)
+        stl = self.client.get(self.path(state) + "/surface-file?kind=stl&" + asked[1:]).content
+        # 80 bytes of heading, the count, and 50 bytes a triangle.
+        self.assertEqual(int.from_bytes(stl[80:84], "little"), facts["triangles"])
+        self.assertEqual(len(stl), 84 + 50 * facts["triangles"])
+        # The worker writes what it made before: the same triangles to the last bit.
+        begun = self.client.post(self.path(state) + "/surface-file?kind=stl&" + asked[1:]).json()
+        self.assertEqual(self.wait(begun["job"])["status"], "done")
+        self.assertEqual(self.client.get(f"/api/files/{begun['key']}?kind=stl").content[84:], stl[84:])
+        # Another form has not been counted.
+        changed = self.add(state, {"kind": "scale-to-size", "length": 50})
+        self.assertFalse(self.client.get(self.path(changed) + "/surface-facts" + asked).json()["exact"])
+
     def test_materials_carry_their_sources(self) -> None:
         materials = {m["name"]: m for m in self.client.get("/api/materials").json()}
         self.assertEqual(materials["Gold"]["density"], 19.3)

@@ -11,7 +11,19 @@ from fastapi.openapi.docs import get_swagger_ui_html
 from fastapi.responses import FileResponse, HTMLResponse
 from fastapi.staticfiles import StaticFiles
 
-from zinc_otter.api import cage_files, curves, designs, geometry, live, measures, print_bench, problems, references, solids
+from zinc_otter.api import (
+    cage_files,
+    curves,
+    designs,
+    geometry,
+    live,
+    measures,
+    print_bench,
+    problems,
+    references,
+    solids,
+    triangle_files,
+)
 from zinc_otter.api.guard import Guard
 from zinc_otter.api.room import Room
 
@@ -31,7 +43,7 @@ def create_app(room: Room | None, web: Path = WEB) -> FastAPI:
     app.state.room = room
     app.add_middleware(Guard)
     problems.install(app)
-    for part in (designs, references, cage_files, geometry, curves, measures, solids, print_bench, live):
+    for part in (designs, references, cage_files, geometry, curves, measures, solids, triangle_files, print_bench, live):
         app.include_router(part.router)
 
     @app.get("/api/health", tags=["service"])

@@ -10,7 +10,7 @@ from fastapi import APIRouter, Query, Response
 from zinc_otter.api.designs import AtHand
 from zinc_otter.api.room import Room
 from zinc_otter.api.solid_schemas import BenchAnswer, MachineAsk
-from zinc_otter.api.solids import Chord, triangles_for
+from zinc_otter.api.triangle_files import Chord, triangles_for
 from zinc_otter.core.formats.surfaces import Look, write_surface
 from zinc_otter.core.printing.print_bench import Job, Machine, judge, layer_picture, take
 from zinc_otter.studio.followers import recipe_of

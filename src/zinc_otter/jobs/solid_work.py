@@ -14,7 +14,6 @@ import numpy as np
 from zinc_otter.core.solid.recipe import Recipe
 
 if TYPE_CHECKING:
-    from zinc_otter.core.formats.surfaces import Look
     from zinc_otter.core.solid.kernel.route import KernelMade
     from zinc_otter.core.solid.mesh.route import Made
 
@@ -38,37 +37,9 @@ def make_solid(progress: Progress, recipe: Recipe, folder: Path, colour: Colour 
     solids, shown, finished, measured = _measured(recipe, by_mesh, made)
     certificate = certify(made.patches, True, solids, measured, finished if recipe.followers else None)
     progress(0.9, "Writing STEP")
-    _put(folder / STEP, lambda path: write_step(made.body.shape, path, recipe.name, colour))
-    _put(folder / SHOWN, lambda path: _save(path, shown, finished))
-    _put(folder / CERTIFICATE, lambda path: path.write_text(json.dumps(asdict(certificate)), "utf-8"))
-    progress(1.0, "Done")
-
-
-def certify_body(progress: Progress, recipe: Recipe, chord: float, degrees: float, folder: Path) -> None:
-    """Write the certificate of a recipe's body by triangles into ``folder``: where the kernel makes none, or to print.
-
-    Raises CoreError of a follower that cannot be done, BadNumberError, OpenCageError, OSError.
-    """
-    from zinc_otter.core.solid.certificate import Finished, Measured, certify_triangles
-    from zinc_otter.core.solid.mesh.body import mesh_body
-    from zinc_otter.core.solid.mesh.route import triangles_of
-    from zinc_otter.core.solid.moments import moments
-
-    triangles = triangles_of(recipe, chord, degrees, lambda part, words: progress(0.7 * part, words))
-    progress(0.7, f"Measuring {len(triangles.triangles):,} triangles")
-    body = mesh_body(triangles.points, triangles.triangles, "body")
-    measures = moments(triangles.points, triangles.triangles)
-    crossings, thinnest, at = _looked_through(triangles.points, triangles.triangles)
-    followers = tuple((f.id, f.called, "done" if f.on else "off", "") for f in recipe.followers)
-    count = len(triangles.triangles)
-    measured = Measured(
-        count, triangles.chord, measures.volume, _vec(measures.centre), crossings, thinnest, at, 0.0, followers
-    )
-    finished = Finished(measures.volume, measures.area, _vec(body.size), count)
-    solids = sum(part.volume() > 0 for part in body.solid.decompose())
-    certificate = certify_triangles(finished, solids, triangles.chord, measured)
-    folder.mkdir(parents=True, exist_ok=True)
-    _put(folder / BY_TRIANGLES, lambda path: path.write_text(json.dumps(asdict(certificate)), "utf-8"))
+    put(folder / STEP, lambda path: write_step(made.body.shape, path, recipe.name, colour))
+    put(folder / SHOWN, lambda path: _save(path, shown, finished))
+    put(folder / CERTIFICATE, lambda path: path.write_text(json.dumps(asdict(certificate)), "utf-8"))
     progress(1.0, "Done")
 
 
@@ -97,23 +68,7 @@ def find_fillet(
         made.body, names, wished, seconds, lambda part, words: progress(0.5 + 0.5 * part, words), near
     )
     path.parent.mkdir(parents=True, exist_ok=True)
-    _put(path, lambda fresh: fresh.write_text(json.dumps(asdict(found)), "utf-8"))
-    progress(1.0, "Done")
-
-
-def write_file(
-    progress: Progress, recipe: Recipe, kind: str, chord: float, degrees: float, look: Look, path: Path
-) -> None:
-    """Write the body of a recipe as a file of triangles. Raises CoreError, OSError."""
-    from zinc_otter.core.formats.surfaces import write_surface
-    from zinc_otter.core.solid.mesh.route import triangles_of
-
-    progress(0.05, "Making triangles")
-    triangles = triangles_of(recipe, chord, degrees, lambda part, words: progress(0.05 + 0.8 * part, words))
-    progress(0.85, f"Writing {len(triangles.triangles):,} triangles")
-    data = write_surface(kind, triangles, look)
-    path.parent.mkdir(parents=True, exist_ok=True)
-    _put(path, lambda fresh: fresh.write_bytes(data))
+    put(path, lambda fresh: fresh.write_text(json.dumps(asdict(found)), "utf-8"))
     progress(1.0, "Done")
 
 
@@ -138,14 +93,14 @@ def _measured(recipe: Recipe, by_mesh: Made, made: KernelMade) -> tuple[int, Any
     chord = reach_of(made.body) * 3e-4
     shown = triangulated(made.body, chord)
     mesh = by_mesh.body.mesh
-    crossings, thinnest, at = _looked_through(mesh.points, mesh.triangles, (shown.points, shown.triangles))
+    crossings, thinnest, at = looked_through(mesh.points, mesh.triangles, (shown.points, shown.triangles))
     called = {follower.id: follower.called for follower in recipe.followers}
     x, y, z = (float(v) for v in np.ptp(shown.points, axis=0))
     measured = Measured(
         triangle_count=len(shown.triangles),
         chord=chord,
         mesh_volume=by_mesh.body.volume,
-        centre=_vec(shown.moments.centre),
+        centre=vec(shown.moments.centre),
         crossings=crossings,
         thinnest=thinnest,
         thinnest_at=at,
@@ -156,7 +111,7 @@ def _measured(recipe: Recipe, by_mesh: Made, made: KernelMade) -> tuple[int, Any
     return len(solids_of(made.body.shape)), shown, finished, measured
 
 
-def _looked_through(points: Any, triangles: Any, walled: Any = None) -> tuple[int, float, tuple[float, float, float]]:
+def looked_through(points: Any, triangles: Any, walled: Any = None) -> tuple[int, float, tuple[float, float, float]]:
     """How many pairs of triangles cross; and the wall that 99 of 100 sampled points of ``walled``, or of them, exceed."""
     from zinc_otter.core.proof.crossing import crossing_pairs
     from zinc_otter.core.proof.walls import wall_at
@@ -164,10 +119,10 @@ def _looked_through(points: Any, triangles: Any, walled: Any = None) -> tuple[in
     walls, at = wall_at(*(walled or (points, triangles)))
     order = np.argsort(walls)
     thin = order[len(order) // 100]
-    return len(crossing_pairs(points, triangles)), float(walls[thin]), _vec(at[thin])
+    return len(crossing_pairs(points, triangles)), float(walls[thin]), vec(at[thin])
 
 
-def _vec(values: Any) -> tuple[float, float, float]:
+def vec(values: Any) -> tuple[float, float, float]:
     x, y, z = (float(v) for v in values)
     return x, y, z
 
@@ -180,7 +135,7 @@ def _save(path: Path, shown: Any, finished: Any) -> None:
         )  # fmt: skip
 
 
-def _put(path: Path, write: Callable[[Path], Any]) -> None:
+def put(path: Path, write: Callable[[Path], Any]) -> None:
     """Write a file beside its place and move it there, so that nobody finds half of one."""
     fresh = path.with_name(f"{path.name}.{os.getpid()}")
     try:

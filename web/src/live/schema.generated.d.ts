@@ -467,26 +467,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/designs/{design_id}/pieces/{piece_id}/triangles-certificate": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /**
-         * Begin Triangles Certificate
-         * @description Begin to measure the body by triangles, as it would be written: where the kernel makes no solid of it, or to print.
-         */
-        post: operations["begin_triangles_certificate_api_designs__design_id__pieces__piece_id__triangles_certificate_post"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/designs/{design_id}/pieces/{piece_id}/fillet-finder": {
         parameters: {
             query?: never;
@@ -628,6 +608,66 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/designs/{design_id}/pieces/{piece_id}/cage-file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Download Cage
+         * @description The control cage as a file, in millimetres: with creases, corners and face sets, which OBJ has no place for.
+         */
+        get: operations["download_cage_api_designs__design_id__pieces__piece_id__cage_file_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/designs/{design_id}/pieces/{piece_id}/triangles-certificate": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Begin Triangles Certificate
+         * @description Begin to measure the body by triangles, as it would be written: where the kernel makes no solid of it, or to print.
+         */
+        post: operations["begin_triangles_certificate_api_designs__design_id__pieces__piece_id__triangles_certificate_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/designs/{design_id}/pieces/{piece_id}/triangles": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Begin Triangles
+         * @description Begin to make the body by triangles: once it is done they are counted, and files of them are quick.
+         */
+        post: operations["begin_triangles_api_designs__design_id__pieces__piece_id__triangles_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/designs/{design_id}/pieces/{piece_id}/surface-file": {
         parameters: {
             query?: never;
@@ -703,29 +743,10 @@ export interface paths {
          * Surface Facts
          * @description How many triangles a chord tolerance takes, and about how large each kind of file would be.
          *
-         *     With followers both are estimates, by the triangles of the body as it is shown. Null for a piece that is open.
+         *     With followers both are estimates, by the triangles of the body as it is shown, until it was made as fine as asked.
+         *     Null for a piece that is open.
          */
         get: operations["surface_facts_api_designs__design_id__pieces__piece_id__surface_facts_get"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/designs/{design_id}/pieces/{piece_id}/cage-file": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /**
-         * Download Cage
-         * @description The control cage as a file, in millimetres: with creases, corners and face sets, which OBJ has no place for.
-         */
-        get: operations["download_cage_api_designs__design_id__pieces__piece_id__cage_file_get"];
         put?: never;
         post?: never;
         delete?: never;
@@ -6943,43 +6964,6 @@ export interface operations {
             };
         };
     };
-    begin_triangles_certificate_api_designs__design_id__pieces__piece_id__triangles_certificate_post: {
-        parameters: {
-            query?: {
-                /** @description chord tolerance in mm */
-                tolerance?: number;
-                /** @description degrees by which the surface may turn in a facet */
-                angle?: number;
-            };
-            header?: never;
-            path: {
-                design_id: string;
-                piece_id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description Successful Response */
-            202: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["JobReport"];
-                };
-            };
-            /** @description Validation Error */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["HTTPValidationError"];
-                };
-            };
-        };
-    };
     begin_finder_api_designs__design_id__pieces__piece_id__fillet_finder_post: {
         parameters: {
             query?: never;
@@ -7221,6 +7205,113 @@ export interface operations {
             };
         };
     };
+    download_cage_api_designs__design_id__pieces__piece_id__cage_file_get: {
+        parameters: {
+            query?: {
+                /** @description USD as text or binary, PLY or OBJ */
+                kind?: "obj" | "ply" | "usda" | "usdc";
+            };
+            header?: never;
+            path: {
+                design_id: string;
+                piece_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    begin_triangles_certificate_api_designs__design_id__pieces__piece_id__triangles_certificate_post: {
+        parameters: {
+            query?: {
+                /** @description chord tolerance in mm */
+                tolerance?: number;
+                /** @description degrees by which the surface may turn in a facet */
+                angle?: number;
+            };
+            header?: never;
+            path: {
+                design_id: string;
+                piece_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobReport"];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    begin_triangles_api_designs__design_id__pieces__piece_id__triangles_post: {
+        parameters: {
+            query?: {
+                /** @description chord tolerance in mm */
+                tolerance?: number;
+                /** @description degrees by which the surface may turn in a facet */
+                angle?: number;
+            };
+            header?: never;
+            path: {
+                design_id: string;
+                piece_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobReport"];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
     download_surface_api_designs__design_id__pieces__piece_id__surface_file_get: {
         parameters: {
             query?: {
@@ -7386,39 +7477,6 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["SurfaceFacts"] | null;
                 };
-            };
-            /** @description Validation Error */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["HTTPValidationError"];
-                };
-            };
-        };
-    };
-    download_cage_api_designs__design_id__pieces__piece_id__cage_file_get: {
-        parameters: {
-            query?: {
-                /** @description USD as text or binary, PLY or OBJ */
-                kind?: "obj" | "ply" | "usda" | "usdc";
-            };
-            header?: never;
-            path: {
-                design_id: string;
-                piece_id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description Successful Response */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
             };
             /** @description Validation Error */
             422: {

@@ -68,6 +68,8 @@ export const service = {
     call<DesignState>("POST", `/designs/${id}/go-to`, { revision, step }),
   beginTrianglesCertificate: (design: string, id: string, chord: number, angle: number) =>
     call<JobReport>("POST", `${piece(design, id)}/triangles-certificate?tolerance=${chord}&angle=${angle}`),
+  beginTriangles: (design: string, id: string, chord: number, angle: number) =>
+    call<JobReport>("POST", `${piece(design, id)}/triangles?tolerance=${chord}&angle=${angle}`),
   beginSolid: (design: string, id: string) => call<JobReport>("POST", `${piece(design, id)}/solid`),
   job: (id: string) => call<JobReport>("GET", `/jobs/${id}`),
   cancelJob: (id: string) => call<JobReport>("DELETE", `/jobs/${id}`),

@@ -5,7 +5,7 @@ import Stack from "@mui/material/Stack";
 import TextField from "@mui/material/TextField";
 import Typography from "@mui/material/Typography";
 import { useQuery, useQueryClient } from "@tanstack/react-query";
-import { useEffect, useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import { useBench } from "../live/bench";
 import { download, service } from "../live/service";
 import type { PieceState, SurfaceFacts } from "../live/types";
@@ -18,6 +18,32 @@ function counted(facts: SurfaceFacts): string {
   if (facts.words) return facts.words;
   const count = facts.exact ? facts.triangles : +facts.triangles.toPrecision(2);
   return `${facts.exact ? "" : "about "}${count.toLocaleString("en")} triangles, STL ${bytes(facts.bytes.stl)}`;
+}
+
+/** Where the count is an estimate only, have the triangles made, and see how many they are; called off by what comes next. */
+function useCount(design: string, piece: PieceState, asked: { chord: number; turn: number }, wanted: boolean): void {
+  const client = useQueryClient();
+  const { chord, turn } = asked;
+  // What cannot be made so is said where the follower stands.
+  const counting = useJob(() => client.invalidateQueries({ queryKey: ["facts", design, piece.id] }), () => undefined);
+  const [begin, cancel] = [useRef(counting.begin), useRef(counting.cancel)];
+  [begin.current, cancel.current] = [counting.begin, counting.cancel];
+  useEffect(() => {
+    if (!wanted) return;
+    let stopped = false;
+    const count = async () => {
+      const job = await service.beginTriangles(design, piece.id, chord, turn);
+      if (stopped) await service.cancelJob(job.id);
+      else begin.current(job.id);
+    };
+    // Not while the form is still being changed.
+    const soon = setTimeout(() => void count().catch(() => undefined), 1500);
+    return () => {
+      stopped = true;
+      clearTimeout(soon);
+      cancel.current();
+    };
+  }, [design, piece.id, piece.made_from, chord, turn, wanted]);
 }
 
 export function TriangleFiles({ design, piece }: { design: string; piece: PieceState }) {
@@ -39,10 +65,11 @@ export function TriangleFiles({ design, piece }: { design: string; piece: PieceS
     retry: false,
   });
   const [writing, setWriting] = useState<{ key: string; kind: string } | null>(null);
+  const client = useQueryClient();
+  useCount(design, piece, asked, facts !== undefined && facts !== null && !facts.exact && !facts.words);
   const { job, begin, cancel } = useJob(async () => {
     if (writing) await download(service.fileAddress(writing.key, writing.kind, piece.name), `${piece.name}.${writing.kind}`);
   });
-  const client = useQueryClient();
   const measuring = useJob(() => client.invalidateQueries({ queryKey: ["certificate", design, piece.id] }));
   const certify = () => void attempt(async () => measuring.begin((await service.beginTrianglesCertificate(design, piece.id, chord, turn)).id));
   const save = (kind: string) =>

@@ -15,7 +15,7 @@ export const axis = (name: string, label: string, initial: number, words = ["x",
 
 function choice(name: string, label: string, initial: number, words: string[], when?: When): Field[] {
   // The three numbers stand beside one another: "Cut off towards" would leave no room for them.
-  const short = label.replace(/^Cut off t/, "T").replace(/^Open towards/, "Open");
+  const short = label.replace(/^Cut off t/, "T").replace(/^Open towards/, "Open").replace(/^Plane$/, "Normal");
   const typed: When = (v) => v[name] === words.length && (when?.(v) ?? true);
   return [
     { name, label, unit: "", initial, step: 1, options: [...words, "as typed"], when },

@@ -1,0 +1,173 @@
+"""The body of a piece by triangles: counted, certified, written to files that are fetched by a key, and as an outline."""
+
+from __future__ import annotations
+
+import hashlib
+from pathlib import Path
+from typing import Annotated, Literal
+
+from fastapi import APIRouter, Query, Response
+
+from zinc_otter.api.bodies import FINE
+from zinc_otter.api.designs import AtHand
+from zinc_otter.api.room import Room
+from zinc_otter.api.solid_schemas import JobReport, KeyedJob, SurfaceFacts
+from zinc_otter.api.solids import Key, NoSolidError, download, piece_and_recipe, report_of
+from zinc_otter.core.errors import BadNumberError, OpenCageError
+from zinc_otter.core.formats.outline import View, write_outline
+from zinc_otter.core.formats.surfaces import KINDS, Look, write_surface
+from zinc_otter.core.formats.surfaces.look import CLAYS
+from zinc_otter.core.solid.certificate import require_closed
+from zinc_otter.core.solid.mesh.route import surface_triangles, triangles_of
+from zinc_otter.core.solid.recipe import as_solid
+from zinc_otter.core.solid.tessellation import Triangles, tessellate
+from zinc_otter.jobs.triangle_work import Fineness, certify_body, count_triangles, write_file
+from zinc_otter.studio.design import Piece
+
+router = APIRouter(prefix="/api", tags=["triangles"])
+_PIECE = "/designs/{design_id}/pieces/{piece_id}"
+
+Chord = Annotated[float, Query(gt=0, le=100, allow_inf_nan=False, description="chord tolerance in mm")]
+Angle = Annotated[
+    float, Query(gt=0, le=180, allow_inf_nan=False, description="degrees by which the surface may turn in a facet")
+]
+
+
+@router.post(_PIECE + "/triangles-certificate", status_code=202)
+def begin_triangles_certificate(
+    design_id: str, piece_id: str, room: AtHand, tolerance: Chord = 0.05, angle: Angle = 180.0
+) -> JobReport:
+    """Begin to measure the body by triangles, as it would be written: where the kernel makes no solid of it, or to print."""
+    _, recipe = piece_and_recipe(room, design_id, piece_id)
+    as_solid(recipe)
+    folder = room.bodies.folder(recipe)
+    key = f"{folder} by triangles"
+    fineness = _fineness(room, tolerance, angle)
+    job_id = room.jobs.start(key, "Measuring the triangles", certify_body, recipe, fineness, folder)
+    return report_of(room.jobs.state(job_id))
+
+
+@router.post(_PIECE + "/triangles", status_code=202)
+def begin_triangles(
+    design_id: str, piece_id: str, room: AtHand, tolerance: Chord = 0.05, angle: Angle = 180.0
+) -> JobReport:
+    """Begin to make the body by triangles: once it is done they are counted, and files of them are quick."""
+    _, recipe = piece_and_recipe(room, design_id, piece_id)
+    as_solid(recipe)
+    fineness = _fineness(room, tolerance, angle)
+    key = str(fineness.path(recipe))
+    return report_of(room.jobs.state(room.jobs.start(key, "Making triangles", count_triangles, recipe, fineness)))
+
+
+SurfaceKind = Literal["stl", "3mf", "obj", "ply", "glb"]
+
+
+@router.post(_PIECE + "/surface-file", status_code=202)
+def begin_surface(
+    design_id: str, piece_id: str, room: AtHand, kind: SurfaceKind = "stl", tolerance: Chord = 0.05, angle: Angle = 180.0
+) -> KeyedJob:
+    """Begin to write the file in a worker, with progress and cancel; it is fetched by its key."""
+    piece, recipe = piece_and_recipe(room, design_id, piece_id)
+    as_solid(recipe)
+    look = Look(piece.name, CLAYS.get(piece.colour, CLAYS["clay"]))
+    asked = f"{recipe.digest} {kind} {tolerance!r} {angle!r} {look}"
+    key = hashlib.sha256(asked.encode()).hexdigest()[:32]
+    path = room.folder / "files" / f"{key}.{kind}"
+    _sweep(path.parent)
+    fineness = _fineness(room, tolerance, angle)
+    job_id = room.jobs.start(key, "Writing the file", write_file, recipe, kind, fineness, look, path)
+    return KeyedJob(job=report_of(room.jobs.state(job_id)), key=key)
+
+
+@router.get("/files/{key}", response_class=Response)
+def fetch_file(key: Key, room: AtHand, kind: SurfaceKind = "stl", name: str = "Solid") -> Response:
+    """A file that was written, under a name."""
+    path = room.folder / "files" / f"{key}.{kind}"
+    if not path.exists():
+        raise NoSolidError("This file has not been written, or is not kept any more.")
+    return download(path.read_bytes(), KINDS[kind].media_type, f"{name[:80]}.{kind}")
+
+
+@router.get(_PIECE + "/surface-file", response_class=Response)
+def download_surface(
+    design_id: str,
+    piece_id: str,
+    room: AtHand,
+    kind: SurfaceKind = "stl",
+    tolerance: Chord = 0.05,
+    angle: Angle = 180.0,
+) -> Response:
+    """The closed surface of a piece with its followers as triangles; millimetres, but metres where the format is so."""
+    piece, triangles = triangles_for(room, design_id, piece_id, tolerance, angle)
+    data = write_surface(kind, triangles, Look(piece.name, CLAYS.get(piece.colour, CLAYS["clay"])))
+    return download(data, KINDS[kind].media_type, f"{piece.name}.{kind}")
+
+
+@router.get(_PIECE + "/outline.svg", response_class=Response)
+def download_outline(
+    design_id: str, piece_id: str, room: AtHand, view: View = "front", tolerance: Chord = 0.05
+) -> Response:
+    """The silhouette of a flat view as SVG at full size."""
+    piece, triangles = triangles_for(room, design_id, piece_id, tolerance)
+    return download(write_outline(triangles, view, piece.name).encode(), "image/svg+xml", f"{piece.name}, {view}.svg")
+
+
+@router.get(_PIECE + "/surface-facts")
+def surface_facts(
+    design_id: str, piece_id: str, room: AtHand, tolerance: Chord = 0.05, angle: Angle = 180.0
+) -> SurfaceFacts | None:
+    """How many triangles a chord tolerance takes, and about how large each kind of file would be.
+
+    With followers both are estimates, by the triangles of the body as it is shown, until it was made as fine as asked.
+    Null for a piece that is open.
+    """
+    _, recipe = piece_and_recipe(room, design_id, piece_id)
+    try:
+        cage, left, _ = as_solid(recipe)
+    except OpenCageError:
+        return None
+    counted = _fineness(room, tolerance, angle).counted(recipe) if left else None
+    if counted is not None:
+        return _facts(*counted, exact=True)
+    try:
+        triangles = tessellate(cage, tolerance, angle)
+    except BadNumberError as error:
+        # Asked for of itself while a number is being typed: an answer, not a refusal.
+        return SurfaceFacts(triangles=0, exact=False, chord=0.0, turn=0.0, bytes={}, words=str(error))
+    count = len(triangles.triangles)
+    if left:
+        body = room.bodies.get(recipe, FINE)
+        shown = len(surface_triangles(cage, FINE[0], room.stencils.get)[1])
+        if "own" in body:
+            # Faces of the form itself grow with the tolerance; what followers made is as fine as it is.
+            count = round(count / shown * body["own"]) + body["added"]
+    return _facts(count, triangles.chord, triangles.turn, exact=not left)
+
+
+def _facts(count: int, chord: float, turn: float, exact: bool) -> SurfaceFacts:
+    sizes = {key: round(count * kind.bytes_each) for key, kind in KINDS.items()}
+    return SurfaceFacts(triangles=count, exact=exact, chord=chord, turn=turn, bytes=sizes)
+
+
+def _fineness(room: Room, tolerance: float, angle: float) -> Fineness:
+    return Fineness(tolerance, angle, room.folder / "triangles")
+
+
+def triangles_for(
+    room: Room, design_id: str, piece_id: str, tolerance: float, angle: float = 180.0
+) -> tuple[Piece, Triangles]:
+    piece, recipe = piece_and_recipe(room, design_id, piece_id)
+    if not any(follower.on for follower in piece.followers):
+        require_closed(piece.cage)
+        return piece, tessellate(piece.cage, tolerance, angle)
+    return piece, triangles_of(recipe, tolerance, angle)
+
+
+def _sweep(folder: Path) -> None:
+    """Of files that were written only the latest are kept."""
+    kept = sorted(folder.glob("*"), key=lambda path: path.stat().st_mtime, reverse=True)
+    for path in kept[_FILES_KEPT:]:
+        path.unlink(missing_ok=True)
+
+
+_FILES_KEPT = 30
