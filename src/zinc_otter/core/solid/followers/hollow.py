@@ -76,8 +76,7 @@ class Hollow(Follower):
         raise CoreError("A body is hollowed once; a second hollow has no inside to start from.")
 
     def slack(self, before: float, after: float) -> float:
-        # Marched cubes cut sharp edges of the inner wall off, and where an edge is hollow the shifted parts meet at a sharp
-        # edge that lies a little deeper than the wall asks for.
+        # Where an edge is hollow the shifted parts meet at a sharp edge that lies a little deeper than the wall asks for.
         return 0.03 * abs(after - before) + 1e-3 * max(before, after)
 
     def _opening(self) -> Trim:

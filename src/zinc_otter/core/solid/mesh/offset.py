@@ -4,16 +4,18 @@ from __future__ import annotations
 
 import numpy as np
 
+from zinc_otter.core.cage.cage import unit
 from zinc_otter.core.cage.topology import Floats
 from zinc_otter.core.proof.distance import MeshDistance
 from zinc_otter.core.solid.mesh.body import MeshBody, Name, mesh_body
 from zinc_otter.core.solid.mesh.level_set import level_set
+from zinc_otter.core.solid.mesh.sharpen import sharpened
 
 
 def offset(body: MeshBody, distance: float, voxel: float, name: Name) -> MeshBody | None:
     """The body grown by ``distance`` mm, or shrunk where it is below 0; None where nothing is left.
 
-    True to about a tenth of ``voxel`` mm where the offset is smooth; its sharp edges are cut off by up to a voxel.
+    True to about a tenth of ``voxel`` mm. Sharp edges are kept; where one could not be, it is cut off by up to a voxel.
     """
     mesh = body.mesh
     field = MeshDistance(mesh.points, mesh.triangles)
@@ -26,7 +28,13 @@ def offset(body: MeshBody, distance: float, voxel: float, name: Name) -> MeshBod
     points, faces = level_set(apart, low, high, voxel)
     if len(faces) == 0:
         return None
-    return mesh_body(points, faces, name)
+
+    def planes(near: Floats) -> tuple[Floats, Floats]:
+        far, at = field.signed(near)
+        out = unit((near - at) * np.sign(far)[:, None])
+        return near - (far - distance)[:, None] * out, out
+
+    return mesh_body(sharpened(points, faces, planes, 2 * voxel), faces, name)
 
 
 def fitting_voxel(body: MeshBody, wanted: float, most_triangles: int) -> float:
