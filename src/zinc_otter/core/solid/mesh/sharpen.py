@@ -1,8 +1,8 @@
 """Give marched surfaces their sharp edges back: where the grid cut an edge or a corner off, its points are moved onto it.
 
 After L. Kobbelt, M. Botsch, U. Schwanecke, H.-P. Seidel, "Feature Sensitive Surface Extraction from Volume Data", 2001: a
-point that is to lie on an edge is where the tangent planes about it meet, in the sense of least squares. They insert such points
-in cells; here enough of the points that are there are moved for no triangle to be left across an edge.
+point that is to lie on an edge is where the tangent planes about it meet, in the sense of least squares. They insert such
+points in cells; here enough of the points that are there are moved for no triangle to be left across an edge.
 """
 
 from __future__ import annotations
