@@ -5,7 +5,7 @@ from __future__ import annotations
 import numpy as np
 from playwright.sync_api import Locator
 
-from tests.e2e.case import BrowserCase
+from tests.e2e.case import BrowserCase, VerbCase
 
 
 class PickingByRules(BrowserCase):
@@ -96,13 +96,10 @@ class PickingByRules(BrowserCase):
         self.chosen("6 vertices picked")
 
 
-class Placing(BrowserCase):
+class Placing(VerbCase):
     def setUp(self) -> None:
         super().setUp()
         self.begin_box((40, 30, 20), (2, 2, 1))
-
-    def points(self, piece: str = "p1") -> np.ndarray:
-        return np.array(self.screen.cage(piece)["positions"])
 
     def pick_top(self) -> None:
         top = self.screen.faces_where(lambda x, y, z: z > 9.9)
@@ -149,6 +146,37 @@ class Placing(BrowserCase):
         moved = [p for p in self.points() if abs(p[1] + 15) < 1e-9 and p[2] > -9]
         flat = sorted(abs(float(p @ along)) for p in moved)
         self.assertLess(flat[1], 1e-9)
+
+    def test_a_typed_number_goes_on_with_what_is_added_and_goes_with_another_pick(self) -> None:
+        before = self.points()
+        self.screen.press("v")
+        self.screen.press("m")
+        self.screen.click((20, -15, 10))
+        self.screen.field("Along z").fill("5")
+        self.previewed()
+        self.screen.click((0, -15, 10), shift=True)
+        self.previewed()
+        self.page.keyboard.press("Enter")
+        self.screen.steps(2)
+        risen = self.points()[:, 2] - before[:, 2]
+        np.testing.assert_allclose(sorted(risen)[-3:], [0, 5, 5], atol=1e-9)
+        # Typed, but then something else is picked: the number is for neither.
+        self.screen.click((20, 15, 10))
+        self.screen.field("Along z").fill("4")
+        self.previewed()
+        self.screen.click((0, 15, 10))
+        self.assertEqual(self.screen.field("Along z").input_value(), "0")
+        self.assertEqual(self.page.get_by_text("not applied yet").count(), 0)
+        self.page.keyboard.press("Enter")
+        # Refused or called off, the same number typed again counts again.
+        self.screen.field("Along z").fill("4")
+        self.previewed()
+        self.page.keyboard.press("Escape")
+        self.screen.settled()
+        self.screen.field("Along z").fill("4")
+        self.previewed()
+        self.page.keyboard.press("Enter")
+        self.screen.steps(3)
 
     def test_arrows_nudge_by_a_chosen_step(self) -> None:
         self.screen.station("Set out")

@@ -187,7 +187,15 @@ export const useBench = create<Bench>((set, get) => {
   // Keys that come again before the last nudge was kept add up to one.
   let nudged: Vec | null = null;
 
-  const picking = pickingOf(set, get, { callOff, eagerly, showPreview });
+  /** A number typed for what was picked before is not left standing as if it were meant for this. */
+  const afresh = () => {
+    const { values, toolId } = get();
+    const tool = toolById(toolId);
+    if (tool && !tool.eager && tool.needs !== "nothing") set({ values: settled(values) });
+    eagerly();
+  };
+
+  const picking = pickingOf(set, get, { callOff, afresh, showPreview });
 
   const step = (move: (id: string, revision: number) => Promise<DesignState>) =>
     turns.take(() => {
@@ -308,7 +316,7 @@ export const useBench = create<Bench>((set, get) => {
         const tool = toolById(toolId);
         if (tool?.needs === "nothing" || tool?.eager) set({ toolId: null, problem: null });
       } else if (toolId && toolById(toolId)?.parts === undefined) set({ toolId: null, problem: null });
-      else if (picked.length || asked) set({ picked: [], asked: null, problem: null });
+      else if (picked.length || asked) set({ picked: [], asked: null, values: settled(values), problem: null });
       else set({ toolId: null, problem: null });
     },
 

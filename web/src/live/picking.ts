@@ -44,8 +44,8 @@ interface Rest extends Omit<Changed, "preview"> {
 
 interface Previews {
   callOff(): void;
-  /** What tools show before anything was set. */
-  eagerly(): void;
+  /** Numbers as they are before anything was typed, and what tools show then. */
+  afresh(): void;
   /** What was set, shown on what is picked. */
   showPreview(): void;
 }
@@ -79,11 +79,14 @@ export function pickingOf(set: (part: Partial<Changed>) => void, get: () => Rest
       if (now?.id !== hover?.id || now?.piece !== hover?.piece || now?.kind !== hover?.kind) set({ hover });
     },
     pick(piece, ids, others = []) {
-      const { typedSince } = get();
+      const before = get();
+      // Taking one more, or one less, goes on with the number that was typed.
+      const goesOn = before.touched && ids.length > 0 && (piece ?? before.piece) === before.piece && isPartOf(before.picked, ids);
+      const keeps = before.typedSince || goesOn;
       previews.callOff();
-      set({ piece: piece ?? get().piece, picked: ids, others, touched: typedSince, preview: null, problem: null, asked: null, typedSince: false });
-      if (typedSince) previews.showPreview();
-      else previews.eagerly();
+      set({ piece: piece ?? before.piece, picked: ids, others, touched: keeps, preview: null, problem: null, asked: null, typedSince: false });
+      if (keeps) previews.showPreview();
+      else previews.afresh();
       get().weigh();
       get().bend();
     },
@@ -104,4 +107,10 @@ export function pickingOf(set: (part: Partial<Changed>) => void, get: () => Rest
       return !overtaken;
     },
   };
+}
+
+/** Whether one of two sets, neither of them empty, holds the other whole. */
+function isPartOf(a: number[], b: number[]): boolean {
+  const [few, many] = a.length < b.length ? [a, new Set(b)] : [b, new Set(a)];
+  return few.length > 0 && few.every((id) => many.has(id));
 }
