@@ -119,7 +119,7 @@ export function NumberField({ field, value, disabled, onChange }: Props) {
           input: ending ? { endAdornment: <InputAdornment position="end">{ending}</InputAdornment> } : undefined,
           formHelperText: { sx: { maxWidth: 190 } },
         }}
-        sx={{ width: ending ? 112 : 100 }}
+        sx={{ width: ending ? 112 : field.narrow ? 76 : 100 }}
       />
     </Stack>
   );

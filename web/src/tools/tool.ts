@@ -23,6 +23,8 @@ export interface Field {
   slider?: boolean;
   /** A choice instead of a number: the value is the index of the words chosen. */
   options?: string[] | (() => string[]);
+  /** One of three that stand beside one another, such as the parts of a direction. */
+  narrow?: boolean;
   /** Shown behind "More" only: seldom needed. */
   more?: boolean;
   /** Shown only while this holds. */

@@ -19,7 +19,7 @@ function choice(name: string, label: string, initial: number, words: string[], w
   const typed: When = (v) => v[name] === words.length && (when?.(v) ?? true);
   return [
     { name, label, unit: "", initial, step: 1, options: [...words, "as typed"], when },
-    ...["x", "y", "z"].map((k): Field => ({ name: `${name}_${k}`, label: `${short} ${k}`, unit: "", initial: k === "z" ? 1 : 0, step: 0.1, when: typed })),
+    ...["x", "y", "z"].map((k): Field => ({ name: `${name}_${k}`, label: `${short} ${k}`, unit: "", initial: k === "z" ? 1 : 0, step: 0.1, narrow: true, when: typed })),
   ];
 }
 
