@@ -1,6 +1,6 @@
 """Run all tests, or those of the folders named, and close with the plain line `N passed, N failed`.
 
-All of them run in two processes side by side: those with a browser wait for it most of the time.
+All of them run in parts, two side by side, each in a process of its own.
 """
 
 from __future__ import annotations
@@ -34,12 +34,14 @@ class Result(unittest.TextTestResult):
             self.stream.writeln(f"    ({took:.0f} s: {test})")
 
 
-def run(folders: list[str]) -> int:
-    """Run the tests of these folders here."""
+def run(parts: list[str]) -> int:
+    """Run the tests of these folders or files here."""
     loader = unittest.TestLoader()
     suite = unittest.TestSuite()
-    for folder in folders:
-        suite.addTests(loader.discover(str(HERE / folder), top_level_dir=str(HERE.parent)))
+    for part in parts:
+        path = HERE / part
+        folder, pattern = (path.parent, path.name) if path.suffix else (path, "test*.py")
+        suite.addTests(loader.discover(str(folder), pattern, str(HERE.parent)))
     result = unittest.TextTestRunner(verbosity=1, resultclass=Result).run(suite)
     bad = {str(getattr(test, "test_case", test)) for test, _ in [*result.failures, *result.errors]}
     bad |= {str(test) for test in result.unexpectedSuccesses}
@@ -53,27 +55,33 @@ def tell(passed: int, failed: int, skipped: int) -> None:
     print(f"{passed} passed, {failed} failed" + (f", {skipped} skipped" if skipped else ""), flush=True)
 
 
-def run_beside(groups: list[list[str]]) -> int:
-    """Run each group in a process of its own, show what each wrote as soon as it ends, and add up their counts."""
-    with ThreadPoolExecutor(len(groups)) as pool:
-        counts = list(pool.map(_run_apart, groups))
+def run_beside(parts: list[str]) -> int:
+    """Run each part in a process of its own, two at a time, show what it wrote as soon as it ends, and add up the counts."""
+    with ThreadPoolExecutor(2) as pool:
+        counts = list(pool.map(_run_apart, parts))
     passed, failed, skipped = (sum(column) for column in zip(*counts, strict=True))
     tell(passed, failed, skipped)
     return 1 if failed or not passed else 0
 
 
-def _run_apart(group: list[str]) -> tuple[int, int, int]:
-    command = [sys.executable, "-m", "tests", *group]
+def _run_apart(part: str) -> tuple[int, int, int]:
+    command = [sys.executable, "-m", "tests", part]
     done = subprocess.run(command, stdout=subprocess.PIPE, stderr=subprocess.STDOUT, text=True, errors="replace")
-    print(f"== {' '.join(group)}\n{done.stdout}", flush=True)
+    print(f"== {part}\n{done.stdout}", flush=True)
     counted = re.findall(r"^(\d+) passed, (\d+) failed(?:, (\d+) skipped)?$", done.stdout, re.MULTILINE)
     passed, failed, skipped = (int(n or 0) for n in counted[-1]) if counted else (0, 0, 0)
     # A process that died before it could count, or that ended badly, has failed.
     return passed, failed or int(done.returncode != 0), skipped
 
 
-def main(folders: list[str]) -> int:
-    return run(folders) if folders else run_beside([["core", "studio", "store", "jobs", "api"], ["e2e"]])
+def all_parts() -> list[str]:
+    """The files with a browser each for itself, the longest first, and the other folders between them."""
+    files = [f"e2e/{path.name}" for path in sorted((HERE / "e2e").glob("test_*.py"), key=lambda p: -p.stat().st_size)]
+    return [*files[:1], "core", *files[1:], "api", "store", "studio", "jobs"]
+
+
+def main(parts: list[str]) -> int:
+    return run(parts) if parts else run_beside(all_parts())
 
 
 if __name__ == "__main__":
