@@ -21,7 +21,7 @@ SHARP = np.cos(np.radians(35))
 def sharpened(
     points: Floats, triangles: Ints, planes: Callable[[Floats], tuple[Floats, Floats]], reach: float
 ) -> Floats:
-    """The points (n, 3), those beside a sharp edge moved onto it, by ``reach`` mm at most.
+    """The points (n, 3) of a closed surface, those beside a sharp edge moved onto it, by ``reach`` mm at most.
 
     ``planes`` takes points (k, 3) near the surface and gives points on it and the outward unit normals there, both (k, 3).
     A point whose move would turn a triangle over stays where it was.
@@ -72,14 +72,16 @@ def _as_one(triangles: Ints, points: Floats) -> Ints:
     sides = np.stack([b - a, c - b, a - c])
     longest = (sides**2).sum(axis=2).max(axis=0)
     needle = np.linalg.norm(np.cross(b - a, c - a), axis=1) <= 1e-3 * longest
-    _, first, same = np.unique(np.round(points, 7), axis=0, return_index=True, return_inverse=True)
-    named = first[same.reshape(-1)][triangles]
+    used, within = np.unique(triangles, return_inverse=True)
+    _, first, same = np.unique(np.round(points[used], 7), axis=0, return_index=True, return_inverse=True)
+    named = used[first[same.reshape(-1)]][within.reshape(triangles.shape)]
     return np.where(needle[:, None], named[:, :1], named)
 
 
 def _edges_of(triangles: Ints) -> Ints:
-    ends = np.sort(triangles[:, [0, 1, 1, 2, 2, 0]].reshape(-1, 2), axis=1)
-    return np.unique(ends, axis=0)
+    ends = triangles[:, [0, 1, 1, 2, 2, 0]].reshape(-1, 2)
+    # The surface is closed: each edge is there both ways.
+    return ends[ends[:, 0] < ends[:, 1]]
 
 
 def _meetings(which: Ints, edges: Ints, points: Floats, feet: Floats, normals: Floats) -> Floats:
