@@ -114,6 +114,20 @@ class LateAnswers(VerbCase):
         np.testing.assert_allclose(before[changed], [[-20, 10, 10]], atol=1e-9)
         np.testing.assert_allclose(moved[changed], [[0, 0, 5]], atol=1e-9)
 
+    def test_a_click_while_a_step_is_being_kept_picks_after_it(self) -> None:
+        self.press("m")
+        self.press("v")
+        self.screen.click((20, 10, 10))
+        self.screen.field("Along z").fill("3")
+        self.previewed()
+        self.holding = True
+        self.page.keyboard.press("Enter")
+        self.until_asked()
+        self.page.mouse.click(*self.screen.at((-20, 10, 10)))
+        self.let_go()
+        self.screen.steps(2)
+        self.chosen.get_by_text("at -20, 10, 10 mm").wait_for()
+
     def test_an_expression_typed_in_a_drag_counts_also_where_the_hand_lets_go_at_once(self) -> None:
         self.press("m")
         self.press("v")
