@@ -47,6 +47,20 @@ class LateAnswers(VerbCase):
             self.sockets[-1].send(message)
         self.screen.settled()
 
+    def answer(self, waiting: list[Route]) -> None:
+        """Let the requests that were held go their way."""
+        self.page.wait_for_timeout(300)
+        self.assertTrue(waiting, "nothing was asked for")
+        for route in waiting:
+            route.continue_()
+
+    def type_for_a_vertex(self, rise: str) -> None:
+        self.press("m")
+        self.press("v")
+        self.screen.click((20, 10, 10))
+        self.screen.field("Along z").fill(rise)
+        self.previewed()
+
     def pick_an_edge(self) -> None:
         self.press("e")
         self.screen.click((5, -10, 10))
@@ -68,13 +82,9 @@ class LateAnswers(VerbCase):
         waiting = self.hold("**/pick")
         self.key("v")
         self.until_asked()
-        for _ in range(20):
-            if waiting:
-                break
-            self.page.wait_for_timeout(50)
         self.page.mouse.click(*self.screen.at((20, 10, 10)))
         self.chosen.get_by_text("at 20, 10, 10 mm").wait_for()
-        waiting[0].continue_()
+        self.answer(waiting)
         self.screen.settled()
         self.chosen.get_by_text("at 20, 10, 10 mm").wait_for()
 
@@ -84,20 +94,15 @@ class LateAnswers(VerbCase):
         self.press("m")
         self.key("v")
         self.until_asked()
-        self.page.wait_for_timeout(200)
         self.key("Escape")
-        waiting[0].continue_()
+        self.answer(waiting)
         self.screen.settled()
         self.chosen.get_by_text("No vertices picked").wait_for()
         # It was the pick that went, not the tool.
         self.screen.field("Along x").wait_for()
 
     def test_a_number_typed_right_after_a_click_is_for_what_was_clicked(self) -> None:
-        self.press("m")
-        self.press("v")
-        self.screen.click((20, 10, 10))
-        self.screen.field("Along z").fill("3")
-        self.previewed()
+        self.type_for_a_vertex("3")
         before = self.points()
         # A click with a preview shown has to wait until the design is shown as it stands.
         self.holding = True
@@ -115,11 +120,7 @@ class LateAnswers(VerbCase):
         np.testing.assert_allclose(moved[changed], [[0, 0, 5]], atol=1e-9)
 
     def test_a_click_while_a_step_is_being_kept_picks_after_it(self) -> None:
-        self.press("m")
-        self.press("v")
-        self.screen.click((20, 10, 10))
-        self.screen.field("Along z").fill("3")
-        self.previewed()
+        self.type_for_a_vertex("3")
         self.holding = True
         self.page.keyboard.press("Enter")
         self.until_asked()
@@ -143,9 +144,7 @@ class LateAnswers(VerbCase):
         for key in "9/2":
             self.page.keyboard.press(key)
         self.page.mouse.up()
-        self.page.wait_for_timeout(300)
-        for route in waiting:
-            route.continue_()
+        self.answer(waiting)
         self.screen.steps(2)
         moved = (self.points() - before)[(self.points() != before).any(axis=1)]
         np.testing.assert_allclose(moved, [[0, 0, 4.5]], atol=1e-9)

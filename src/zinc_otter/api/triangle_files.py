@@ -160,7 +160,7 @@ def triangles_for(
     if not any(follower.on for follower in piece.followers):
         require_closed(piece.cage)
         return piece, tessellate(piece.cage, tolerance, angle)
-    return piece, triangles_of(recipe, tolerance, angle)
+    return piece, _fineness(room, tolerance, angle).kept(recipe) or triangles_of(recipe, tolerance, angle)
 
 
 def _sweep(folder: Path) -> None:

@@ -40,6 +40,17 @@ class Fineness:
             return None
         return int(count), float(chord), float(turn)
 
+    def kept(self, recipe: Recipe) -> Triangles | None:
+        """The triangles, where they were made before."""
+        from zinc_otter.core.solid.tessellation import Triangles
+
+        try:
+            with np.load(self.path(recipe), allow_pickle=False) as kept:
+                _, chord, turn = (float(x) for x in kept["counted"])
+                return Triangles(kept["points"], kept["triangles"], chord, turn)
+        except FileNotFoundError:
+            return None
+
 
 def count_triangles(progress: Progress, recipe: Recipe, fineness: Fineness) -> None:
     """Make and keep the triangles of a recipe's body. Raises CoreError, OSError."""
@@ -95,15 +106,11 @@ KEPT = 12
 def _made(recipe: Recipe, fineness: Fineness, progress: Callable[[float, str], None]) -> Triangles:
     """The triangles, from where they are kept if they were made before; of all that are kept only the latest stay."""
     from zinc_otter.core.solid.mesh.route import triangles_of
-    from zinc_otter.core.solid.tessellation import Triangles
 
+    found = fineness.kept(recipe)
+    if found is not None:
+        return found
     path = fineness.path(recipe)
-    try:
-        with np.load(path, allow_pickle=False) as kept:
-            _, chord, turn = (float(x) for x in kept["counted"])
-            return Triangles(kept["points"], kept["triangles"], chord, turn)
-    except FileNotFoundError:
-        pass
     made = triangles_of(recipe, fineness.chord, fineness.degrees, progress)
     counted = (len(made.triangles), made.chord, made.turn)
     path.parent.mkdir(parents=True, exist_ok=True)
