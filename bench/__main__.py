@@ -23,9 +23,10 @@ from zinc_otter.core.primitives import box, patched_sphere
 from zinc_otter.core.proof.distance import MeshDistance
 from zinc_otter.core.solid.brep import build_solid
 from zinc_otter.core.solid.exact import Cylinder
+from zinc_otter.core.solid.fitting import fit_patches
 from zinc_otter.core.solid.followers import Combine, Fillet, Hollow, Trim
 from zinc_otter.core.solid.mesh.route import made_of_triangles
-from zinc_otter.core.solid.patches import fit_patches, volume_and_area
+from zinc_otter.core.solid.patches import volume_and_area
 from zinc_otter.core.solid.recipe import Recipe
 from zinc_otter.core.surface import build_stencils, evaluate, plan_drag
 from zinc_otter.core.surface.evaluation import normals_of

@@ -23,8 +23,9 @@ from zinc_otter.core.solid.exact import Cylinder
 from zinc_otter.core.solid.followers import Combine, Fillet, Follower, Hollow, Trim
 from zinc_otter.core.solid.kernel.route import made_in_kernel
 from zinc_otter.core.solid.mesh.route import made_of_triangles
-from zinc_otter.core.solid.patches import largest_deviation, largest_seam_angle
+from zinc_otter.core.solid.patches import largest_deviation
 from zinc_otter.core.solid.recipe import Recipe
+from zinc_otter.core.solid.seams import largest_seam
 from zinc_otter.demo import put_in_demo
 from zinc_otter.store import Store
 from zinc_otter.studio.studio import Studio
@@ -138,7 +139,7 @@ def measured(name: str, cage: Cage) -> Row:
         made = made_in_kernel(recipe, by_mesh, progress=lambda _, words: marks.append((time.monotonic(), words)))
         marks.append((time.monotonic(), "end"))
         row.apart = abs(made.volume / by_mesh.body.volume - 1)
-        row.deviation, row.seam = largest_deviation(made.patches), largest_seam_angle(made.patches)
+        row.deviation, row.seam = largest_deviation(made.patches), largest_seam(made.patches).degrees
     except CoreError as error:
         marks.append((time.monotonic(), "end"))
         at = next((s for s in STEPS if str(error).lower().startswith(s)), STEPS[max(0, len(marks) - 3)])

@@ -32,6 +32,9 @@ def _wrong(sentence: str) -> int:
     return 2
 
 
+_ANYWAY = "write a body that is incomplete or not sound all the same, and say what is the matter"
+
+
 def _parser() -> argparse.ArgumentParser:
     parser = argparse.ArgumentParser(prog="zinc-otter", description=__doc__)
     commands = parser.add_subparsers(dest="name", required=True)
@@ -45,6 +48,7 @@ def _parser() -> argparse.ArgumentParser:
     solid = commands.add_parser("solid", help="B-rep solid of an OBJ cage as STEP; prints its certificate as JSON")
     solid.add_argument("cage", type=Path)
     solid.add_argument("out", type=Path)
+    solid.add_argument("--as-far-as-it-goes", action="store_true", help=_ANYWAY)
     solid.set_defaults(run=_solid)
 
     convert = commands.add_parser(
@@ -60,6 +64,7 @@ def _parser() -> argparse.ArgumentParser:
     convert.add_argument("--surface", action="store_true", help="obj and ply as triangles of the body, not as the cage")
     convert.add_argument("--chord", type=float, default=0.05, help="mm between triangles and the surface at most")
     convert.add_argument("--angle", type=float, default=180.0, help="degrees by which the surface may turn in a triangle")
+    convert.add_argument("--as-far-as-it-goes", action="store_true", help=_ANYWAY)
     convert.set_defaults(run=_convert)
 
     serve = commands.add_parser("serve", help="start the application on 127.0.0.1")
@@ -83,21 +88,15 @@ def _surface(given: argparse.Namespace) -> None:
 
 
 def _solid(given: argparse.Namespace) -> None:
+    from zinc_otter.convert import solid_of
     from zinc_otter.core.formats.obj import read_obj
-    from zinc_otter.core.formats.step import look_at, write_step
-    from zinc_otter.core.solid.brep import build_solid
-    from zinc_otter.core.solid.certificate import certify, require_closed
-    from zinc_otter.core.solid.patches import fit_patches
+    from zinc_otter.core.solid.gate import refuse_unsound
+    from zinc_otter.core.solid.recipe import Recipe
 
-    cage = read_obj(given.cage.read_text("utf-8"))
-    require_closed(cage)
-    patches = fit_patches(cage)
-    solid = build_solid(patches)
-    facts = look_at(solid, with_volume=False)
-    certificate = certify(patches, facts.closed and facts.valid, facts.solids)
-    # The kernel reports an unwritable path in words of its own; ask the system first.
-    given.out.open("w").close()
-    write_step(solid, given.out, given.cage.stem)
+    step, certificate = solid_of(Recipe(given.cage.stem, read_obj(given.cage.read_text("utf-8"))))
+    if not given.as_far_as_it_goes:
+        refuse_unsound(certificate.faults)
+    given.out.write_bytes(step)
     print(json.dumps(asdict(certificate), indent=2))
 
 
@@ -106,7 +105,7 @@ def _convert(given: argparse.Namespace) -> None:
     from zinc_otter.core.formats.cages.cleaning import Cleaning
 
     cleaning = Cleaning(given.merge, given.holes, given.pair)
-    wishes = Wishes(given.piece, given.unit, cleaning, given.surface, given.chord, given.angle)
+    wishes = Wishes(given.piece, given.unit, cleaning, given.surface, given.chord, given.angle, given.as_far_as_it_goes)
     for remark in convert(given.cage, given.out, wishes):
         print(f"zinc-otter: {remark}", file=sys.stderr)
 

@@ -16,16 +16,17 @@ from zinc_otter.core.errors import CoreError, FileFormatError, OpenCageError
 from zinc_otter.core.formats.step import look_at, read_step, write_step
 from zinc_otter.core.primitives import box
 from zinc_otter.core.solid.brep import build_solid
-from zinc_otter.core.solid.certificate import certify, require_closed
+from zinc_otter.core.solid.certificate import certify
+from zinc_otter.core.solid.enclosing import require_closed
+from zinc_otter.core.solid.fitting import fit_patches
 from zinc_otter.core.solid.patches import (
     all_quads,
-    fit_patches,
     graded_breaks,
     grading_for,
     largest_deviation,
-    largest_seam_angle,
     volume_and_area,
 )
+from zinc_otter.core.solid.seams import largest_seam
 from zinc_otter.core.solid.tessellation import Triangles, split_quads
 from zinc_otter.core.surface import build_stencils, evaluate
 from zinc_otter.core.surface.stencils import face_grid
@@ -106,9 +107,9 @@ class Patches(unittest.TestCase):
 
     def test_flat_corners_lessen_the_seam_angle(self) -> None:
         for grading in (3, 4):
-            seam = largest_seam_angle(fit_patches(cages.knob(), grading))
-            self.assertLess(seam, 4)
-        self.assertLess(largest_seam_angle(fit_patches(cages.knob(), 5)), 2)
+            seam = largest_seam(fit_patches(cages.knob(), grading)).degrees
+            self.assertLess(seam, 0.2)
+        self.assertLess(largest_seam(fit_patches(cages.knob(), 5)).degrees, 0.1)
 
 
 class Measures(unittest.TestCase):

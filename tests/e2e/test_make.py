@@ -8,7 +8,9 @@ from tests.e2e.case import BrowserCase
 from zinc_otter.core.cage import Cage
 from zinc_otter.core.formats.cages import read_cage
 from zinc_otter.core.formats.step import look_at, read_step
-from zinc_otter.core.solid.patches import fit_patches, largest_deviation, largest_seam_angle
+from zinc_otter.core.solid.fitting import fit_patches
+from zinc_otter.core.solid.patches import largest_deviation
+from zinc_otter.core.solid.seams import largest_seam
 from zinc_otter.core.surface import build_stencils, evaluate
 
 
@@ -69,7 +71,7 @@ class Making(BrowserCase):
 
         patches = fit_patches(cage)
         self.assertAlmostEqual(float(stated["Largest deviation"].split()[0]), largest_deviation(patches), delta=1e-4)
-        self.assertAlmostEqual(float(stated["Largest seam angle"][:-1]), largest_seam_angle(patches), delta=1e-3)
+        self.assertAlmostEqual(float(stated["Largest seam angle"][:-1]), largest_seam(patches).degrees, delta=1e-3)
 
         self.screen.field("Chord tolerance").fill("0.2")
         stl = self.download("Download STL")

@@ -339,7 +339,7 @@ class LikeAComponent(RefineCase):
         self.screen.click((0, 0, 10))
         self.screen.station("Refine")
         self.screen.tool("Crease like")
-        self.page.get_by_text("36 edges run along its sharp lines.").wait_for()
+        self.page.get_by_text("36 edges are creased along its sharp lines.").wait_for()
         self.apply(4)
         self.assertEqual(list(self.sharpness().values()), [10.0] * 36)
         self.page.get_by_test_id("chosen").get_by_text("36 edges picked").wait_for()

@@ -19,10 +19,11 @@ from zinc_otter.core.formats.mesh import read_mesh
 from zinc_otter.core.formats.step import look_at, read_step, write_step
 from zinc_otter.core.primitives import plane
 from zinc_otter.core.solid.exact import Cylinder
+from zinc_otter.core.solid.fitting import fit_patches
 from zinc_otter.core.solid.followers import Combine, ImportedBody, Trim
 from zinc_otter.core.solid.imported import packed
 from zinc_otter.core.solid.kernel.shape import welded
-from zinc_otter.core.solid.patches import fit_patches, volume_and_area
+from zinc_otter.core.solid.patches import volume_and_area
 from zinc_otter.store.archive import write_archive
 from zinc_otter.studio.design import Design, Piece
 from zinc_otter.studio.shelf import Asset

@@ -13,7 +13,9 @@ from PIL import Image
 
 from zinc_otter.core.errors import CoreError
 from zinc_otter.core.proof.distance import MeshDistance
-from zinc_otter.core.solid.patches import fit_patches, largest_seam_angle, volume_and_area
+from zinc_otter.core.solid.fitting import fit_patches
+from zinc_otter.core.solid.patches import volume_and_area
+from zinc_otter.core.solid.seams import largest_seam
 from zinc_otter.core.surface import build_stencils, evaluate
 from zinc_otter.demo import put_in_demo
 from zinc_otter.demo.lantern_references import TICKS, TICKS_APART
@@ -148,7 +150,7 @@ class Demo(StudioCase):
         self.assertLessEqual(cage.topology.vertex_valence.max(), 5)
         patches = fit_patches(cage, 4)
         self.assertGreater(volume_and_area(patches)[0], 50_000)
-        self.assertLess(largest_seam_angle(patches), 2)
+        self.assertLess(largest_seam(patches).degrees, 2)
         # Even on both sides, as a grip for either hand should be.
         mirrored = cage.positions * [-1, 1, 1]
         both = np.concatenate([cage.positions, mirrored]).round(9) + 0.0

@@ -13,14 +13,14 @@ from zinc_otter.studio.design import Design
 from zinc_otter.studio.references import Component
 
 _WHILE_DRAGGING = 3_000
-_MOST_VERTICES = 3_000
 
 
 def clearances(design: Design, surfaces: Mapping[str, Floats], meshes: MeshShelf, settled: bool) -> list[dict[str, Any]]:
     """For each shown piece and component: the nearest surface point, and the distance of every vertex of the cage.
 
-    ``surfaces`` are dense limit points (n, 3) by piece. While something is dragged a part of them stands for all; when
-    the design is ``settled`` each one counts. Distances are in mm, below 0 inside the component.
+    ``surfaces`` are dense limit points (n, 3) by piece. While something is dragged a part of them stands for all, and the
+    vertices of a large cage are left out; when the design is ``settled`` each one counts. Distances are in mm, below 0
+    inside the component where it is closed; one that is open has no inside, and is told as not ``signed``.
     """
     found: list[dict[str, Any]] = []
     for component in design.references:
@@ -35,12 +35,15 @@ def clearances(design: Design, surfaces: Mapping[str, Floats], meshes: MeshShelf
                 points = points[:: -(-len(points) // _WHILE_DRAGGING)]
             distance, at = mesh.signed(component.own(points))
             least = int(np.argmin(distance))
-            vertices = piece.cage.positions[:_MOST_VERTICES]
+            vertices = piece.cage.positions
+            if not settled and len(vertices) > _WHILE_DRAGGING:
+                vertices = vertices[:0]
             found.append({
                 "piece": piece.id,
                 "reference": component.id,
                 "asked": component.clearance,
                 "distance": float(distance[least]),
+                "signed": mesh.closed,
                 "from": points[least].tolist(),
                 "to": component.placed(at[least][None])[0].tolist(),
                 "vertices": mesh.signed(component.own(vertices))[0].astype(np.float32),

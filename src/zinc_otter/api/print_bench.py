@@ -22,7 +22,7 @@ def _job(room: Room, design_id: str, piece_id: str, tolerance: float) -> Job:
     """The piece on the bench, by way of the file, as a real bench would have it; those handed over last are kept."""
 
     def taken() -> Job:
-        piece, triangles = triangles_for(room, design_id, piece_id, tolerance)
+        piece, triangles, _ = triangles_for(room, design_id, piece_id, tolerance)
         return take(write_surface("3mf", triangles, Look(piece.name)), "3mf")
 
     digest = recipe_of(room.studio.saved(design_id).design, piece_id).digest

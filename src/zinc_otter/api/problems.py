@@ -41,11 +41,17 @@ _TITLES = {
 
 
 class PlaceSchema(BaseModel):
-    """Elements of the piece at fault."""
+    """Where it is: elements of the piece at fault, and points in mm."""
 
-    vertices: list[int]
-    edges: list[int]
-    faces: list[int]
+    vertices: list[int] = []
+    edges: list[int] = []
+    faces: list[int] = []
+    points: list[tuple[float, float, float]] = []
+
+    @classmethod
+    def of(cls, place: Place | None) -> PlaceSchema | None:
+        """None where nothing is named."""
+        return None if place is None or place == Place() else cls(**{k: list(v) for k, v in asdict(place).items()})
 
 
 class Problem(BaseModel):
@@ -60,7 +66,7 @@ class Problem(BaseModel):
 
 def problem_of(error: CoreError) -> Problem:
     """The problem document of a refusal."""
-    place = None if error.place == Place() else PlaceSchema(**{k: list(v) for k, v in asdict(error.place).items()})
+    place = PlaceSchema.of(error.place)
     title = _TITLES.get(error.kind, _TITLES["refused"])
     return make_problem(error.kind, _STATUS.get(error.kind, 422), title, str(error), place)
 

@@ -6,6 +6,7 @@ from typing import Annotated, Literal
 
 from pydantic import BaseModel, Field
 
+from zinc_otter.api.problems import PlaceSchema
 from zinc_otter.api.schemas import In
 from zinc_otter.studio.commands.add_cage import AddCage
 
@@ -24,9 +25,18 @@ class CertificateState(BaseModel):
     pole_count: int | None
     deviation: float
     seam_angle: float | None
-    warnings: list[str]
+    warnings: list[RemarkState]
+    faults: list[RemarkState] = Field(default=[], description="why it is not what was asked for, or no sound solid")
+    meant_sharp: tuple[int, int] = Field(default=(0, 0), description="hard edges and corners of the cage")
     measured: MeasuredState | None
     route: Literal["kernel", "triangles"] = Field(default="kernel", description="triangles: the kernel has not made it")
+
+
+class RemarkState(BaseModel):
+    """A sentence, and the place that it is about."""
+
+    words: str
+    place: PlaceSchema
 
 
 class MeasuredState(BaseModel):
@@ -171,9 +181,10 @@ class BenchAnswer(BaseModel):
 
 
 class JobReport(BaseModel):
-    """How a job stands; ``progress`` runs from 0 to 1."""
+    """How a job stands; ``progress`` runs from 0 to 1. Where it failed at a place, that is named."""
 
     id: str
     status: str
     progress: float
     words: str
+    place: PlaceSchema | None = None

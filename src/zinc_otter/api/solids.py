@@ -4,7 +4,9 @@ from __future__ import annotations
 
 import hashlib
 import json
+from collections.abc import Sequence
 from dataclasses import asdict
+from datetime import datetime
 from pathlib import Path
 from typing import Annotated, Literal
 from urllib.parse import quote
@@ -13,6 +15,7 @@ from fastapi import APIRouter, Query, Response
 from fastapi import Path as Path_
 
 from zinc_otter.api.designs import AtHand
+from zinc_otter.api.problems import PlaceSchema
 from zinc_otter.api.room import Room
 from zinc_otter.api.solid_schemas import (
     CertificateState,
@@ -24,18 +27,27 @@ from zinc_otter.api.solid_schemas import (
 )
 from zinc_otter.core.errors import BadSelectionError, CoreError
 from zinc_otter.core.formats.cages import write_cage
+from zinc_otter.core.formats.step_text import Heading, headed
 from zinc_otter.core.formats.surfaces.look import CLAYS
-from zinc_otter.core.solid.certificate import read_certificate
+from zinc_otter.core.remark import Remark
+from zinc_otter.core.solid.certificate import Certificate, read_certificate
 from zinc_otter.core.solid.certificate_page import certificate_page
+from zinc_otter.core.solid.gate import in_short, refuse_unsound
 from zinc_otter.core.solid.materials import MATERIALS
 from zinc_otter.core.solid.recipe import Recipe, as_solid
 from zinc_otter.jobs import JobState
 from zinc_otter.jobs.solid_work import BY_TRIANGLES, CERTIFICATE, STEP, find_fillet, make_solid
 from zinc_otter.studio.design import Piece
 from zinc_otter.studio.followers import recipe_of
+from zinc_otter.studio.shelf import Saved
 
 router = APIRouter(prefix="/api", tags=["solids"])
 _PIECE = "/designs/{design_id}/pieces/{piece_id}"
+
+
+Anyway = Annotated[
+    bool, Query(description="hand over a body that is incomplete or not sound, as far as it goes; its name says so")
+]
 
 
 class NoSolidError(CoreError):
@@ -111,16 +123,40 @@ def certificate_as_page(design_id: str, piece_id: str, room: AtHand) -> Response
     path = _certificate(room, recipe)
     if path is None:
         raise _none_yet()
-    certificate = read_certificate(json.loads(path.read_text("utf-8")))
+    certificate = _read(path)
     page = certificate_page(certificate, piece.name, recipe.digest)
-    return download(page.encode(), "text/html; charset=utf-8", f"{piece.name}, certificate.html")
+    name = file_name(f"{piece.name}, certificate", certificate.faults, "html")
+    return download(page.encode(), "text/html; charset=utf-8", name)
 
 
 @router.get(_PIECE + "/solid.step", response_class=Response)
-def download_step(design_id: str, piece_id: str, room: AtHand) -> Response:
+def download_step(design_id: str, piece_id: str, room: AtHand, anyway: Anyway = False) -> Response:
     """The solid as STEP AP242, in millimetres."""
-    piece, recipe = piece_and_recipe(room, design_id, piece_id)
-    return download((_made(room, recipe) / STEP).read_bytes(), "model/step", f"{piece.name}.step")
+    saved = room.studio.saved(design_id)
+    piece, recipe = saved.design.piece(piece_id), recipe_of(saved.design, piece_id, room.solid)
+    folder = _made(room, recipe)
+    faults = _read(folder / CERTIFICATE).faults
+    if not anyway:
+        refuse_unsound(faults)
+    heading = heading_of(saved, f"{piece.name} of {saved.facts.name}", faults)
+    step = headed((folder / STEP).read_bytes(), heading, piece.name)
+    return download(step, "model/step", file_name(piece.name, faults, "step"))
+
+
+def heading_of(saved: Saved, title: str, faults: Sequence[Remark]) -> Heading:
+    """What a STEP file says of itself: the design and its revision, and what is the matter."""
+    about = (f"Revision {saved.facts.revision} of {saved.facts.name}", *(fault.words for fault in faults))
+    return Heading(title, about, datetime.now().isoformat(timespec="seconds"))
+
+
+def file_name(name: str, faults: Sequence[Remark], ending: str) -> str:
+    """The name of a file, which tells of a body that is incomplete or not sound."""
+    short = in_short(faults)
+    return f"{name}, {short}.{ending}" if short else f"{name}.{ending}"
+
+
+def _read(path: Path) -> Certificate:
+    return read_certificate(json.loads(path.read_text("utf-8")))
 
 
 @router.get(_PIECE + "/cage-file", response_class=Response)
@@ -170,4 +206,6 @@ def download(data: bytes, media_type: str, name: str) -> Response:
 
 
 def report_of(state: JobState) -> JobReport:
-    return JobReport(id=state.id, status=state.status, progress=state.progress, words=state.words)
+    return JobReport(
+        id=state.id, status=state.status, progress=state.progress, words=state.words, place=PlaceSchema.of(state.place)
+    )

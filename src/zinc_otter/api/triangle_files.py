@@ -12,16 +12,17 @@ from zinc_otter.api.bodies import FINE
 from zinc_otter.api.designs import AtHand
 from zinc_otter.api.room import Room
 from zinc_otter.api.solid_schemas import JobReport, KeyedJob, SurfaceFacts
-from zinc_otter.api.solids import Key, NoSolidError, download, piece_and_recipe, report_of
+from zinc_otter.api.solids import Anyway, Key, NoSolidError, download, file_name, piece_and_recipe, report_of
 from zinc_otter.core.errors import BadNumberError, OpenCageError
 from zinc_otter.core.formats.outline import View, write_outline
 from zinc_otter.core.formats.surfaces import KINDS, Look, write_surface
 from zinc_otter.core.formats.surfaces.look import CLAYS
-from zinc_otter.core.solid.certificate import require_closed
-from zinc_otter.core.solid.mesh.route import surface_triangles, triangles_of
+from zinc_otter.core.remark import Remark
+from zinc_otter.core.solid.gate import refuse_unsound
+from zinc_otter.core.solid.mesh.route import surface_triangles
 from zinc_otter.core.solid.recipe import as_solid
 from zinc_otter.core.solid.tessellation import Triangles, tessellate
-from zinc_otter.jobs.triangle_work import Fineness, certify_body, count_triangles, write_file
+from zinc_otter.jobs.triangle_work import Fineness, certify_body, count_triangles, made_body, write_file
 from zinc_otter.studio.design import Piece
 
 router = APIRouter(prefix="/api", tags=["triangles"])
@@ -64,18 +65,24 @@ SurfaceKind = Literal["stl", "3mf", "obj", "ply", "glb"]
 
 @router.post(_PIECE + "/surface-file", status_code=202)
 def begin_surface(
-    design_id: str, piece_id: str, room: AtHand, kind: SurfaceKind = "stl", tolerance: Chord = 0.05, angle: Angle = 180.0
+    design_id: str,
+    piece_id: str,
+    room: AtHand,
+    kind: SurfaceKind = "stl",
+    tolerance: Chord = 0.05,
+    angle: Angle = 180.0,
+    anyway: Anyway = False,
 ) -> KeyedJob:
     """Begin to write the file in a worker, with progress and cancel; it is fetched by its key."""
     piece, recipe = piece_and_recipe(room, design_id, piece_id)
     as_solid(recipe)
     look = Look(piece.name, CLAYS.get(piece.colour, CLAYS["clay"]))
-    asked = f"{recipe.digest} {kind} {tolerance!r} {angle!r} {look}"
+    asked = f"{recipe.digest} {kind} {tolerance!r} {angle!r} {look} {anyway}"
     key = hashlib.sha256(asked.encode()).hexdigest()[:32]
     path = room.folder / "files" / f"{key}.{kind}"
     _sweep(path.parent)
     fineness = _fineness(room, tolerance, angle)
-    job_id = room.jobs.start(key, "Writing the file", write_file, recipe, kind, fineness, look, path)
+    job_id = room.jobs.start(key, "Writing the file", write_file, recipe, kind, fineness, look, path, anyway)
     return KeyedJob(job=report_of(room.jobs.state(job_id)), key=key)
 
 
@@ -96,11 +103,12 @@ def download_surface(
     kind: SurfaceKind = "stl",
     tolerance: Chord = 0.05,
     angle: Angle = 180.0,
+    anyway: Anyway = False,
 ) -> Response:
     """The closed surface of a piece with its followers as triangles; millimetres, but metres where the format is so."""
-    piece, triangles = triangles_for(room, design_id, piece_id, tolerance, angle)
+    piece, triangles, faults = triangles_for(room, design_id, piece_id, tolerance, angle, anyway)
     data = write_surface(kind, triangles, Look(piece.name, CLAYS.get(piece.colour, CLAYS["clay"])))
-    return download(data, KINDS[kind].media_type, f"{piece.name}.{kind}")
+    return download(data, KINDS[kind].media_type, file_name(piece.name, faults, kind))
 
 
 @router.get(_PIECE + "/outline.svg", response_class=Response)
@@ -108,7 +116,7 @@ def download_outline(
     design_id: str, piece_id: str, room: AtHand, view: View = "front", tolerance: Chord = 0.05
 ) -> Response:
     """The silhouette of a flat view as SVG at full size."""
-    piece, triangles = triangles_for(room, design_id, piece_id, tolerance)
+    piece, triangles, _ = triangles_for(room, design_id, piece_id, tolerance, anyway=True)
     return download(write_outline(triangles, view, piece.name).encode(), "image/svg+xml", f"{piece.name}, {view}.svg")
 
 
@@ -154,13 +162,17 @@ def _fineness(room: Room, tolerance: float, angle: float) -> Fineness:
 
 
 def triangles_for(
-    room: Room, design_id: str, piece_id: str, tolerance: float, angle: float = 180.0
-) -> tuple[Piece, Triangles]:
+    room: Room, design_id: str, piece_id: str, tolerance: float, angle: float = 180.0, anyway: bool = False
+) -> tuple[Piece, Triangles, tuple[Remark, ...]]:
+    """The piece, its body by triangles, and what is the matter with it.
+
+    Raises UnsoundBodyError for one that is not sound, unless it is asked for ``anyway``.
+    """
     piece, recipe = piece_and_recipe(room, design_id, piece_id)
-    if not any(follower.on for follower in piece.followers):
-        require_closed(piece.cage)
-        return piece, tessellate(piece.cage, tolerance, angle)
-    return piece, _fineness(room, tolerance, angle).kept(recipe) or triangles_of(recipe, tolerance, angle)
+    triangles, _, judged = made_body(recipe, _fineness(room, tolerance, angle))
+    if not anyway:
+        refuse_unsound(judged.faults)
+    return piece, triangles, judged.faults
 
 
 def _sweep(folder: Path) -> None:

@@ -2,23 +2,36 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterable
+from collections.abc import Iterable, Mapping
 from dataclasses import dataclass
+from typing import Any, Self
+
+Point = tuple[float, float, float]
 
 
 @dataclass(frozen=True)
 class Place:
-    """Elements of one cage at fault, so that the viewport can light them up."""
+    """Where something is the matter, so that it can be shown: elements of one cage, and ``points`` in space, mm."""
 
     vertices: tuple[int, ...] = ()
     edges: tuple[int, ...] = ()
     faces: tuple[int, ...] = ()
+    points: tuple[Point, ...] = ()
+
+
+NOWHERE = Place()
+
+
+def read_place(data: Mapping[str, Any]) -> Place:
+    """From the mapping that ``dataclasses.asdict`` gives, by way of JSON."""
+    points = tuple((float(x), float(y), float(z)) for x, y, z in data["points"])
+    return Place(tuple(data["vertices"]), tuple(data["edges"]), tuple(data["faces"]), points)
 
 
 class CoreError(ValueError):
     """Base of every refusal of the core. ``str(error)`` is a sentence for the designer.
 
-    ``kind`` is a short stable name for programs; ``place`` names the elements at fault.
+    ``kind`` is a short stable name for programs; ``place`` tells where: elements at fault, or points in mm.
     """
 
     kind = "refused"
@@ -30,11 +43,21 @@ class CoreError(ValueError):
         vertices: Iterable[int] = (),
         edges: Iterable[int] = (),
         faces: Iterable[int] = (),
+        points: Iterable[Iterable[float]] = (),
     ) -> None:
         super().__init__(sentence)
         self.place = Place(
-            tuple(int(v) for v in vertices), tuple(int(e) for e in edges), tuple(int(f) for f in faces)
+            tuple(int(v) for v in vertices),
+            tuple(int(e) for e in edges),
+            tuple(int(f) for f in faces),
+            tuple((float(x), float(y), float(z)) for x, y, z in points),
         )
+
+    def saying(self, sentence: str) -> Self:
+        """The same refusal of the same place in other words."""
+        other = type(self)(sentence)
+        other.place = self.place
+        return other
 
 
 class UnsoundCageError(CoreError):
@@ -59,6 +82,24 @@ class OpenCageError(CoreError):
     """A closed cage was needed; ``place.edges`` holds the open edges."""
 
     kind = "open-cage"
+
+
+class InsideOutError(CoreError):
+    """Shells that look the wrong way: inwards alone, or outwards within another; ``place.faces`` holds them."""
+
+    kind = "inside-out"
+
+
+class UncheckedError(CoreError):
+    """One of the two routes cannot tell, for want of fineness; the other one may well be able to."""
+
+    kind = "unchecked"
+
+
+class UnsoundBodyError(CoreError):
+    """A body that is not what was asked for, or bounds no solid: incomplete, open, crossing itself."""
+
+    kind = "unsound-body"
 
 
 class KernelError(CoreError):

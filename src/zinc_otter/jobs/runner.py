@@ -17,7 +17,7 @@ from typing import Any, Literal
 
 from pebble import ProcessExpired, ProcessPool
 
-from zinc_otter.core.errors import CoreError
+from zinc_otter.core.errors import CoreError, Place
 
 Status = Literal["waiting", "running", "done", "failed", "cancelled"]
 
@@ -36,12 +36,13 @@ class JobFailedError(CoreError):
 
 @dataclass(frozen=True)
 class JobState:
-    """How a job stands: ``progress`` runs from 0 to 1, ``words`` says what it does or why it failed."""
+    """How a job stands: ``progress`` runs from 0 to 1, ``words`` says what it does or why it failed, and ``place`` where."""
 
     id: str
     status: Status
     progress: float
     words: str
+    place: Place | None = None
 
 
 class Progress:
@@ -139,7 +140,7 @@ class JobRunner:
         failure = _failure(job, self._time_limit)
         if failure is None:
             return JobState(job_id, "done", 1.0, f"{job.what}: done.")
-        return JobState(job_id, "failed", at[0] if at else 0.0, failure)
+        return JobState(job_id, "failed", at[0] if at else 0.0, failure, _place(job))
 
     def close(self) -> None:
         """End the worker and forget all jobs."""
@@ -159,6 +160,11 @@ class JobRunner:
 
 
 _REMEMBERED = 50
+
+
+def _place(job: _Job) -> Place | None:
+    error = job.future.exception()
+    return error.place if isinstance(error, CoreError) else None
 
 
 def _failure(job: _Job, time_limit: float) -> str | None:

@@ -4,7 +4,8 @@ from __future__ import annotations
 
 import json
 import os
-from collections.abc import Callable
+import pickle
+from collections.abc import Callable, Sequence
 from dataclasses import asdict
 from pathlib import Path
 from typing import TYPE_CHECKING, Any
@@ -14,10 +15,13 @@ import numpy as np
 from zinc_otter.core.solid.recipe import Recipe
 
 if TYPE_CHECKING:
+    from zinc_otter.core.remark import Remark
+    from zinc_otter.core.solid.gate import Judged
     from zinc_otter.core.solid.kernel.route import KernelMade
     from zinc_otter.core.solid.mesh.route import Made
 
 CERTIFICATE, STEP, SHOWN, BY_TRIANGLES = "certificate.json", "solid.step", "shown.npz", "triangles.json"
+SHAPE = "shape.bin"
 
 Colour = tuple[float, float, float]
 Progress = Callable[[float, str], None]
@@ -29,18 +33,26 @@ def make_solid(progress: Progress, recipe: Recipe, folder: Path, colour: Colour 
     Raises OpenCageError, KernelError naming the step that did not hold, OSError.
     """
     from zinc_otter.core.formats.step import write_step
+    from zinc_otter.core.formats.step_text import NAME
     from zinc_otter.core.solid.certificate import certify
 
     by_mesh, made = _both_routes(recipe, progress)
     folder.mkdir(parents=True, exist_ok=True)
     progress(0.8, "Measuring how true it is")
-    solids, shown, finished, measured = _measured(recipe, by_mesh, made)
-    certificate = certify(made.patches, True, solids, measured, finished if recipe.followers else None)
+    solids, shown, finished, measured, judged = _measured(recipe, by_mesh, made)
+    certificate = certify(made.patches, True, solids, measured, finished if recipe.followers else None, judged)
     progress(0.9, "Writing STEP")
-    put(folder / STEP, lambda path: write_step(made.body.shape, path, recipe.name, colour))
+    # Under a name that stands for the piece's own, which may change while the solid does not.
+    put(folder / STEP, lambda path: write_step(made.body.shape, path, NAME, colour))
+    put(folder / SHAPE, lambda path: path.write_bytes(pickle.dumps(made.body)))
     put(folder / SHOWN, lambda path: _save(path, shown, finished))
     put(folder / CERTIFICATE, lambda path: path.write_text(json.dumps(asdict(certificate)), "utf-8"))
-    progress(1.0, "Done")
+    progress(1.0, told(certificate.faults))
+
+
+def told(faults: Sequence[Remark]) -> str:
+    """The last words of a job that made a body: what is the matter comes first."""
+    return " ".join(fault.words for fault in faults) or "Done"
 
 
 def find_fillet(
@@ -85,15 +97,20 @@ def _both_routes(recipe: Recipe, progress: Progress) -> tuple[Made, KernelMade]:
     return by_mesh, made
 
 
-def _measured(recipe: Recipe, by_mesh: Made, made: KernelMade) -> tuple[int, Any, Any, Any]:
-    """Count of solids, triangles to be shown, and the measures of a certificate."""
+def _measured(recipe: Recipe, by_mesh: Made, made: KernelMade) -> tuple[int, Any, Any, Any, Judged]:
+    """Count of solids, triangles to be shown, the measures of a certificate, and what the gate says."""
     from zinc_otter.core.solid.certificate import Finished, Measured
-    from zinc_otter.core.solid.kernel.shape import largest_tolerance, reach_of, solids_of, triangulated
+    from zinc_otter.core.solid.gate import judged
+    from zinc_otter.core.solid.kernel.shape import joined_triangles, largest_tolerance, reach_of, solids_of, triangulated
 
     chord = reach_of(made.body) * 3e-4
     shown = triangulated(made.body, chord)
-    mesh = by_mesh.body.mesh
-    crossings, thinnest, at = looked_through(mesh.points, mesh.triangles, (shown.points, shown.triangles))
+    found = judged(*joined_triangles(made.body, shown), made.notes)
+    if found.crossings:
+        # Triangles of neighbours may cross by less than they keep from their faces; looked at again, more finely.
+        finer = triangulated(made.body, chord / 8)
+        found = judged(*joined_triangles(made.body, finer), made.notes)
+    thinnest, at = thinnest_wall(shown.points, shown.triangles)
     called = {follower.id: follower.called for follower in recipe.followers}
     x, y, z = (float(v) for v in np.ptp(shown.points, axis=0))
     measured = Measured(
@@ -101,25 +118,24 @@ def _measured(recipe: Recipe, by_mesh: Made, made: KernelMade) -> tuple[int, Any
         chord=chord,
         mesh_volume=by_mesh.body.volume,
         centre=vec(shown.moments.centre),
-        crossings=crossings,
+        crossings=found.crossings,
         thinnest=thinnest,
         thinnest_at=at,
         tolerance=largest_tolerance(made.body),
         followers=tuple((n.follower, called[n.follower], n.status, n.words) for n in made.notes),
     )
     finished = Finished(made.volume, shown.moments.area, (x, y, z), len(made.body.names))
-    return len(solids_of(made.body.shape)), shown, finished, measured
+    return len(solids_of(made.body.shape)), shown, finished, measured, found
 
 
-def looked_through(points: Any, triangles: Any, walled: Any = None) -> tuple[int, float, tuple[float, float, float]]:
-    """How many pairs of triangles cross; and the wall that 99 of 100 sampled points of ``walled``, or of them, exceed."""
-    from zinc_otter.core.proof.crossing import crossing_pairs
+def thinnest_wall(points: Any, triangles: Any) -> tuple[float, tuple[float, float, float]]:
+    """The wall in mm that 99 of 100 sampled points exceed, and where."""
     from zinc_otter.core.proof.walls import wall_at
 
-    walls, at = wall_at(*(walled or (points, triangles)))
+    walls, at = wall_at(points, triangles)
     order = np.argsort(walls)
     thin = order[len(order) // 100]
-    return len(crossing_pairs(points, triangles)), float(walls[thin]), vec(at[thin])
+    return float(walls[thin]), vec(at[thin])
 
 
 def vec(values: Any) -> tuple[float, float, float]:

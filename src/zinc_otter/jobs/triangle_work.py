@@ -11,11 +11,12 @@ from typing import TYPE_CHECKING
 
 import numpy as np
 
-from zinc_otter.core.solid.recipe import Recipe
-from zinc_otter.jobs.solid_work import BY_TRIANGLES, Progress, looked_through, put, vec
+from zinc_otter.core.solid.recipe import Note, Recipe
+from zinc_otter.jobs.solid_work import BY_TRIANGLES, Progress, put, thinnest_wall, told, vec
 
 if TYPE_CHECKING:
     from zinc_otter.core.formats.surfaces import Look
+    from zinc_otter.core.solid.gate import Judged
     from zinc_otter.core.solid.tessellation import Triangles
 
 
@@ -40,86 +41,108 @@ class Fineness:
             return None
         return int(count), float(chord), float(turn)
 
-    def kept(self, recipe: Recipe) -> Triangles | None:
-        """The triangles, where they were made before."""
+    def kept(self, recipe: Recipe) -> MadeBody | None:
+        """The triangles and what is said of them, where they were made before."""
+        from zinc_otter.core.solid.gate import Judged
         from zinc_otter.core.solid.tessellation import Triangles
 
         try:
             with np.load(self.path(recipe), allow_pickle=False) as kept:
                 _, chord, turn = (float(x) for x in kept["counted"])
-                return Triangles(kept["points"], kept["triangles"], chord, turn)
+                said = json.loads(str(kept["words"]))
+                notes = tuple(Note.read(note) for note in said["notes"])
+                return Triangles(kept["points"], kept["triangles"], chord, turn), notes, Judged.read(said["judged"])
         except FileNotFoundError:
             return None
 
 
 def count_triangles(progress: Progress, recipe: Recipe, fineness: Fineness) -> None:
     """Make and keep the triangles of a recipe's body. Raises CoreError, OSError."""
-    _made(recipe, fineness, progress)
-    progress(1.0, "Done")
+    _, _, judged = made_body(recipe, fineness, progress)
+    progress(1.0, told(judged.faults))
 
 
 def certify_body(progress: Progress, recipe: Recipe, fineness: Fineness, folder: Path) -> None:
     """Write the certificate of a recipe's body by triangles into ``folder``: where the kernel makes none, or to print.
 
-    Raises CoreError of a follower that cannot be done, BadNumberError, OpenCageError, OSError.
+    Raises BadNumberError, OpenCageError, OSError.
     """
     from zinc_otter.core.solid.certificate import Finished, Measured, certify_triangles
     from zinc_otter.core.solid.mesh.body import mesh_body
     from zinc_otter.core.solid.moments import moments
 
-    triangles = _made(recipe, fineness, lambda part, words: progress(0.7 * part, words))
+    triangles, notes, judged = made_body(recipe, fineness, lambda part, words: progress(0.7 * part, words))
     progress(0.7, f"Measuring {len(triangles.triangles):,} triangles")
     body = mesh_body(triangles.points, triangles.triangles, "body")
     measures = moments(triangles.points, triangles.triangles)
-    crossings, thinnest, at = looked_through(triangles.points, triangles.triangles)
-    followers = tuple((f.id, f.called, "done" if f.on else "off", "") for f in recipe.followers)
+    thinnest, at = thinnest_wall(triangles.points, triangles.triangles)
+    called = {follower.id: follower.called for follower in recipe.followers}
+    followers = tuple((n.follower, called[n.follower], n.status, n.words) for n in notes)
     count = len(triangles.triangles)
     measured = Measured(
-        count, triangles.chord, measures.volume, vec(measures.centre), crossings, thinnest, at, 0.0, followers
+        count, triangles.chord, measures.volume, vec(measures.centre), judged.crossings, thinnest, at, 0.0, followers
     )
     finished = Finished(measures.volume, measures.area, vec(body.size), count)
     solids = sum(part.volume() > 0 for part in body.solid.decompose())
-    certificate = certify_triangles(finished, solids, triangles.chord, measured)
+    certificate = certify_triangles(finished, solids, triangles.chord, measured, judged)
     folder.mkdir(parents=True, exist_ok=True)
     put(folder / BY_TRIANGLES, lambda path: path.write_text(json.dumps(asdict(certificate)), "utf-8"))
-    progress(1.0, "Done")
+    progress(1.0, told(certificate.faults))
 
 
 def write_file(
-    progress: Progress, recipe: Recipe, kind: str, fineness: Fineness, look: Look, path: Path
+    progress: Progress, recipe: Recipe, kind: str, fineness: Fineness, look: Look, path: Path, anyway: bool = False
 ) -> None:
-    """Write the body of a recipe as a file of triangles. Raises CoreError, OSError."""
+    """Write the body of a recipe as a file of triangles; one that is not sound only if it is asked for ``anyway``.
+
+    Raises UnsoundBodyError, CoreError, OSError.
+    """
     from zinc_otter.core.formats.surfaces import write_surface
+    from zinc_otter.core.solid.gate import refuse_unsound
 
     progress(0.05, "Making triangles")
-    triangles = _made(recipe, fineness, lambda part, words: progress(0.05 + 0.8 * part, words))
+    triangles, _, judged = made_body(recipe, fineness, lambda part, words: progress(0.05 + 0.8 * part, words))
+    if not anyway:
+        refuse_unsound(judged.faults)
     progress(0.85, f"Writing {len(triangles.triangles):,} triangles")
     data = write_surface(kind, triangles, look)
     path.parent.mkdir(parents=True, exist_ok=True)
     put(path, lambda fresh: fresh.write_bytes(data))
-    progress(1.0, "Done")
+    progress(1.0, told(judged.faults))
 
 
 KEPT = 12
 
 
-def _made(recipe: Recipe, fineness: Fineness, progress: Callable[[float, str], None]) -> Triangles:
-    """The triangles, from where they are kept if they were made before; of all that are kept only the latest stay."""
+MadeBody = tuple["Triangles", tuple[Note, ...], "Judged"]
+
+
+def made_body(
+    recipe: Recipe, fineness: Fineness, progress: Callable[[float, str], None] = lambda _, __: None
+) -> MadeBody:
+    """The triangles, what became of the followers, and what the gate says of them.
+
+    From where they are kept, if they were made before; of all that are kept only the latest stay.
+    """
+    from zinc_otter.core.solid.gate import judged
     from zinc_otter.core.solid.mesh.route import triangles_of
 
     found = fineness.kept(recipe)
     if found is not None:
         return found
     path = fineness.path(recipe)
-    made = triangles_of(recipe, fineness.chord, fineness.degrees, progress)
+    made, notes = triangles_of(recipe, fineness.chord, fineness.degrees, progress)
+    progress(1.0, f"Looking {len(made.triangles):,} triangles over")
+    said = judged(made.points, made.triangles, notes)
     counted = (len(made.triangles), made.chord, made.turn)
     path.parent.mkdir(parents=True, exist_ok=True)
+    words = json.dumps({"notes": [asdict(note) for note in notes], "judged": asdict(said)})
 
     def write(fresh: Path) -> None:
         with fresh.open("wb") as file:
-            np.savez(file, points=made.points, triangles=made.triangles, counted=counted)
+            np.savez(file, points=made.points, triangles=made.triangles, counted=counted, words=np.array(words))
 
     put(path, write)
     for old in sorted(path.parent.glob("*.npz"), key=lambda one: one.stat().st_mtime, reverse=True)[KEPT:]:
         old.unlink(missing_ok=True)
-    return made
+    return made, notes, said

@@ -16,6 +16,7 @@ from zinc_otter.core.errors import BadNumberError, CoreError, KernelError, OpenC
 from zinc_otter.core.formats.step import look_at, read_step, write_step
 from zinc_otter.core.primitives import box, plane
 from zinc_otter.core.solid.exact import Ball, Block, Cylinder
+from zinc_otter.core.solid.fitting import fit_patches
 from zinc_otter.core.solid.followers import (
     KINDS,
     Combine,
@@ -35,7 +36,7 @@ from zinc_otter.core.solid.followers import (
 from zinc_otter.core.solid.kernel.route import KernelMade, made_in_kernel
 from zinc_otter.core.solid.kernel.shape import triangulated
 from zinc_otter.core.solid.mesh.route import Made, made_of_triangles, triangles_of
-from zinc_otter.core.solid.patches import fit_patches, volume_and_area
+from zinc_otter.core.solid.patches import volume_and_area
 from zinc_otter.core.solid.recipe import Recipe
 
 

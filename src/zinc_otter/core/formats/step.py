@@ -5,7 +5,7 @@ from __future__ import annotations
 import os
 import sys
 import tempfile
-from collections.abc import Iterator
+from collections.abc import Iterator, Sequence
 from contextlib import contextmanager
 from dataclasses import dataclass
 from pathlib import Path
@@ -25,26 +25,44 @@ from OCP.TopoDS import TopoDS_Shape
 from OCP.XCAFDoc import XCAFDoc_ColorType, XCAFDoc_DocumentTool
 
 from zinc_otter.core.errors import FileFormatError, KernelError
+from zinc_otter.core.formats.step_text import Heading, headed
 from zinc_otter.core.solid.kernel.operations import is_closed
 from zinc_otter.core.solid.kernel.shape import faces_of, solids_of
 
+Colour = tuple[float, float, float]
+UNITS = {"mm": "MM", "cm": "CM", "in": "INCH"}
 
-def write_step(
-    shape: TopoDS_Shape, path: Path, name: str, colour: tuple[float, float, float] | None = None
-) -> None:
-    """Write a shape in millimetres, with its name and, as sRGB from 0 to 1, its colour.
+
+@dataclass(frozen=True, eq=False)
+class Part:
+    """A shape in mm with its name and, as sRGB from 0 to 1, its colour."""
+
+    shape: TopoDS_Shape
+    name: str
+    colour: Colour | None = None
+
+
+def write_step(shape: TopoDS_Shape, path: Path, name: str, colour: Colour | None = None) -> None:
+    """Write a shape in millimetres under its name. Raises as ``write_parts``."""
+    write_parts([Part(shape, name, colour)], path, Heading(name))
+
+
+def write_parts(parts: Sequence[Part], path: Path, heading: Heading, unit: str = "mm") -> None:
+    """Write shapes side by side into one file, in a unit (mm, cm, in).
 
     Raises KernelError when the kernel cannot, OSError when the disk cannot.
     """
     document = TDocStd_Document(TCollection_ExtendedString("XmlOcaf"))
-    label = XCAFDoc_DocumentTool.ShapeTool_s(document.Main()).AddShape(shape, False)
-    TDataStd_Name.Set_s(label, TCollection_ExtendedString(name, True))
-    if colour is not None:
-        tint = Quantity_Color(*colour, Quantity_TypeOfColor.Quantity_TOC_sRGB)
-        XCAFDoc_DocumentTool.ColorTool_s(document.Main()).SetColor(label, tint, XCAFDoc_ColorType.XCAFDoc_ColorSurf)
+    for part in parts:
+        label = XCAFDoc_DocumentTool.ShapeTool_s(document.Main()).AddShape(part.shape, False)
+        TDataStd_Name.Set_s(label, TCollection_ExtendedString(part.name, True))
+        if part.colour is not None:
+            tint = Quantity_Color(*part.colour, Quantity_TypeOfColor.Quantity_TOC_sRGB)
+            colours = XCAFDoc_DocumentTool.ColorTool_s(document.Main())
+            colours.SetColor(label, tint, XCAFDoc_ColorType.XCAFDoc_ColorSurf)
     with _quiet():
         writer = STEPCAFControl_Writer()
-        Interface_Static.SetCVal_s("write.step.unit", "MM")
+        Interface_Static.SetCVal_s("write.step.unit", UNITS[unit])
         Interface_Static.SetCVal_s("write.step.schema", "AP242DIS")
         writer.SetColorMode(True)
         writer.SetNameMode(True)
@@ -55,6 +73,7 @@ def write_step(
         with path.open("ab") as file:
             file.write(b" ")
         raise KernelError("The kernel could not write this solid as STEP.")
+    path.write_bytes(headed(path.read_bytes(), heading))
 
 
 @dataclass(frozen=True)

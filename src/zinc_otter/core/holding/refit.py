@@ -29,6 +29,7 @@ _DAMPING = 1e-3
 """Of the mean diagonal of the normal equations."""
 _DENSE = 600
 """Up to so many unknowns a dense solver is quicker."""
+_ENOUGH_POINTS = 40_000
 _MARGIN = 3
 """Rings of faces around the free points that the fit looks at: two that they reach, and one that these lean on."""
 
@@ -125,10 +126,21 @@ def strays_from(cage: Cage, old: NearestOnSurface, free: Ints) -> float:
     """The largest distance in mm from the old surface, of the surface points that the ``free`` vertices reach."""
     if not len(free):
         return 0.0
-    part = _Part(cage, free, 3)
+    part = _Part(cage, free, _measuring_level(cage, free))
     at, looking = part.surface(part.cage.positions)
     feet, _ = old.at(at, looking)
-    return float(np.linalg.norm(feet - at, axis=1).max(initial=0.0))
+    # A border that has moved within the surface is off as well, though each point of it still lies on the old one.
+    line = at[part.on_line]
+    line_feet, _ = old.on_lines(line)
+    known = np.isfinite(line_feet).all(axis=1)
+    off = np.concatenate([feet - at, (line_feet - line)[known]])
+    return float(np.linalg.norm(off, axis=1).max(initial=0.0))
+
+
+def _measuring_level(cage: Cage, free: Ints) -> int:
+    """Finer than what is fitted to at level 2; finer still where the part is small."""
+    corners = np.isin(cage.topology.face_verts, around(cage.topology, free, _MARGIN)).sum()
+    return 4 if corners * 4**3 <= _ENOUGH_POINTS else 3
 
 
 class _Part:
@@ -207,5 +219,12 @@ def _of_size(mm: float, span: float) -> str:
     """For example ``0.0027 mm, 0.0045 % of the size``."""
     if mm < 1e-6 * span:
         return "less than a millionth of the size"
-    return f"{mm:.2g} mm, {100 * mm / span:.2g} % of the size"
+    return f"{_up(mm)} mm, {_up(100 * mm / span)} % of the size"
+
+
+def _up(value: float) -> str:
+    """Two digits, rounded up, and a fiftieth more for what lies between the points that were looked at."""
+    value *= 1.02
+    unit = 10.0 ** (np.floor(np.log10(value)) - 1)
+    return f"{np.ceil(value / unit - 1e-9) * unit:.2g}"
 

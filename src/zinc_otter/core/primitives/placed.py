@@ -11,6 +11,7 @@ from zinc_otter.core.cage.cage import Cage
 from zinc_otter.core.cage.edits.delete import delete_elements
 from zinc_otter.core.cage.selection import Selection
 from zinc_otter.core.errors import BadNumberError
+from zinc_otter.core.primitives.standing import standing_half
 
 Axis = Literal["x", "y", "z"]
 Side = Literal["whole", "x", "y", "z"]
@@ -19,11 +20,15 @@ Side = Literal["whole", "x", "y", "z"]
 _STANDS = {"z": (0, 1, 2), "x": (1, 2, 0), "y": (2, 0, 1)}
 
 
-def placed(cage: Cage, stands_along: Axis, centre: Sequence[float], keep: Side = "whole") -> Cage:
+def placed(
+    cage: Cage, stands_along: Axis, centre: Sequence[float], keep: Side = "whole", alone: bool = False
+) -> Cage:
     """The form with its own z along an axis of the world and its origin at ``centre`` (3,) mm.
 
     ``keep`` = "x" keeps what lies on the positive side of the plane x = centre x, so that a mirror can give the other
-    half: the cut leaves an open border in that plane. Raises BadNumberError where faces lie across the plane.
+    half: the cut leaves an open border in that plane. Its control points are those of the whole, so that sizes hold once it
+    is mirrored; ``alone`` lays its open surface where that of the whole is, as near as its faces can. Raises
+    BadNumberError where faces lie across the plane.
     """
     order = _STANDS[stands_along]
     positions = np.empty_like(cage.positions)
@@ -31,7 +36,10 @@ def placed(cage: Cage, stands_along: Axis, centre: Sequence[float], keep: Side =
     # Own x goes to world axis order[0], and so on.
     turned = cage.with_positions(positions)
     if keep != "whole":
-        turned = half(turned, "xyz".index(keep))
+        axis = "xyz".index(keep)
+        whole, turned = turned, half(turned, axis)
+        if alone:
+            turned = standing_half(whole, turned, axis)
     return turned.with_positions(turned.positions + np.asarray(centre, dtype=np.float64))
 
 

@@ -73,10 +73,21 @@ def sized_tube(size: Sequence[float], counts: Sequence[int], rim: float, of: Siz
 
 
 def sized_torus(size: Sequence[float], counts: Sequence[int], of: SizeOf) -> Cage:
-    """A torus of (diameter of the centre line, diameter of the section); as a surface its width is their sum."""
-    start = _checked(lambda s: torus(s, counts), size)
-    ring, section = size
-    return _made(lambda s: torus(s, counts), start, (WIDEST, _Z), (ring + section, section), of)
+    """A torus of (diameter of the centre line, diameter of the section).
+
+    As a surface its width is their sum, its bore their difference, and its height the section: three measures, so that the
+    section of the control points may be a little wider than it is high.
+    """
+    ring, section = _checked(lambda s: torus(s, counts), size)
+    if of == "cage":
+        return torus(size, counts)
+
+    def flattened(s: Sequence[float] | Floats) -> Cage:
+        round_one = torus((s[0], s[1]), counts)
+        return round_one.with_positions(round_one.positions * [1.0, 1.0, s[2] / s[1]])
+
+    measures, asked = (WIDEST, NARROWEST, _Z), (ring + section, ring - section, section)
+    return _made(flattened, (ring, section, section), measures, asked, of)
 
 
 def sized_patched_sphere(diameter: float, count: int, of: SizeOf) -> Cage:

@@ -16,6 +16,7 @@ from zinc_otter.core.cage.plane import Vec
 from zinc_otter.core.cage.topology import Floats
 from zinc_otter.core.errors import BadNumberError, CoreError, FileFormatError
 from zinc_otter.core.formats.mesh import read_mesh
+from zinc_otter.core.proof.soundness import looked_over
 from zinc_otter.core.proof.walls import wall_at
 
 MOST_LAYERS = 5_000
@@ -100,7 +101,7 @@ def take(data: bytes, extension: str) -> Job:
 
 def judge(job: Job, machine: Machine) -> Answer:
     """Look at it, slice it, and answer. Raises CoreError for layers too thin to count."""
-    found = [*_bed(job, machine), *_walls(job, machine), *_overhangs(job, machine)]
+    found = [*_soundness(job), *_bed(job, machine), *_walls(job, machine), *_overhangs(job, machine)]
     size = job.points.max(axis=0) - job.points.min(axis=0)
     count = int(np.ceil(size[2] / machine.layer - 1e-9))
     if count > MOST_LAYERS:
@@ -150,6 +151,11 @@ def layer_picture(job: Job, machine: Machine, index: int) -> str:
         f'height="{height:.3f}mm"><path d="{below}" fill="none" stroke="#B5622F" stroke-width="{machine.line / 2:.3f}"/>'
         f'<path d="{here}" fill="#C9CED0" fill-rule="evenodd" stroke="#1F6F78" stroke-width="{machine.line:.3f}"/></svg>'
     )
+
+
+def _soundness(job: Job) -> list[Objection]:
+    faults = looked_over(job.points - [0, 0, job.lifted], job.triangles).faults
+    return [Objection("sound", True, fault.words, fault.place.points) for fault in faults]
 
 
 def _bed(job: Job, machine: Machine) -> list[Objection]:

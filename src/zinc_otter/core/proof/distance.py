@@ -12,12 +12,14 @@ from zinc_otter.core.cage.topology import Floats, Ints
 class MeshDistance:
     """Answers for one mesh of vertices (n, 3) mm and triangles (m, 3) that look outwards.
 
-    The search for the nearest triangle is libigl's tree of boxes.
+    ``closed``: every edge runs once each way between two triangles, so that inside and outside are defined. The search for
+    the nearest triangle is libigl's tree of boxes.
     """
 
     def __init__(self, vertices: Floats, triangles: Ints) -> None:
         self.vertices = np.ascontiguousarray(vertices, dtype=np.float64)
         self.triangles = np.ascontiguousarray(triangles, dtype=np.int64)
+        self.closed = is_closed(self.triangles)
         self._corners = self.vertices[self.triangles]
         a, b, c = self._corners.transpose(1, 0, 2)
         self._pseudo = _pseudonormals(vertices, triangles, self._corners, unit(np.cross(b - a, c - a)))
@@ -27,16 +29,27 @@ class MeshDistance:
     def signed(self, points: Floats) -> tuple[Floats, Floats]:
         """Distances (k,) in mm, below 0 inside, and the nearest points (k, 3) of the mesh.
 
-        The sign is that of the angle-weighted pseudonormal of the nearest face, edge or vertex (J. Baerentzen,
-        H. Aanaes, "Signed Distance Computation Using the Angle Weighted Pseudonormal", 2005).
+        An open mesh has no inside: its distances are all from 0 up. The sign is that of the angle-weighted pseudonormal of
+        the nearest face, edge or vertex (J. Baerentzen, H. Aanaes, "Signed Distance Computation Using the Angle Weighted
+        Pseudonormal", 2005).
         """
         points = np.ascontiguousarray(points, dtype=np.float64).reshape(-1, 3)
         _, which, _ = self._tree.squared_distance(self.vertices, self.triangles, points)
         which = np.asarray(which).reshape(-1)
         at, feature = _nearest_on(points, self._corners[which])
         away = points - at
+        if not self.closed:
+            return np.linalg.norm(away, axis=1), at
         sign = np.where((away * self._pseudo[which, feature]).sum(axis=1) < 0, -1.0, 1.0)
         return sign * np.linalg.norm(away, axis=1), at
+
+
+def is_closed(triangles: Ints) -> bool:
+    """Whether each edge of triangles (m, 3) is run along once each way."""
+    ends = np.concatenate([triangles[:, [0, 1]], triangles[:, [1, 2]], triangles[:, [2, 0]]]).astype(np.int64)
+    count = int(ends.max(initial=0)) + 1
+    one, other = np.sort(ends @ [count, 1]), np.sort(ends @ [1, count])
+    return bool(np.array_equal(one, other) and (np.diff(one) > 0).all())
 
 
 def _nearest_on(points: Floats, triangles: Floats) -> tuple[Floats, Ints]:

@@ -27,6 +27,7 @@ from OCP.TopoDS import (
     TopoDS_Wire,
 )
 
+from zinc_otter.core.cage.shells import within
 from zinc_otter.core.cage.topology import Floats
 from zinc_otter.core.errors import KernelError
 from zinc_otter.core.solid.patches import DEGREE, Patches
@@ -36,7 +37,7 @@ TOLERANCE = 1e-6
 
 
 def build_solid(patches: Patches, progress: Callable[[float], None] = lambda _: None) -> TopoDS_Shape:
-    """A closed solid, or a compound of one solid for each shell of the cage.
+    """A closed solid, or a compound of several: one for each shell that looks outwards, with the cavities in it.
 
     ``progress`` is called with fractions from 0 to 1. Raises KernelError when the kernel's own check finds a fault.
     """
@@ -78,11 +79,15 @@ def build_solid(patches: Patches, progress: Callable[[float], None] = lambda _: 
             progress(0.6 * f / t.face_count)
 
     solids = []
-    for shell_shape in shells:
-        shell_shape.Closed(True)
+    inside = within(patches.cage)
+    depth = inside.sum(axis=1)
+    for k in np.flatnonzero(depth % 2 == 0):
         solid = TopoDS_Solid()
         builder.MakeSolid(solid)
-        builder.Add(solid, shell_shape)
+        # Its own cavities lie one deeper, and in no shell between.
+        for cavity in [k, *np.flatnonzero(inside[:, k] & (depth == depth[k] + 1))]:
+            shells[cavity].Closed(True)
+            builder.Add(solid, shells[cavity])
         solids.append(solid)
     whole: TopoDS_Shape = solids[0]
     if len(solids) > 1:

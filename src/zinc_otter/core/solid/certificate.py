@@ -7,14 +7,19 @@ from dataclasses import dataclass
 from typing import Any, Literal
 
 import numpy as np
-from scipy.sparse import coo_matrix
-from scipy.sparse.csgraph import connected_components
 
 from zinc_otter.core.cage.cage import HARD, Cage
-from zinc_otter.core.errors import CoreError, OpenCageError
-from zinc_otter.core.solid.patches import Patches, largest_deviation, largest_seam_angle, volume_and_area
+from zinc_otter.core.errors import CoreError
+from zinc_otter.core.proof.soundness import MOST_PLACES
+from zinc_otter.core.remark import Remark, at_points
+from zinc_otter.core.solid.gate import Judged
+from zinc_otter.core.solid.patches import Patches, largest_deviation, volume_and_area
+from zinc_otter.core.solid.seams import TIGHT, Seam, largest_seam
 from zinc_otter.core.surface.evaluation import evaluate
 from zinc_otter.core.surface.stencils import build_stencils
+
+HIGH_VALENCE = 12
+"""Up to it the seams around a vertex were measured to stay under one degree."""
 
 
 @dataclass(frozen=True)
@@ -22,8 +27,11 @@ class Certificate:
     """Measures of a solid: millimetres, mm², mm³, degrees.
 
     ``deviation`` is the largest distance from the limit surface, ``seam_angle`` the largest angle between neighbouring
-    faces along seams that are not creased, ``size`` the extent of the limit surface, ``pole_count`` how many poles a face
+    faces along seams that should be smooth, which are all but hard creases; ``meant_sharp`` counts the edges and corners
+    that are hard; ``size`` the extent of the limit surface, ``pole_count`` how many poles a face
     has each way. The others are measured on triangles of the finished body: see ``Measured``.
+
+    ``faults`` are why it is not what was asked for, or no solid; ``warnings`` are worth a look. Both come with their places.
 
     One of the ``route`` "triangles" is of a body that the kernel has not made: it has no seams and no poles, its faces are
     triangles, and its deviation is the distance between their chords and the form's surface.
@@ -38,9 +46,11 @@ class Certificate:
     pole_count: int | None
     deviation: float
     seam_angle: float | None
-    warnings: tuple[str, ...]
+    warnings: tuple[Remark, ...]
     measured: Measured | None = None
     route: Literal["kernel", "triangles"] = "kernel"
+    faults: tuple[Remark, ...] = ()
+    meant_sharp: tuple[int, int] = (0, 0)
 
 
 @dataclass(frozen=True)
@@ -76,19 +86,10 @@ class Finished:
 def read_certificate(data: Mapping[str, Any]) -> Certificate:
     """From the mapping that ``dataclasses.asdict`` gives, by way of JSON."""
     measured = data.get("measured")
-    return Certificate(**{**data, "measured": None if measured is None else Measured(**measured)})
-
-
-def require_closed(cage: Cage) -> None:
-    """Raise OpenCageError, naming the open edges, unless every edge has two faces."""
-    edges = cage.topology.open_edges
-    if len(edges):
-        holes = _count_loops(cage, edges)
-        raise OpenCageError(
-            f"The cage is open along {len(edges)} edges ({holes} {'hole' if holes == 1 else 'holes'}); "
-            "a solid needs a closed cage. Close it, or thicken it.",
-            edges=edges,
-        )
+    sharp = tuple(data.get("meant_sharp", (0, 0)))
+    remarks = {key: tuple(Remark.read(remark) for remark in data[key]) for key in ("warnings", "faults")}
+    read = None if measured is None else Measured(**measured)
+    return Certificate(**{**data, **remarks, "meant_sharp": sharp, "measured": read})
 
 
 def certify(
@@ -97,10 +98,12 @@ def certify(
     solid_count: int,
     measured: Measured | None = None,
     finished: Finished | None = None,
+    judged: Judged | None = None,
 ) -> Certificate:
     """Measure fitted patches; ``closed`` and ``solid_count`` are what the kernel's own look at the B-rep found.
 
-    ``finished`` counts instead of the patches' own volume, area, extent and faces, where followers have changed the body.
+    ``judged`` is what the gate said of the body. ``finished`` counts instead of the patches' own volume, area, extent and
+    faces, where followers have changed the body.
 
     Raises CoreError when the form is turned inside out.
     """
@@ -111,7 +114,7 @@ def certify(
         points = evaluate(build_stencils(patches.cage, 3), patches.cage).points
         x, y, z = (float(v) for v in np.ptp(points, axis=0))
         finished = Finished(volume, area, (x, y, z), len(patches.poles))
-    seam = largest_seam_angle(patches)
+    seam = largest_seam(patches)
     return Certificate(
         watertight=closed,
         volume=finished.volume,
@@ -121,13 +124,17 @@ def certify(
         face_count=finished.face_count,
         pole_count=patches.poles.shape[1],
         deviation=largest_deviation(patches),
-        seam_angle=seam,
-        warnings=_warnings(patches.cage, seam),
+        seam_angle=seam.degrees,
+        meant_sharp=_meant_sharp(patches.cage),
+        warnings=(*(judged.warnings if judged else ()), *_warnings(patches.cage, seam)),
         measured=measured,
+        faults=judged.faults if judged else (),
     )
 
 
-def certify_triangles(body: Finished, solid_count: int, chord: float, measured: Measured) -> Certificate:
+def certify_triangles(
+    body: Finished, solid_count: int, chord: float, measured: Measured, judged: Judged
+) -> Certificate:
     """Of a closed body that was made of triangles only, within ``chord`` mm of the form's surface."""
     return Certificate(
         watertight=True,
@@ -139,33 +146,41 @@ def certify_triangles(body: Finished, solid_count: int, chord: float, measured: 
         pole_count=None,
         deviation=chord,
         seam_angle=None,
-        warnings=("This is the body by triangles, to print or cast. The kernel has not made it: there is no STEP file.",),
+        warnings=(Remark(_NO_STEP), *judged.warnings),
         measured=measured,
         route="triangles",
+        faults=judged.faults,
     )
 
 
-def _warnings(cage: Cage, seam_angle: float) -> tuple[str, ...]:
+_NO_STEP = "This is the body by triangles, to print or cast. The kernel has not made it: there is no STEP file."
+
+
+def _warnings(cage: Cage, seam: Seam) -> tuple[Remark, ...]:
     valence = cage.topology.vertex_valence
-    high = np.flatnonzero(valence > 5)
+    high = np.flatnonzero(valence > HIGH_VALENCE)
     found = []
     if len(high):
+        verb = "vertices have" if len(high) > 1 else "vertex has"
         found.append(
-            f"{len(high)} vertices have a valence above 5 (the highest {valence.max()}); "
-            "the highlight may show a seam there."
+            Remark(
+                f"{len(high)} {verb} a valence above {HIGH_VALENCE} (the highest {valence.max()}); the surface is nearly a "
+                "point there, and its highlight shows it.",
+                at_points(cage.positions[high[:MOST_PLACES]]),
+            )
         )
-    if seam_angle > 1.0:
-        found.append(f"Neighbouring faces meet at up to {seam_angle:.1f}° where the surface should be smooth.")
-    soft = (cage.edge_sharpness > 0) & (cage.edge_sharpness < HARD)
-    if soft.any() and cage.edge_sharpness[soft].max() > 4:
-        found.append("Creases with a sharpness between 4 and 10 are rounder in the solid than on the surface.")
+    if seam.degrees > 1.0:
+        where = at_points(np.array(seam.at))
+        if seam.sharpness > TIGHT:
+            words = (
+                f"Creases sharper than {TIGHT:g} and not yet hard come out as edges, of up to {seam.degrees:.1f}°: they are "
+                "tighter than the faces of a solid can follow. Make them hard, or softer."
+            )
+        else:
+            words = f"Neighbouring faces meet at up to {seam.degrees:.1f}° where the surface should be smooth."
+        found.append(Remark(words, where))
     return tuple(found)
 
 
-def _count_loops(cage: Cage, edges: np.ndarray) -> int:
-
-    ends = cage.topology.edge_verts[edges]
-    verts, local = np.unique(ends, return_inverse=True)
-    local = local.reshape(-1, 2)
-    graph = coo_matrix((np.ones(len(edges)), (local[:, 0], local[:, 1])), shape=(len(verts),) * 2)
-    return int(connected_components(graph, directed=False)[0])
+def _meant_sharp(cage: Cage) -> tuple[int, int]:
+    return int((cage.edge_sharpness >= HARD).sum()), int((cage.vertex_sharpness >= HARD).sum())

@@ -2,9 +2,12 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
 from html import escape
 
+from zinc_otter.core.remark import Remark
 from zinc_otter.core.solid.certificate import Certificate
+from zinc_otter.core.solid.gate import in_short
 
 _STYLE = """
 body { font: 15px/1.45 Georgia, serif; max-width: 44rem; margin: 2.5rem auto; padding: 0 1.5rem; color: #22282b; }
@@ -12,6 +15,7 @@ h1 { font-size: 1.5rem; border-bottom: 2px solid #1f6f78; padding-bottom: .4rem;
 h2 { font-size: 1.05rem; margin: 1.6rem 0 .4rem; }
 table { border-collapse: collapse; width: 100%; }
 th, td { text-align: left; padding: .25rem .5rem; border-bottom: 1px solid #c9ced0; vertical-align: top; }
+.faults { border: 2px solid #b3261e; padding: .2rem 1rem; margin: 1rem 0; color: #b3261e; }
 th { font-weight: 400; color: #5f6c73; width: 46%; }
 """
 
@@ -30,7 +34,9 @@ def certificate_page(certificate: Certificate, name: str, made_from: str) -> str
     truth = [("Largest deviation from the form's surface", f"{c.deviation:.2g} mm")]
     if c.pole_count is not None and c.seam_angle is not None:
         facts.append(("Faces", f"{c.face_count}; those of the cage with {c.pole_count} × {c.pole_count} poles each"))
-        truth.append(("Largest angle at a seam", f"{c.seam_angle:.3f}°"))
+        truth.append(("Largest angle at a seam that should be smooth", f"{c.seam_angle:.3f}°"))
+        edges, corners = c.meant_sharp
+        truth.append(("Meant to be sharp", f"{edges} edges, {corners} corners" if edges or corners else "nothing"))
     else:
         facts.append(("Faces", f"{c.face_count:,} triangles"))
     steps: list[tuple[str, str]] = []
@@ -49,17 +55,31 @@ def certificate_page(certificate: Certificate, name: str, made_from: str) -> str
                 ("Largest tolerance of the kernel", f"{m.tolerance:.2g} mm"),
             ]
         steps = [(called, words or status) for _, called, status, words in m.followers]
-    parts = [f"<h1>{escape(name)}</h1>", _table("The solid", facts), _table("How true it is", truth)]
+    parts = [f"<h1>{escape(name)}</h1>"]
+    if c.faults:
+        head = "This is not what was asked for" if in_short(c.faults) == "incomplete" else "This is no sound solid"
+        parts.append(f'<div class="faults"><h2>{head}</h2><ul>{_listed(c.faults)}</ul></div>')
+    parts += [_table("The solid", facts), _table("How true it is", truth)]
     if steps:
         parts.append(_table("What was done to the form", steps))
     if c.warnings:
-        parts.append("<h2>To look at</h2><ul>" + "".join(f"<li>{escape(w)}</li>" for w in c.warnings) + "</ul>")
+        parts.append(f"<h2>To look at</h2><ul>{_listed(c.warnings)}</ul>")
     parts.append(f"<p>Millimetres. Made from <code>{escape(made_from[:16])}</code>.</p>")
     title = escape(f"Certificate of {name}")
     return (
         f'<!doctype html><html lang="en"><meta charset="utf-8"><title>{title}</title><style>{_STYLE}</style>'
         f"<body>{''.join(parts)}</body></html>"
     )
+
+
+def _listed(remarks: Sequence[Remark]) -> str:
+    """Each with its place, if it has one."""
+    items = []
+    for remark in remarks:
+        points = "; ".join(", ".join(f"{x:.2f}" for x in point) for point in remark.place.points[:3])
+        where = f" Near {points} mm." if points else ""
+        items.append(f"<li>{escape(remark.words + where)}</li>")
+    return "".join(items)
 
 
 def _table(title: str, rows: list[tuple[str, str]]) -> str:

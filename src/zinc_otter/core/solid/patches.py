@@ -13,10 +13,11 @@ from functools import cached_property
 import numpy as np
 from scipy.interpolate import BSpline
 
-from zinc_otter.core.cage.cage import HARD, Cage, unit
-from zinc_otter.core.cage.topology import Floats, Topology
+from zinc_otter.core.cage.cage import HARD, Cage
+from zinc_otter.core.cage.topology import Bools, Floats, Topology
 from zinc_otter.core.surface.evaluation import evaluate
 from zinc_otter.core.surface.level import Level
+from zinc_otter.core.surface.nearest import nearest_on
 from zinc_otter.core.surface.refinement import refine
 from zinc_otter.core.surface.stencils import build_stencils, face_grid
 
@@ -79,8 +80,11 @@ def all_quads(cage: Cage) -> Cage:
     return Cage(step @ cage.positions, plain, sharpness, level.vertex_sharpness)
 
 
-def fit_patches(cage: Cage, grading: int | None = None) -> Patches:
-    """Fit the limit surface of a cage (n-gons are refined once). ``grading`` defaults to one chosen by face count."""
+def interpolated_patches(cage: Cage, grading: int | None = None) -> Patches:
+    """Patches through points of the limit surface of a cage (n-gons are refined once).
+
+    ``grading`` defaults to one chosen by face count.
+    """
     cage = all_quads(cage)
     k = grading if grading is not None else grading_for(cage.topology.face_count)
     level = max(k, 3)
@@ -102,6 +106,16 @@ def fit_patches(cage: Cage, grading: int | None = None) -> Patches:
     return Patches(cage, k, poles)
 
 
+def hard_corners(cage: Cage) -> Bools:
+    """(n,) vertices at which the limit surface has no one tangent plane: hard corners, and where hard creases or borders
+    run through or meet. A single hard edge ends in a dart, which is smooth in the limit."""
+    t = cage.topology
+    hard_edges = np.bincount(t.edge_verts[cage.edge_sharpness >= HARD].ravel(), minlength=t.vertex_count)
+    hard = (hard_edges >= 2) | (cage.vertex_sharpness >= HARD)
+    hard[t.edge_verts[t.open_edges]] = True
+    return hard
+
+
 def _flatten_corners(cage: Cage, poles: Floats, normals: Floats) -> None:
     """Lay the two boundary poles next to each smooth corner into the limit tangent plane, in place.
 
@@ -109,10 +123,7 @@ def _flatten_corners(cage: Cage, poles: Floats, normals: Floats) -> None:
     the point share one normal there. At regular points this changes nothing but rounding.
     """
     t = cage.topology
-    # A single hard edge ends in a dart, which is smooth in the limit.
-    hard_edges = np.bincount(t.edge_verts[cage.edge_sharpness >= HARD].ravel(), minlength=t.vertex_count)
-    hard = (hard_edges >= 2) | (cage.vertex_sharpness >= HARD)
-    hard[t.edge_verts[t.open_edges]] = True
+    hard = hard_corners(cage)
     last = poles.shape[1] - 1
     verts = t.face_verts.reshape(-1, 4)
     beside = (((0, 0), (1, 0), (0, 1)), ((last, 0), (last - 1, 0), (last, 1)),
@@ -157,9 +168,10 @@ def volume_and_area(patches: Patches) -> tuple[float, float]:
 
 
 def largest_deviation(patches: Patches) -> float:
-    """Largest distance (mm) between patches and limit surface at equal parameters, on a dense dyadic grid.
+    """Largest distance (mm) from patches to the limit surface, on a dense dyadic grid.
 
-    Equal parameters bound the true distance from above.
+    The distance at equal parameters bounds the true one from above; where it would be the largest so far, the nearest point
+    is looked for.
     """
     faces = patches.cage.topology.face_count
     # One level finer than the knots at least, so that the end spans are looked into as well.
@@ -172,32 +184,10 @@ def largest_deviation(patches: Patches) -> float:
     worst = 0.0
     for part in _chunks(faces):
         apart = patches.points(at, at, faces=part) - limit[blocks[part][:, quad, corner]]
-        worst = max(worst, float(np.linalg.norm(apart, axis=-1).max()))
+        gaps = np.linalg.norm(apart, axis=-1)
+        high = gaps > worst
+        if high.any():
+            here = patches.points(at, at, faces=part)[high]
+            feet, _ = nearest_on(patches.cage).at(here)
+            worst = max(worst, float(np.minimum(np.linalg.norm(here - feet, axis=1), gaps[high]).max()))
     return worst
-
-
-def largest_seam_angle(patches: Patches) -> float:
-    """Largest angle (degrees) between the normals of neighbouring patches along their seams, creased edges left out."""
-    t = patches.cage.topology
-    # Four points to a span: whatever is not true lies in the short end spans beside extraordinary points.
-    at = np.interp(np.arange(4 * len(patches.breaks) - 3) / 4, np.arange(len(patches.breaks)), patches.breaks)
-    ends = np.array([0.0, 1.0])
-    # Normals along the four sides of each face, each in the direction in which the face's loop runs.
-    sides = np.empty((t.face_count, 4, len(at), 3))
-    for part in _chunks(t.face_count):
-        across = _unit_normals(patches, at, ends, part)
-        along = _unit_normals(patches, ends, at, part)
-        sides[part, 0], sides[part, 2] = across[:, :, 0], across[:, ::-1, 1]
-        sides[part, 1], sides[part, 3] = along[:, 1], along[:, 0, ::-1]
-    corners = t.edge_corners[(patches.cage.edge_sharpness == 0) & (t.edge_corners[:, 1] >= 0)]
-    if len(corners) == 0:
-        return 0.0
-    flat = sides.reshape(-1, len(at), 3)
-    one, other = flat[corners[:, 0]], flat[corners[:, 1], ::-1]
-    angle = np.arctan2(np.linalg.norm(np.cross(one, other), axis=-1), (one * other).sum(axis=-1))
-    return float(np.degrees(angle.max()))
-
-
-def _unit_normals(patches: Patches, u: Floats, v: Floats, faces: slice) -> Floats:
-    cross = np.cross(patches.points(u, v, du=1, faces=faces), patches.points(u, v, dv=1, faces=faces))
-    return unit(cross)

@@ -6,10 +6,11 @@ import hashlib
 from collections.abc import Iterable, Mapping
 from dataclasses import dataclass, field, replace
 from functools import cached_property
+from typing import Any
 
 from zinc_otter.core.cage.cage import Cage
-from zinc_otter.core.errors import CoreError
-from zinc_otter.core.solid.certificate import require_closed
+from zinc_otter.core.errors import NOWHERE, CoreError, Place, read_place
+from zinc_otter.core.solid.enclosing import require_closed, require_outside_out
 from zinc_otter.core.solid.followers.base import Follower, WaitsError
 
 
@@ -51,11 +52,21 @@ class Recipe:
 
 @dataclass(frozen=True)
 class Note:
-    """What became of one follower: "done", "off", "waits" or "failed", and why in a sentence."""
+    """What became of one follower: "done", "off", "waits" or "failed", and why in a sentence, with the place.
+
+    ``unchecked``: this route could not tell, and the other one may. Words of one that is done are worth knowing.
+    """
 
     follower: str
     status: str
     words: str = ""
+    place: Place = NOWHERE
+    unchecked: bool = False
+
+    @classmethod
+    def read(cls, data: Mapping[str, Any]) -> Note:
+        """From the mapping that ``dataclasses.asdict`` gives, by way of JSON."""
+        return cls(**{**data, "place": read_place(data["place"])})
 
 
 def in_order(recipe: Recipe, notes: Iterable[Note]) -> tuple[Note, ...]:
@@ -68,7 +79,7 @@ def as_solid(recipe: Recipe) -> tuple[Cage, tuple[Follower, ...], list[Note]]:
     """The closed cage to begin from, the followers still to be done, and notes on those that were done to the cage.
 
     As long as the cage is open, followers that can work on it (copies, thickening) do. Raises OpenCageError for one that
-    stays open, with the first refusal as its reason.
+    stays open, with the first refusal as its reason, InsideOutError for shells that look the wrong way.
     """
     cage = recipe.cage
     left = [follower for follower in recipe.followers if follower.on]
@@ -78,11 +89,12 @@ def as_solid(recipe: Recipe) -> tuple[Cage, tuple[Follower, ...], list[Note]]:
         try:
             made = follower.on_cage(cage)
         except CoreError as error:
-            raise type(error)(f"{follower.called}: {error}") from None
+            raise error.saying(f"{follower.called}: {error}") from None
         if made is None:
             break
         cage = made
         notes.append(Note(follower.id, "done"))
         left.pop(0)
     require_closed(cage)
+    require_outside_out(cage)
     return cage, tuple(left), notes

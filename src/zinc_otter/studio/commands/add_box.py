@@ -9,7 +9,6 @@ from pydantic import Field
 from zinc_otter.core.cage import Cage
 from zinc_otter.core.primitives.sized import sized_box
 from zinc_otter.studio.commands.forms import Count, Form, Size
-from zinc_otter.studio.design import Design
 from zinc_otter.studio.words import extent
 
 
@@ -24,5 +23,5 @@ class AddBox(Form):
     def form(self) -> Cage:
         return sized_box(self.size, self.counts, self.size_of)
 
-    def title(self, design: Design) -> str:
-        return f"Put down a box, {extent(self.size)}"
+    def called(self) -> str:
+        return f"a box, {extent(self.size)}"

@@ -1,4 +1,4 @@
-"""Put down a cone or a truncated cone."""
+"""a cone or a truncated cone."""
 
 from __future__ import annotations
 
@@ -11,7 +11,6 @@ from zinc_otter.core.primitives.sized import sized_cone
 from zinc_otter.core.primitives.turned import Caps
 from zinc_otter.studio.commands.base import Length
 from zinc_otter.studio.commands.forms import Count, Form, Share, Sharpness, Size
-from zinc_otter.studio.design import Design
 from zinc_otter.studio.words import extent, number
 
 
@@ -33,7 +32,7 @@ class AddCone(Form):
         sizes = (self.bottom, self.top, self.height)
         return sized_cone(sizes, self.counts, self.caps, self.inset, self.rim, self.tip, self.size_of)
 
-    def title(self, design: Design) -> str:
+    def called(self) -> str:
         if self.top == 0:
-            return f"Put down a cone, ⌀ {extent([self.bottom, self.height])}"
-        return f"Put down a truncated cone, ⌀ {number(self.bottom)} to {number(self.top)}, {number(self.height)} mm high"
+            return f"a cone, ⌀ {extent([self.bottom, self.height])}"
+        return f"a truncated cone, ⌀ {number(self.bottom)} to {number(self.top)}, {number(self.height)} mm high"

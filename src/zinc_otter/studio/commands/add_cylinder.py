@@ -10,7 +10,6 @@ from zinc_otter.core.cage import Cage
 from zinc_otter.core.primitives.sized import sized_cylinder
 from zinc_otter.core.primitives.turned import Caps
 from zinc_otter.studio.commands.forms import Count, Form, Share, Sharpness, Size
-from zinc_otter.studio.design import Design
 from zinc_otter.studio.words import extent
 
 
@@ -29,5 +28,5 @@ class AddCylinder(Form):
     def form(self) -> Cage:
         return sized_cylinder((self.diameter, self.height), self.counts, self.caps, self.inset, self.rim, self.size_of)
 
-    def title(self, design: Design) -> str:
-        return f"Put down a cylinder, ⌀ {extent([self.diameter, self.height])}"
+    def called(self) -> str:
+        return f"a cylinder, ⌀ {extent([self.diameter, self.height])}"

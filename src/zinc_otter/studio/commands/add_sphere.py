@@ -10,8 +10,7 @@ from zinc_otter.core.cage import Cage
 from zinc_otter.core.primitives.final import roundness
 from zinc_otter.core.primitives.sized import sized_patched_sphere, sized_poled_sphere
 from zinc_otter.studio.commands.base import Outcome
-from zinc_otter.studio.commands.forms import Count, Form, Size, formed
-from zinc_otter.studio.design import Design
+from zinc_otter.studio.commands.forms import Count, Form, Size, formed, put_down
 from zinc_otter.studio.words import millimetres, number
 
 
@@ -26,11 +25,11 @@ class AddSphere(Form):
     def form(self) -> Cage:
         return sized_patched_sphere(self.diameter, self.count, self.size_of)
 
-    def title(self, design: Design) -> str:
-        return f"Put down a sphere, ⌀ {millimetres(self.diameter)}"
+    def called(self) -> str:
+        return f"a sphere, ⌀ {millimetres(self.diameter)}"
 
     def notes(self, outcome: Outcome) -> tuple[str, ...]:
-        return _round_within(formed(self))
+        return (_round_within(self), *super().notes(outcome))
 
 
 class AddPoledSphere(Form):
@@ -44,13 +43,18 @@ class AddPoledSphere(Form):
     def form(self) -> Cage:
         return sized_poled_sphere(self.diameter, self.counts, self.size_of)
 
-    def title(self, design: Design) -> str:
-        return f"Put down a sphere with poles, ⌀ {millimetres(self.diameter)}"
+    def called(self) -> str:
+        return f"a sphere with poles, ⌀ {millimetres(self.diameter)}"
 
     def notes(self, outcome: Outcome) -> tuple[str, ...]:
-        return _round_within(formed(self))
+        return (_round_within(self), *super().notes(outcome))
 
 
-def _round_within(cage: Cage) -> tuple[str, ...]:
-    level = 4 if cage.topology.face_count < 400 else 2
-    return (f"Round within {number(100 * roundness(cage, level), 2)} % of its radius.",)
+def _round_within(command: Form) -> str:
+    """How round the surface is: that of the piece, or of the whole that it becomes once it is mirrored."""
+    mirrored = command.keep != "whole" and not command.stands_alone
+    cage = formed(command) if mirrored else put_down(command)
+    # A kept half has the sphere's middle in the plane that it is cut by.
+    about = cage.with_positions(cage.positions - ([0.0, 0.0, 0.0] if mirrored else command.centre))
+    share = number(100 * roundness(about, 4 if cage.topology.face_count < 400 else 2), 2)
+    return f"{'Once mirrored, round' if mirrored else 'Round'} within {share} % of its radius."

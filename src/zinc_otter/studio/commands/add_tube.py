@@ -9,7 +9,6 @@ from pydantic import Field
 from zinc_otter.core.cage import Cage
 from zinc_otter.core.primitives.sized import sized_capsule, sized_torus, sized_tube
 from zinc_otter.studio.commands.forms import Count, Form, Sharpness, Size
-from zinc_otter.studio.design import Design
 from zinc_otter.studio.words import extent, number
 
 
@@ -27,8 +26,8 @@ class AddTube(Form):
     def form(self) -> Cage:
         return sized_tube((self.outer, self.inner, self.height), self.counts, self.rim, self.size_of)
 
-    def title(self, design: Design) -> str:
-        return f"Put down a tube, ⌀ {number(self.outer)} outside, {number(self.inner)} inside, {number(self.height)} mm high"
+    def called(self) -> str:
+        return f"a tube, ⌀ {number(self.outer)} outside, {number(self.inner)} inside, {number(self.height)} mm high"
 
 
 class AddTorus(Form):
@@ -43,8 +42,8 @@ class AddTorus(Form):
     def form(self) -> Cage:
         return sized_torus((self.ring, self.section), self.counts, self.size_of)
 
-    def title(self, design: Design) -> str:
-        return f"Put down a torus, ⌀ {number(self.ring)} with a section of ⌀ {number(self.section)} mm"
+    def called(self) -> str:
+        return f"a torus, ⌀ {number(self.ring)} with a section of ⌀ {number(self.section)} mm"
 
 
 class AddCapsule(Form):
@@ -59,5 +58,5 @@ class AddCapsule(Form):
     def form(self) -> Cage:
         return sized_capsule((self.diameter, self.length), self.counts, self.size_of)
 
-    def title(self, design: Design) -> str:
-        return f"Put down a capsule, ⌀ {extent([self.diameter, self.length])}"
+    def called(self) -> str:
+        return f"a capsule, ⌀ {extent([self.diameter, self.length])}"

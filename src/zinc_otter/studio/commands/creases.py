@@ -6,13 +6,14 @@ from collections.abc import Callable
 from dataclasses import replace
 from typing import Annotated, Literal
 
+import numpy as np
 from pydantic import Field
 
 from zinc_otter.core.cage import HARD, Cage, Edit, Selection
 from zinc_otter.core.cage.edits.creasing import crease_along, scale_creases
 from zinc_otter.core.errors import BadSelectionError
 from zinc_otter.core.proof.features import LineDistance, feature_segments
-from zinc_otter.studio.commands.base import BesideMeshes, Length, Meshes, Number, OnSelection
+from zinc_otter.studio.commands.base import BesideMeshes, Length, Meshes, Number, OnSelection, Outcome
 from zinc_otter.studio.commands.crease import Sharpness
 from zinc_otter.studio.design import Design
 from zinc_otter.studio.references import Component
@@ -54,11 +55,29 @@ class CreaseLike(BesideMeshes):
         segments = feature_segments(mesh.vertices, mesh.triangles, self.angle)
         lines = LineDistance(component.placed(segments.reshape(-1, 3)).reshape(-1, 2, 3))
 
-        def edit(cage: Cage, selection: Selection) -> Edit:
-            done = crease_along(cage, selection, lines, self.within, self.sharpness)
-            return replace(done, remarks=(f"{len(done.selected)} edges run along its sharp lines.",))
+        return lambda cage, selection: crease_along(cage, selection, lines, self.within, self.sharpness)
 
-        return edit
+    def apply_among(self, design: Design, meshes: Meshes) -> Outcome:
+        done = super().apply_among(design, meshes)
+        assert done.selected is not None
+        # Counted on what came of it: on a symmetric piece the other sides are creased as well.
+        before, after = design.piece(self.piece).cage, done.design.piece(self.piece).cage
+        return replace(done, remarks=(_told(before, after, done.selected),))
 
     def title(self, design: Design) -> str:
-        return f"Creased {self.what(design)} like {design.reference(self.like).name}"
+        # How many of the picked edges run along its lines is not known before it is done.
+        return f"Creased {design.piece(self.piece).name} along the sharp lines of {design.reference(self.like).name}"
+
+
+def _told(before: Cage, after: Cage, found: Selection) -> str:
+    """How many edges have another sharpness than before, and what became of others that run along the lines."""
+    changed = after.edge_sharpness != before.edge_sharpness
+    on_border = np.isin(found.ids, before.topology.open_edges)
+    same = int((~on_border & ~changed[found.ids]).sum())
+    count = int(changed.sum() - changed[before.topology.open_edges].sum())
+    words = f"{count} {'edge is' if count == 1 else 'edges are'} creased along its sharp lines"
+    if same:
+        words += f"; {same} more {'was' if same == 1 else 'were'} just as sharp before"
+    if on_border.any():
+        words += f"; {int(on_border.sum())} on the open border stay as they are: a border is a line anyway"
+    return words + "."

@@ -70,12 +70,21 @@ class FillOutline(Form):
     def form(self) -> Cage:
         return filled(self.outline.outline(), self.around, self.rings)
 
-    def title(self, design: Design) -> str:
-        return f"Filled {self.outline.words()}"
+    @property
+    def by_surface(self) -> bool:
+        # Its border is what is given, however the others' sizes are meant.
+        return True
+
+    def called(self) -> str:
+        return f"a patch in {self.outline.words()}"
 
     def notes(self, outcome: Outcome) -> tuple[str, ...]:
-        away = border_deviation(formed(self), self.outline.outline(), self.around)
-        return (f"The border stays within {number(away, 3)} mm of the outline.",)
+        away = number(border_deviation(formed(self), self.outline.outline(), self.around), 3)
+        if self.keep == "whole":
+            return (f"The border stays within {away} mm of the outline.",)
+        if self.half == "alone":
+            return super().notes(outcome)
+        return (f"Once mirrored, the border stays within {away} mm of the outline.", *super().notes(outcome))
 
 
 class FillDrawn(NewPiece):

@@ -4,14 +4,17 @@ from __future__ import annotations
 
 from abc import ABC, abstractmethod
 from functools import lru_cache
-from typing import Annotated
+from typing import Annotated, Literal
 
 from pydantic import Field
 
 from zinc_otter.core.cage import Cage
 from zinc_otter.core.primitives.placed import Axis, Side, placed
 from zinc_otter.core.primitives.sized import SizeOf
-from zinc_otter.studio.commands.base import Length, NewPiece, Vector
+from zinc_otter.core.primitives.standing import surface_size
+from zinc_otter.studio.commands.base import Length, NewPiece, Outcome, Vector
+from zinc_otter.studio.design import Design
+from zinc_otter.studio.words import extent
 
 Size = Annotated[Length, Field(gt=0)]
 Count = Annotated[int, Field(ge=1, le=10_000)]
@@ -23,20 +26,58 @@ class Form(NewPiece, ABC):
     """A primitive about ``centre``, standing along ``stands``.
 
     ``size_of`` says whether its sizes are those of the smooth surface or of the control cage. ``keep`` keeps one side of
-    a mirror plane through the centre only, with the seam in the plane.
+    a mirror plane through the centre only, with the seam in the plane: ``half`` says whether its sizes hold once it is
+    "mirrored", or for the open half as it stands "alone".
     """
 
     centre: Vector = (0.0, 0.0, 0.0)
     stands: Axis = "z"
     size_of: SizeOf = "cage"
     keep: Side = "whole"
+    half: Literal["mirrored", "alone"] = "mirrored"
 
     @abstractmethod
     def form(self) -> Cage:
         """The form about the origin, standing along z."""
 
+    @abstractmethod
+    def called(self) -> str:
+        """The form with its sizes, as in the title of its step."""
+
+    @property
+    def by_surface(self) -> bool:
+        """Whether the sizes are those of the smooth surface."""
+        return self.size_of == "surface"
+
+    @property
+    def stands_alone(self) -> bool:
+        return self.half == "alone" and self.by_surface
+
     def cage(self) -> Cage:
-        return placed(formed(self), self.stands, self.centre, self.keep)
+        return put_down(self)
+
+    def title(self, design: Design) -> str:
+        if self.keep == "whole":
+            return f"Put down {self.called()}"
+        when = " once mirrored" if self.by_surface and self.half == "mirrored" else ""
+        return f"Put down the {self.keep} side of {self.called()}{when}"
+
+    def notes(self, outcome: Outcome) -> tuple[str, ...]:
+        if self.keep == "whole" or not self.by_surface:
+            return ()
+        now = surface_size(put_down(self))
+        if self.stands_alone:
+            return (f"The open half measures {extent(now)}.",)
+        wanted = surface_size(put_down(self.model_copy(update={"half": "alone"})))
+        if max(abs(a - b) for a, b in zip(now, wanted, strict=True)) < 0.005:
+            return ()
+        return (f"The sizes hold once it is mirrored; as it stands, open, its surface measures {extent(now)}.",)
+
+
+@lru_cache(maxsize=16)
+def put_down(command: Form) -> Cage:
+    """The piece of a command, made once for putting it down and for telling how it came out."""
+    return placed(formed(command), command.stands, command.centre, command.keep, command.stands_alone)
 
 
 @lru_cache(maxsize=16)

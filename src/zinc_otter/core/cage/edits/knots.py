@@ -88,7 +88,10 @@ def _straight_on(cage: Cage, edges: Ints, ends: Ints) -> tuple[Ints, Bools]:
 
 def _beyond(t: Topology, edge: int, vertex: int) -> int:
     if t.edge_corners[edge, 1] < 0:
-        # A border leads on along itself.
+        if t.vertex_valence[vertex] == 2:
+            # The border turns at the corner of a sheet, which holds its place.
+            return -1
+        # Else it leads on along itself.
         others = t.open_edges[(t.edge_verts[t.open_edges] == vertex).any(axis=1)]
         return int(t.edge_verts[others[others != edge][0]].sum() - vertex)
     ends = next(corner for corner in t.edge_corners[edge].tolist() if t.face_verts[t.corner_next[corner]] == vertex)

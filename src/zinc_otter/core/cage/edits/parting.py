@@ -11,7 +11,8 @@ from zinc_otter.core.cage.edit import Edit, ElementMap, edges_between
 from zinc_otter.core.cage.edits.delete import delete_elements
 from zinc_otter.core.cage.picking.growth import invert
 from zinc_otter.core.cage.selection import Selection, middles_of, touching_faces
-from zinc_otter.core.cage.topology import Bools, Floats, Ints, Topology, joined_labels
+from zinc_otter.core.cage.shells import nesting, shell_volumes
+from zinc_otter.core.cage.topology import Bools, Ints, Topology, joined_labels
 from zinc_otter.core.errors import BadSelectionError
 
 
@@ -125,53 +126,12 @@ def agree(cage: Cage, selection: Selection) -> Edit:
     """
     t = cage.topology
     volumes = shell_volumes(cage)
-    depth = _nesting(cage)
+    depth = nesting(cage)
     wrong = np.flatnonzero(np.where(depth % 2 == 0, volumes < 0, volumes > 0))
     if not len(wrong):
         raise BadSelectionError("All faces look outwards already.")
     selection.check(t)
     return _flipped(cage, selection, wrong)
-
-
-def shell_volumes(cage: Cage) -> Floats:
-    """(shells,) signed volume in mm³ of each shell, by the divergence theorem; of open ones about their middle."""
-    t = cage.topology
-    middles = middles_of(cage, "face")
-    count = int(t.face_shell.max()) + 1
-    centre = np.zeros((count, 3))
-    np.add.at(centre, t.face_shell, middles)
-    centre /= np.bincount(t.face_shell, minlength=count)[:, None]
-    parts = (cage.face_area_vectors * (middles - centre[t.face_shell])).sum(axis=1) / 3
-    return np.asarray(np.bincount(t.face_shell, parts, minlength=count), dtype=np.float64)
-
-
-def _nesting(cage: Cage) -> Ints:
-    """(shells,) within how many closed shells each one lies, by the winding number of one of its vertices."""
-    t = cage.topology
-    count = int(t.face_shell.max()) + 1
-    open_shells = np.zeros(count, dtype=bool)
-    open_shells[t.face_shell[t.edge_faces[t.open_edges, 0]]] = True
-    depth = np.zeros(count, dtype=np.int32)
-    for inner in range(count):
-        first = int(np.flatnonzero(t.face_shell == inner)[0])
-        point = cage.positions[t.face_verts[t.face_offsets[first]]]
-        for outer in range(count):
-            if outer != inner and not open_shells[outer]:
-                depth[inner] += abs(_winding(cage, np.flatnonzero(t.face_shell == outer), point)) > 0.5
-    return depth
-
-
-def _winding(cage: Cage, faces: Ints, point: Floats) -> float:
-    """How often faces wind around a point (A. Van Oosterom, J. Strackee, "The Solid Angle of a Plane Triangle", 1983)."""
-    t = cage.topology
-    chosen = np.isin(t.corner_face, faces)
-    a = cage.positions[t.face_verts[chosen]] - point
-    b = cage.positions[t.face_verts[t.corner_next[chosen]]] - point
-    c = middles_of(cage, "face")[t.corner_face[chosen]] - point
-    la, lb, lc = (np.linalg.norm(v, axis=1) for v in (a, b, c))
-    up = (a * np.cross(b, c)).sum(axis=1)
-    down = la * lb * lc + (a * b).sum(axis=1) * lc + (b * c).sum(axis=1) * la + (c * a).sum(axis=1) * lb
-    return float(2 * np.arctan2(up, down).sum() / (4 * np.pi))
 
 
 def _flipped(cage: Cage, selection: Selection, shells: Ints) -> Edit:

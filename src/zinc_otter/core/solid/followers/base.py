@@ -121,6 +121,13 @@ class Follower:
         """
         return self
 
+    def most_change(self, body: NamedShape) -> float:
+        """By how much (mm³) the step can change a body at most, where that can be told without doing it; else 0.
+
+        It vouches for what the kernel makes where the mesh route cannot check it.
+        """
+        return 0.0
+
     def slack(self, before: float, after: float) -> float:
         """By how much (mm³) the routes may differ in what the step changes, from the volumes before and after it.
 

@@ -44,6 +44,17 @@ class _OnEdges(Follower):
         edges = edges_between(body, self.between)
         return edges if self.near is None or not edges else nearest_contour(body, edges, self.near)
 
+    @property
+    def widest(self) -> float:
+        """How far from the edge it reaches, mm."""
+        raise NotImplementedError
+
+    def most_change(self, body: NamedShape) -> float:
+        from zinc_otter.core.solid.kernel.operations import length_of
+
+        # A wedge's share of the square along the whole edge.
+        return 3 * self.widest**2 * length_of(self.edges_in_kernel(body))
+
     def waits(self) -> WaitsError:
         return WaitsError(f"{self.called} waits: the edges that it names are not there at present.")
 
@@ -66,6 +77,10 @@ class Fillet(_OnEdges):
         above_nothing(radius=self.radius)
         if self.end_radius is not None:
             above_nothing(end_radius=self.end_radius)
+
+    @property
+    def widest(self) -> float:
+        return max(self.radius, self.end_radius or self.radius)
 
     def on_mesh(self, body: MeshBody, at: OnMesh) -> MeshBody:
         edges = self.edges_on_mesh(body)
@@ -150,6 +165,10 @@ class CutEdge(_OnEdges):
     def __post_init__(self) -> None:
         super().__post_init__()
         above_nothing(distance=self.distance)
+
+    @property
+    def widest(self) -> float:
+        return self.distance
 
     def on_mesh(self, body: MeshBody, at: OnMesh) -> MeshBody:
         edges = self.edges_on_mesh(body)

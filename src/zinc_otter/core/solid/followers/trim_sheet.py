@@ -55,9 +55,9 @@ class TrimBySheet(Follower):
     def cut_off(self, body: NamedShape, at: OnKernel, by: float) -> NamedShape:
         """In the kernel, with the sheet moved by so many mm against the side that is cut off."""
         from zinc_otter.core.solid.brep import build_solid
+        from zinc_otter.core.solid.fitting import fit_patches
         from zinc_otter.core.solid.kernel.operations import cut
         from zinc_otter.core.solid.kernel.shape import one_name
-        from zinc_otter.core.solid.patches import fit_patches
 
         sheet = at.sheet(self.sheet)
         if by:

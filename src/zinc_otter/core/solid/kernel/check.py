@@ -1,4 +1,5 @@
-"""Whether a body that the kernel made may be believed: valid, closed, and changed in volume as the mesh route says."""
+"""Whether a body that the kernel made may be believed: valid, closed, a manifold, and changed in volume as the mesh route
+says."""
 
 from __future__ import annotations
 
@@ -8,7 +9,7 @@ from OCP.GProp import GProp_GProps
 
 from zinc_otter.core.errors import KernelError
 from zinc_otter.core.solid.kernel.operations import is_closed
-from zinc_otter.core.solid.kernel.shape import NamedShape
+from zinc_otter.core.solid.kernel.shape import NamedShape, crowded_edges, points_on
 
 
 def exact_volume(body: NamedShape) -> float:
@@ -18,21 +19,50 @@ def exact_volume(body: NamedShape) -> float:
     return float(props.Mass())
 
 
-def accepted(what: str, body: NamedShape, before: float, change: float, allowed: float) -> float:
-    """The body's volume. ``before`` is the kernel's own before the step; ``change`` is by how much the mesh route found
-    that the step changes it, and ``allowed`` by how much that may be off, mm³.
+def sound(what: str, body: NamedShape) -> float:
+    """The body's volume, mm³.
 
-    Raises KernelError, naming the step ``what``, when the body is not valid, not closed, or of another volume: the kernel
-    may report a body as done that is not what was asked for.
+    Raises KernelError, naming the step ``what``, when the body is not valid, not closed, or joined along an edge of more
+    than two faces: the kernel may report a body as done that is not what was asked for.
     """
     if not BRepCheck_Analyzer(body.shape).IsValid():
         raise KernelError(f"{what}: the kernel's own check finds a fault in its result.")
     if not is_closed(body.shape):
         raise KernelError(f"{what}: the kernel's result is not closed.")
-    volume = exact_volume(body)
+    crowded = crowded_edges(body)
+    if crowded:
+        count = f"1 edge has {crowded[0][1]}" if len(crowded) == 1 else f"{len(crowded)} edges have more than two"
+        raise KernelError(
+            f"{what}: parts of the body would touch along a line; {count} faces. Move them apart, or further together.",
+            points=[points_on(edge, 3)[1] for edge, _ in crowded],
+        )
+    return exact_volume(body)
+
+
+def accepted(what: str, body: NamedShape, before: float, change: float, allowed: float) -> float:
+    """The body's volume. ``before`` is the kernel's own before the step; ``change`` is by how much the mesh route found
+    that the step changes it, and ``allowed`` by how much that may be off, mm³.
+
+    Raises KernelError as ``sound`` does, and for a body of another volume.
+    """
+    volume = sound(what, body)
     if abs(volume - before - change) > allowed:
         raise KernelError(
             f"{what}: the kernel's result changes the volume by {volume - before:,.1f} mm³, the same on triangles by "
             f"{change:,.1f} mm³; it is not believed."
+        )
+    return volume
+
+
+def vouched_for(what: str, body: NamedShape, before: float, most: float) -> float:
+    """The body's volume, where the mesh route could not check the step: it must change the volume, by ``most`` mm³ at most.
+
+    Raises KernelError as ``sound`` does, and for a change that is none, or too large to be what was asked for.
+    """
+    volume = sound(what, body)
+    if not 1e-9 * before < abs(volume - before) <= most:
+        raise KernelError(
+            f"{what}: the kernel's result changes the volume by {volume - before:,.3f} mm³, which cannot be; it is not "
+            "believed."
         )
     return volume

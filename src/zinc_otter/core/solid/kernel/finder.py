@@ -12,7 +12,7 @@ from zinc_otter.core.cage.plane import Vec
 from zinc_otter.core.errors import CoreError, KernelError
 from zinc_otter.core.solid.kernel.check import exact_volume
 from zinc_otter.core.solid.kernel.guard import guarded
-from zinc_otter.core.solid.kernel.operations import contours, is_closed, nearest_contour, rounded
+from zinc_otter.core.solid.kernel.operations import contours, is_closed, length_of, nearest_contour, rounded
 from zinc_otter.core.solid.kernel.shape import (
     NamedShape,
     edges_between,
@@ -142,8 +142,7 @@ def _tried(body: NamedShape, edges: list[TopoDS_Edge], radius: float, volume: fl
     # Material comes into hollow corners and goes from ridges.
     wrong_way = change <= 0 if all(hollow) else change >= 0 if not any(hollow) else False
     # A round cannot change the volume by more than its square along the whole edge, times a wedge's share.
-    length = sum(float(np.linalg.norm(np.diff(points_on(edge), axis=0), axis=1).sum()) for edge in edges)
-    if wrong_way or abs(change) > 3 * radius**2 * length:
+    if wrong_way or abs(change) > 3 * radius**2 * length_of(edges):
         raise KernelError("The kernel's result is valid, but its volume is not that of a rounded edge.")
 
 

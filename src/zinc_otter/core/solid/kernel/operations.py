@@ -128,6 +128,11 @@ def nearest_contour(body: NamedShape, edges: Sequence[TopoDS_Edge], point: Vec) 
     return min(contours(body, edges), key=lambda chain: min(_way_to(edge, at) for edge in chain))
 
 
+def length_of(edges: Sequence[TopoDS_Edge]) -> float:
+    """mm, along points on each edge."""
+    return sum(float(np.linalg.norm(np.diff(points_on(edge), axis=0), axis=1).sum()) for edge in edges)
+
+
 def _way_to(edge: TopoDS_Edge, at: Floats) -> float:
     points = points_on(edge, 33)
     return float(distances_to_segments(np.stack([points[:-1], points[1:]], axis=1), at).min())

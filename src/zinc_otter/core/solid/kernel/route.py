@@ -12,14 +12,15 @@ from zinc_otter.core.cage.cage import Cage
 from zinc_otter.core.errors import KernelError
 from zinc_otter.core.proof.crossing import crossing_faces
 from zinc_otter.core.solid.brep import build_solid
+from zinc_otter.core.solid.fitting import fit_patches
 from zinc_otter.core.solid.followers.base import PIECE, Follower, OnKernel, WaitsError
 from zinc_otter.core.solid.imported import step_of
-from zinc_otter.core.solid.kernel.check import accepted, exact_volume
+from zinc_otter.core.solid.kernel.check import accepted, exact_volume, vouched_for
 from zinc_otter.core.solid.kernel.guard import guarded
 from zinc_otter.core.solid.kernel.operations import offset_solid
 from zinc_otter.core.solid.kernel.shape import NamedShape, extent, one_name, reach_of
 from zinc_otter.core.solid.mesh.route import Made, sentence
-from zinc_otter.core.solid.patches import Patches, fit_patches
+from zinc_otter.core.solid.patches import Patches
 from zinc_otter.core.solid.recipe import Note, Recipe, as_solid, in_order
 from zinc_otter.core.solid.thicken import grown
 
@@ -60,41 +61,49 @@ def made_in_kernel(
     known = {note.follower: note for note in by_mesh.notes}
     for i, follower in enumerate(followers):
         note = known[follower.id]
-        if note.status != "done":
+        if note.status != "done" and not note.unchecked:
             notes.append(note)
             continue
         progress(0.1 + 0.8 * i / len(followers), f"{follower.called} in the solid kernel")
-        there = by_mesh.done[follower.id]
-        follower, was, now = there.follower, there.before, there.after
         at = maker.given(cage, body, tuple(done))
-        # What the routes differed by before may be part of what is changed now.
-        allowed = follower.slack(was, now) + abs(volume - was)
-        step = _Step(follower, body, at, volume, now - was, allowed)
+        if note.unchecked:
+            step = _Step(follower, body, at, volume, None, 0.0)
+        else:
+            there = by_mesh.done[follower.id]
+            follower, was, now = there.follower, there.before, there.after
+            # What the routes differed by before may be part of what is changed now.
+            step = _Step(follower, body, at, volume, now - was, follower.slack(was, now) + abs(volume - was))
         try:
             body, volume = guarded(follower.called, seconds, step)
         except WaitsError as error:
-            notes.append(Note(follower.id, "waits", str(error)))
+            notes.append(Note(follower.id, "waits", str(error), error.place))
             continue
         except KernelError as error:
-            raise KernelError(sentence(follower, error)) from None
+            raise error.saying(sentence(follower, error)) from None
         done.append(follower)
-        notes.append(Note(follower.id, "done"))
+        words = f"{follower.called} was made by the kernel alone, without a second opinion. {note.words}"
+        notes.append(Note(follower.id, "done", words if note.unchecked else note.words, note.place))
     return KernelMade(body, in_order(recipe, notes), volume, patches)
 
 
 @dataclass(frozen=True, eq=False)
 class _Step:
-    """One follower's work and its check, to be done in a child process."""
+    """One follower's work and its check, to be done in a child process.
+
+    ``change`` is None where the mesh route cannot tell.
+    """
 
     follower: Follower
     body: NamedShape
     at: OnKernel
     before: float
-    change: float
+    change: float | None
     allowed: float
 
     def __call__(self) -> tuple[NamedShape, float]:
         made = self.follower.on_kernel(self.body, self.at)
+        if self.change is None:
+            return made, vouched_for(self.follower.called, made, self.before, self.follower.most_change(self.body))
         return made, accepted(self.follower.called, made, self.before, self.change, self.allowed)
 
 

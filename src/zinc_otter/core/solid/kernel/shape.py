@@ -165,6 +165,16 @@ def _edges_with_sides(
             yield edge, (faces[0], faces[1]), tuple(sorted(name_of.get(face, "") for face in faces))
 
 
+def crowded_edges(body: NamedShape) -> list[tuple[TopoDS_Edge, int]]:
+    """Edges that more than two faces meet at, and how many do."""
+    around = ShapeListMap()
+    TopExp.MapShapesAndUniqueAncestors_s(
+        body.shape, TopAbs_ShapeEnum.TopAbs_EDGE, TopAbs_ShapeEnum.TopAbs_FACE, around
+    )
+    counts = ((TopoDS.Edge(around.FindKey(i)), len(list(around.FindFromIndex(i)))) for i in range(1, around.Extent() + 1))
+    return [(edge, count) for edge, count in counts if count > 2]
+
+
 def sharp_edges(body: NamedShape) -> list[TopoDS_Edge]:
     """Edges whose two faces meet at over 10 degrees, whatever made them."""
     return [
@@ -326,7 +336,11 @@ def largest_tolerance(body: NamedShape) -> float:
 def welded(shape: TopoDS_Shape) -> tuple[Floats, Ints]:
     """Points (n, 3) mm and triangles (m, 3) of a shape, its faces joined along their edges."""
     body = one_name(shape, "")
-    made = triangulated(body, reach_of(body) * 2e-4)
+    return joined_triangles(body, triangulated(body, reach_of(body) * 2e-4))
+
+
+def joined_triangles(body: NamedShape, made: ShapeTriangles) -> tuple[Floats, Ints]:
+    """Points and triangles of a body, its faces joined along their edges."""
     # Faces come with points of their own; along their edges these agree.
     grid = 1e-6 * max(reach_of(body), 1e-6)
     _, first, index = np.unique(np.rint(made.points / grid), axis=0, return_index=True, return_inverse=True)

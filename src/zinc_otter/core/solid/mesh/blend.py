@@ -15,7 +15,7 @@ import numpy as np
 
 from zinc_otter.core.cage.cage import unit
 from zinc_otter.core.cage.topology import Bools, Floats, Ints
-from zinc_otter.core.errors import CoreError
+from zinc_otter.core.errors import CoreError, UncheckedError
 from zinc_otter.core.solid.mesh.body import MeshBody, Name, NamedTriangles, mesh_body
 from zinc_otter.core.solid.mesh.level_set import level_set
 
@@ -64,7 +64,7 @@ def _seams(mesh: NamedTriangles, named: Bools) -> list[_Seam]:
     if not named.any():
         raise CoreError("There are no such edges.")
     if (named & (sheet[sides.one] == sheet[sides.other])).any():
-        raise CoreError("The edge runs out within a smooth surface; there it cannot be rounded on the mesh.")
+        raise UncheckedError("The edge runs out within a smooth surface; there it cannot be rounded on the mesh.")
     middle = mesh.points[mesh.triangles].mean(axis=1)
     hollow = ((middle[sides.other] - middle[sides.one]) * mesh.normals[sides.one]).sum(axis=1) > 0
     pair = np.sort(np.column_stack([sheet[sides.one], sheet[sides.other]]), axis=1)
@@ -165,7 +165,8 @@ def _refuse_overhang(mesh: NamedTriangles, seam: _Seam, radius: Radius, one: _Sh
         x, y, z = middle[over][0]
         raise CoreError(
             f"A radius of {float(r.max()):.3g} mm finds no room along {100 * share:.0f} % of the edge, first near "
-            f"{x:.1f}, {y:.1f}, {z:.1f} mm: the surface beside it ends before."
+            f"{x:.1f}, {y:.1f}, {z:.1f} mm: the surface beside it ends before.",
+            points=middle[over],
         )
 
 

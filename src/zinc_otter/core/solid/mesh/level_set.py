@@ -8,7 +8,7 @@ import igl
 import numpy as np
 
 from zinc_otter.core.cage.topology import Floats, Ints
-from zinc_otter.core.errors import CoreError
+from zinc_otter.core.errors import UncheckedError
 
 MOST_POINTS = 4_000_000
 _CORNERS = np.array([[0, 0, 0], [1, 0, 0], [1, 1, 0], [0, 1, 0], [0, 0, 1], [1, 0, 1], [1, 1, 1], [0, 1, 1]])
@@ -27,7 +27,7 @@ def level_set(
     further away than its own reach needs no closer look. Cells are parted in eight from about 16 across until they are
     no wider than ``voxel``, then marched (libigl). The box must hold the surface whole. With a ``value``, which may jump but
     is nowhere below ``distance``, that one's surface is meant, and looked for wherever ``distance`` can be below 0.
-    Raises CoreError where that would take more than four million points.
+    Raises UncheckedError where that would take more than four million points.
     """
     extent = float((high - low).max())
     depth = max(0, int(np.ceil(np.log2(extent / voxel / 16))))
@@ -38,7 +38,7 @@ def level_set(
         far = distance(low + (cells + 0.5) * width)
         cells = cells[(np.abs(far) if value is None else far) <= width * np.sqrt(3) / 2 * 1.001]
         if len(cells) * 8 > MOST_POINTS:
-            raise CoreError(f"A grid of {voxel:.2g} mm over this form would take more than {MOST_POINTS:,} points.")
+            raise UncheckedError(f"A grid of {voxel:.2g} mm over this form would take more than {MOST_POINTS:,} points.")
         if _ < depth:
             cells = (2 * cells[:, None] + _CORNERS).reshape(-1, 3)
             width /= 2

@@ -9,7 +9,7 @@ import numpy as np
 
 from zinc_otter.core.cage.cage import Cage
 from zinc_otter.core.cage.topology import Floats, Ints
-from zinc_otter.core.errors import CoreError
+from zinc_otter.core.errors import CoreError, UncheckedError
 from zinc_otter.core.solid.followers.base import PIECE, Follower, OnMesh, WaitsError
 from zinc_otter.core.solid.imported import body_of
 from zinc_otter.core.solid.mesh.body import MeshBody, mesh_body
@@ -85,11 +85,18 @@ def made_of_triangles(
         except WaitsError as error:
             notes.append(Note(follower.id, "waits", str(error)))
         except CoreError as error:
-            notes.append(Note(follower.id, "failed", sentence(follower, error)))
+            unchecked = isinstance(error, UncheckedError)
+            notes.append(Note(follower.id, "failed", sentence(follower, error), error.place, unchecked))
         else:
-            notes.append(Note(follower.id, "done"))
+            notes.append(Note(follower.id, "done", _without_effect(settled, before, body)))
             done[follower.id] = Done(settled, before.volume, body.volume)
     return Made(body, in_order(recipe, notes), done)
+
+
+def _without_effect(follower: Follower, before: MeshBody, after: MeshBody) -> str:
+    if follower.scale != 1.0 or after.solid.num_tri() != before.solid.num_tri() or after.volume != before.volume:
+        return ""
+    return f"{follower.called} changes nothing: it does not reach the body."
 
 
 def _worked(follower: Follower, before: MeshBody, at: OnMesh) -> MeshBody:
@@ -104,18 +111,15 @@ def triangles_of(
     chord: float,
     degrees: float = 180.0,
     progress: Callable[[float, str], None] = lambda _, __: None,
-) -> Triangles:
+) -> tuple[Triangles, tuple[Note, ...]]:
     """The finished body as triangles: the cage's surface within ``chord`` mm and ``degrees``, the rest to match.
 
-    A follower that cannot be done stops it here: what is to be printed must be what was asked for. Raises its CoreError.
+    And what became of its followers: one that could not be done is passed over.
     """
     cage, _, _ = as_solid(recipe)
     finest = tessellate(cage, chord, degrees)
     made = made_of_triangles(recipe, max(2_000, len(finest.triangles) // 2), 200_000, chord, progress=progress)
-    for note in made.notes:
-        if note.status in ("waits", "failed"):
-            raise CoreError(note.words)
-    return Triangles(made.body.mesh.points, made.body.mesh.triangles, finest.chord, finest.turn)
+    return Triangles(made.body.mesh.points, made.body.mesh.triangles, finest.chord, finest.turn), made.notes
 
 
 def surface_triangles(
