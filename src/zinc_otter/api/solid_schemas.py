@@ -70,12 +70,17 @@ class FoundChain(BaseModel):
 
 
 class FoundState(BaseModel):
-    """What the fillet finder found: ``radius`` holds on all chains together."""
+    """What the fillet finder found: ``radius`` holds on all chains together, ``by_triangles`` on the mesh route.
+
+    ``ended``: "found", or "time" where the budget ran out with the best so far.
+    """
 
     wished: float
     radius: float
     chains: list[FoundChain]
     tries: list[TryState]
+    by_triangles: float = 0.0
+    ended: Literal["found", "time"] = "found"
 
 
 Coordinate = Annotated[float, Field(ge=-1e6, le=1e6, allow_inf_nan=False)]
@@ -91,7 +96,8 @@ class FinderAsk(In):
     near: tuple[Coordinate, Coordinate, Coordinate] | None = None
     radius: Annotated[float, Field(gt=1e-6, le=1e4, allow_inf_nan=False)]
     before: str | None = None
-    seconds: Annotated[float, Field(gt=0, le=60)] = 20.0
+    seconds: Annotated[float, Field(gt=0, le=60, description="for one try")] = 20.0
+    budget: Annotated[float, Field(gt=0, le=250, description="seconds in all; then the best so far is told")] = 90.0
 
 
 class KeyedJob(BaseModel):

@@ -77,7 +77,7 @@ def begin_finder(design_id: str, piece_id: str, asked: FinderAsk, room: AtHand) 
     key = hashlib.sha256(f"{recipe.digest} {asked.model_dump_json()}".encode()).hexdigest()[:32]
     job_id = room.jobs.start(
         key, "Looking for the radius", find_fillet, recipe, asked.before, asked.between, asked.radius, asked.near,
-        asked.seconds, _found(room, key),
+        asked.seconds, asked.budget, _found(room, key),
     )  # fmt: skip
     return KeyedJob(job=report_of(room.jobs.state(job_id)), key=key)
 

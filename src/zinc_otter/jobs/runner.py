@@ -139,7 +139,9 @@ class JobRunner:
             return JobState(job_id, "running", *at)
         failure = _failure(job, self._time_limit)
         if failure is None:
-            return JobState(job_id, "done", 1.0, f"{job.what}: done.")
+            # What the work said last, where there is more to say than that it is done.
+            words = at[1] if at is not None and at[0] == 1.0 and at[1] != "Done" else "done."
+            return JobState(job_id, "done", 1.0, f"{job.what}: {words}")
         return JobState(job_id, "failed", at[0] if at else 0.0, failure, _place(job))
 
     def close(self) -> None:

@@ -63,6 +63,7 @@ def find_fillet(
     wished: float,
     near: tuple[float, float, float] | None,
     seconds: float,
+    budget: float,
     path: Path,
 ) -> None:
     """Write the largest radius that holds on edges of a recipe's body, before the follower ``up_to``, as JSON.
@@ -71,13 +72,13 @@ def find_fillet(
 
     Raises KernelError where there are no such edges, and what making the body raises.
     """
-    from zinc_otter.core.solid.kernel.finder import find_radius
+    from zinc_otter.core.solid.kernel.finder import Budget, find_radius
 
     kept = recipe if up_to is None else recipe.first([f.id for f in recipe.followers].index(up_to))
-    _, made = _both_routes(kept, lambda part, words: progress(0.5 * part, words))
+    _, made = _both_routes(kept, lambda part, words: progress(0.3 * part, words))
     names = (min(between), max(between))
     found = find_radius(
-        made.body, names, wished, seconds, lambda part, words: progress(0.5 + 0.5 * part, words), near
+        kept, made.body, names, wished, Budget(seconds, budget), lambda part, words: progress(0.3 + 0.7 * part, words), near
     )
     path.parent.mkdir(parents=True, exist_ok=True)
     put(path, lambda fresh: fresh.write_text(json.dumps(asdict(found)), "utf-8"))

@@ -14,7 +14,7 @@ import numpy as np
 from scipy.interpolate import BSpline
 
 from zinc_otter.core.cage.cage import HARD, Cage
-from zinc_otter.core.cage.topology import Bools, Floats, Topology
+from zinc_otter.core.cage.topology import Bools, Floats, Ints, Topology
 from zinc_otter.core.surface.evaluation import evaluate
 from zinc_otter.core.surface.level import Level
 from zinc_otter.core.surface.nearest import nearest_on
@@ -46,7 +46,7 @@ class Patches:
         spline = BSpline(_knots(self.breaks), np.eye(count), DEGREE)
         return np.asarray(spline(at, nu=derivative))
 
-    def points(self, u: Floats, v: Floats, du: int = 0, dv: int = 0, faces: slice = slice(None)) -> Floats:
+    def points(self, u: Floats, v: Floats, du: int = 0, dv: int = 0, faces: slice | Ints = slice(None)) -> Floats:
         """(f, p, q, 3) points, or partial derivatives, of the patches at the tensor grid of ``u`` (p,) and ``v`` (q,)."""
         along = np.einsum("pi,fijx->fpjx", self.basis(u, du), self.poles[faces], optimize=True)
         return np.einsum("qj,fpjx->fpqx", self.basis(v, dv), along, optimize=True)

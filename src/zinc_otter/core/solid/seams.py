@@ -12,10 +12,11 @@ from dataclasses import dataclass, replace
 import numpy as np
 
 from zinc_otter.core.cage.cage import HARD, Cage, unit
-from zinc_otter.core.cage.topology import Bools, Floats, Ints
+from zinc_otter.core.cage.topology import Bools, Floats, Ints, Topology
 from zinc_otter.core.solid.patches import Patches, hard_corners
 from zinc_otter.core.solid.spokes import agreed_around
 from zinc_otter.core.surface.evaluation import evaluate
+from zinc_otter.core.surface.level import Level
 from zinc_otter.core.surface.stencils import build_stencils, face_grid
 
 TIGHT = 4.0
@@ -49,7 +50,8 @@ def agreed(patches: Patches) -> Patches:
 def _around_the_worst(patches: Patches) -> Patches:
     cage = patches.cage
     t = cage.topology
-    edges, angles, _ = _seam_angles(patches)
+    odd = _irregular(cage)
+    edges, angles, _ = _seam_angles(patches, np.asarray(odd[t.edge_verts].any(axis=1)))
     worst = np.zeros(t.vertex_count)
     np.maximum.at(worst, t.edge_verts[edges].ravel(), np.repeat(angles.max(axis=1, initial=0.0), 2))
     kept = hard_corners(cage) | (cage.vertex_sharpness > TIGHT)
@@ -64,15 +66,19 @@ def _laid_into_planes(patches: Patches) -> Patches:
     """By least squares on each patch alone: boundary curves stay to the last bit."""
     cage, m = patches.cage, patches.poles.shape[1]
     at = _samples(patches)
-    normals = _limit_normals(cage, at)
-    wanted = _smooth_sides(cage, TIGHT)[:, :, None] & ~_at_hard_corner(patches, at)
+    # Where all is regular the patches are the surface itself.
+    odd = np.flatnonzero(_irregular(cage)[cage.topology.face_verts].reshape(-1, 4).any(axis=1))
+    if not len(odd):
+        return patches
+    normals = _limit_normals(cage, odd, at)
+    wanted = (_smooth_sides(cage, TIGHT)[:, :, None] & ~_at_hard_corner(patches, at))[odd]
     basis = patches.basis(at)
     slopes = patches.basis(at, 1)
     ring, of_side = _ring(m)
     poles = patches.poles.copy()
-    for first in range(0, len(poles), _CHUNK):
+    for first in range(0, len(odd), _CHUNK):
         part = slice(first, first + _CHUNK)
-        rows, inner = _sides(poles[part])
+        rows, inner = _sides(poles[odd[part]])
         # The normal square to the boundary curve itself, which both patches have in common.
         along = unit(np.einsum("sj,fkjx->fksx", slopes, rows))
         normal = _square(normals[part], along)
@@ -83,8 +89,16 @@ def _laid_into_planes(patches: Patches) -> Patches:
         off = np.flatnonzero(np.abs(miss).max(axis=(1, 2)) > _OFF)
         if len(off):
             moves = _moves(miss[off], normal[off], length[off], wanted[part][off], basis, ring, of_side)
-            poles[first + off[:, None], ring[:, 0], ring[:, 1]] += moves
+            poles[odd[first + off][:, None], ring[:, 0], ring[:, 1]] += moves
     return replace(patches, poles=poles)
+
+
+def _irregular(cage: Cage) -> Bools:
+    """(n,) vertices around which the surface is not bicubic: extraordinary ones, and those of creases."""
+    t = cage.topology
+    found = (t.vertex_valence != 4) | (cage.vertex_sharpness > 0)
+    found[t.edge_verts[cage.edge_sharpness > 0]] = True
+    return found
 
 
 def _square(vectors: Floats, to: Floats) -> Floats:
@@ -133,22 +147,27 @@ def largest_seam(patches: Patches) -> Seam:
     return Seam(float(np.degrees(angle[k, sample])), (x, y, z), float(patches.cage.edge_sharpness[edges[k]]))
 
 
-def _seam_angles(patches: Patches) -> tuple[Ints, Floats, Floats]:
-    """Edges (k,) that should be smooth, the angles (k, s) in radians across them, and where along a side they are (s,)."""
+def _seam_angles(patches: Patches, asked: Bools | None = None) -> tuple[Ints, Floats, Floats]:
+    """Edges (k,) that should be smooth, the angles (k, s) in radians across them, and where along a side they are (s,).
+
+    Of all edges, or of those ``asked`` for (e,).
+    """
     t = patches.cage.topology
+    smooth = (patches.cage.edge_sharpness < HARD) & (t.edge_corners[:, 1] >= 0)
+    edges = np.flatnonzero(smooth if asked is None else smooth & asked)
+    corners = t.edge_corners[edges]
+    faces = np.unique(corners // 4)
     # Four points to a span: whatever is not true lies in the short end spans beside extraordinary points.
     at = np.interp(np.arange(4 * len(patches.breaks) - 3) / 4, np.arange(len(patches.breaks)), patches.breaks)
     ends = np.array([0.0, 1.0])
     # Normals along the four sides of each face, each in the direction in which the face's loop runs.
-    sides = np.empty((t.face_count, 4, len(at), 3))
-    for first in range(0, t.face_count, _CHUNK):
-        part = slice(first, first + _CHUNK)
+    sides = np.zeros((t.face_count, 4, len(at), 3))
+    for first in range(0, len(faces), _CHUNK):
+        part = faces[first : first + _CHUNK]
         across = _unit_normals(patches, at, ends, part)
         along = _unit_normals(patches, ends, at, part)
         sides[part, 0], sides[part, 2] = across[:, :, 0], across[:, ::-1, 1]
         sides[part, 1], sides[part, 3] = along[:, 1], along[:, 0, ::-1]
-    edges = np.flatnonzero((patches.cage.edge_sharpness < HARD) & (t.edge_corners[:, 1] >= 0))
-    corners = t.edge_corners[edges]
     flat = sides.reshape(-1, len(at), 3)
     one, other = flat[corners[:, 0]], flat[corners[:, 1], ::-1]
     angle = np.arctan2(np.linalg.norm(np.cross(one, other), axis=-1), (one * other).sum(axis=-1))
@@ -161,12 +180,25 @@ def _samples(patches: Patches) -> Floats:
     return np.sort(np.concatenate([patches.breaks, (patches.breaks[1:] + patches.breaks[:-1]) / 2]))
 
 
-def _limit_normals(cage: Cage, at: Floats) -> Floats:
-    """(f, 4, s, 3) normals of the limit surface along the four sides of each face, in the direction of its loop."""
+def _limit_normals(cage: Cage, faces: Ints, at: Floats) -> Floats:
+    """(k, 4, s, 3) normals of the limit surface along the four sides of some faces, in the direction of the loop."""
+    t = cage.topology
+    mask = np.zeros(t.face_count, dtype=bool)
+    mask[faces] = True
+    for _ in range(2):
+        verts = np.zeros(t.vertex_count, dtype=bool)
+        verts[t.face_verts[mask[t.corner_face]]] = True
+        mask = np.asarray(verts[t.face_verts].reshape(-1, 4).any(axis=1))
+    part, verts_of_part, _ = Level.of_cage(cage).only_faces(mask)
+    plain = Topology(part.topology.vertex_count, part.topology.face_verts, part.topology.face_offsets)
+    sharpness = part.edge_sharpness.copy()
+    sharpness[plain.open_edges] = 0.0
+    around = Cage(cage.positions[verts_of_part], plain, sharpness, cage.vertex_sharpness[verts_of_part])
     level = max(3, round(-float(np.log2(np.diff(at).min()))))
-    stencils = build_stencils(cage, level)
-    normals = evaluate(stencils, cage).normals
-    rows = stencils.row_quads.reshape(cage.topology.face_count, 4**level, 4)
+    stencils = build_stencils(around, level)
+    normals = evaluate(stencils, around).normals
+    own = np.searchsorted(np.flatnonzero(mask), faces)
+    rows = stencils.row_quads.reshape(plain.face_count, 4**level, 4)[own]
     quad, corner = face_grid(level)
     places = np.rint(at * (1 << level)).astype(np.int64)
     last, back = 1 << level, places[::-1]
@@ -214,6 +246,6 @@ def _ring(m: int) -> tuple[Ints, Ints]:
     return np.column_stack([ring // m, ring % m]), of_side
 
 
-def _unit_normals(patches: Patches, u: Floats, v: Floats, faces: slice) -> Floats:
+def _unit_normals(patches: Patches, u: Floats, v: Floats, faces: Ints) -> Floats:
     cross = np.cross(patches.points(u, v, du=1, faces=faces), patches.points(u, v, dv=1, faces=faces))
     return unit(cross)

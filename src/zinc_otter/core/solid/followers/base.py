@@ -69,6 +69,9 @@ class Follower:
     what: ClassVar[str]
     """What it is called when it has no name of its own."""
 
+    patience: ClassVar[float] = 1.0
+    """How many times as long as others it may take in the kernel."""
+
     id: str = ""
     name: str = ""
     on: bool = True

@@ -18,7 +18,7 @@ from zinc_otter.core.cage.topology import Floats
 from zinc_otter.core.errors import BadNumberError, BadSelectionError
 from zinc_otter.core.solid.exact import above_nothing, direction
 from zinc_otter.core.solid.followers.base import Follower, OnKernel, OnMesh
-from zinc_otter.core.solid.mesh.body import MeshBody
+from zinc_otter.core.solid.mesh.body import MeshBody, together
 
 if TYPE_CHECKING:
     from zinc_otter.core.solid.kernel.shape import NamedShape
@@ -30,6 +30,8 @@ MEET = 1e-6
 
 class _Copies(Follower):
     """Followers that join images of the body under motions, the body's own place among them or not."""
+
+    patience: ClassVar[float] = 2.5
 
     def motions(self) -> Sequence[Floats]:
         """(4, 4) matrices of all images."""
@@ -43,20 +45,12 @@ class _Copies(Follower):
         return _sewn(images)
 
     def on_mesh(self, body: MeshBody, at: OnMesh) -> MeshBody:
-        first, *rest = self.motions()
-        whole = body.moved(first)
-        for matrix in rest:
-            whole = whole.joined(body.moved(matrix))
-        return whole
+        return together([body.moved(matrix) for matrix in self.motions()])
 
     def on_kernel(self, body: NamedShape, at: OnKernel) -> NamedShape:
-        from zinc_otter.core.solid.kernel.operations import fused
+        from zinc_otter.core.solid.kernel.operations import all_fused
 
-        first, *rest = self.motions()
-        whole = body.moved(first)
-        for matrix in rest:
-            whole = fused(whole, body.moved(matrix))
-        return whole
+        return all_fused(body, self.motions())
 
 
 def _sewn(images: Sequence[Cage]) -> Cage:

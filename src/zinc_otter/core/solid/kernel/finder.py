@@ -1,33 +1,42 @@
-"""The largest radius to which edges can be rounded: tried, and where it fails, found by halving."""
+"""The largest radius to which edges can be rounded: tried just as it would be applied, within a budget of time."""
 
 from __future__ import annotations
 
-from collections.abc import Callable
-from dataclasses import dataclass
+import time
+from collections.abc import Callable, Sequence
+from dataclasses import dataclass, replace
 
 import numpy as np
 from OCP.TopoDS import TopoDS_Edge
 
 from zinc_otter.core.cage.plane import Vec
 from zinc_otter.core.errors import CoreError, KernelError
-from zinc_otter.core.solid.kernel.check import exact_volume
+from zinc_otter.core.solid.followers.base import OnKernel
+from zinc_otter.core.solid.followers.rounding import Fillet
+from zinc_otter.core.solid.kernel.check import near_volume
 from zinc_otter.core.solid.kernel.guard import guarded
-from zinc_otter.core.solid.kernel.operations import contours, is_closed, length_of, nearest_contour, rounded
+from zinc_otter.core.solid.kernel.operations import contours, nearest_contour
+from zinc_otter.core.solid.kernel.route import KernelStep
 from zinc_otter.core.solid.kernel.shape import (
     NamedShape,
     edges_between,
-    is_hollow_edge,
     look_along,
     points_on,
+    reach_of,
     sharp_edges,
     sides_of,
 )
-from zinc_otter.core.solid.mesh.body import Name
+from zinc_otter.core.solid.mesh.body import MeshBody, Name
+from zinc_otter.core.solid.mesh.route import Keeping, Step, made_of_triangles
+from zinc_otter.core.solid.recipe import Recipe
 
 WITHIN = 0.02
 """How near the found radius comes to the largest that holds, as a share of it."""
-SMALLEST = 0.02
-"""Of the wished radius: below this share nothing is looked for."""
+MARGIN = 0.97
+"""A radius counts only if this share of it holds as well: the kernel now and then does a larger one and not a smaller."""
+SMALLEST = 5e-4
+"""Of the body's extent: below it no radius is looked for."""
+FINDING = "finding"
 
 
 @dataclass(frozen=True)
@@ -56,94 +65,174 @@ class FoundEdge:
 
 @dataclass(frozen=True)
 class Found:
-    """``radius`` holds on all chains together; 0 where none does."""
+    """``radius`` holds on all chains together; 0 where none does.
+
+    ``by_triangles``: the largest radius tried that holds on the mesh route, for files of triangles (0: none). ``ended``:
+    "found", or "time" where the budget ran out with the best so far.
+    """
 
     wished: float
     radius: float
     chains: tuple[FoundEdge, ...]
     tries: tuple[Try, ...]
+    by_triangles: float = 0.0
+    ended: str = "found"
+
+
+@dataclass(frozen=True)
+class Budget:
+    """``seconds`` for one try in the kernel, and in all."""
+
+    one: float = 20.0
+    all: float = 90.0
 
 
 def find_radius(
+    recipe: Recipe,
     body: NamedShape,
     names: tuple[Name, Name],
     wished: float,
-    seconds: float = 20.0,
+    budget: Budget = Budget(),
     progress: Callable[[float, str], None] = lambda _, __: None,
     near: Vec | None = None,
+    clock: Callable[[], float] = time.monotonic,
 ) -> Found:
     """The largest radius up to ``wished`` mm to which the edges between two names can be rounded, within 2 %.
 
-    With ``near``, only the chain of them that comes nearest to that point.
-
-    Each try runs in a child process for at most ``seconds``; a result counts when it is valid, closed and has changed the
-    volume the right way. Raises KernelError where there are no such edges.
+    ``body`` is what the kernel makes of the ``recipe``. With ``near``, only the chain of edges that comes nearest to that
+    point. A radius holds when a fillet of it would be taken: on the mesh route, and in the kernel in a child process, with
+    its volume held against the other's. Raises KernelError where there are no such edges.
     """
     edges = edges_between(body, names)
     if not edges:
         raise KernelError("There are no such edges on the solid.")
     if near is not None:
         edges = nearest_contour(body, edges, near)
+    search = _Search(recipe, body, names, budget, progress, clock)
     chains = contours(body, edges)
-    volume = exact_volume(body)
-    count = 0
+    whole = near if len(chains) > 1 or near is not None else None
+    together = search.largest(whole, wished, search.guess(edges, wished))
+    if together.best >= wished:
+        found = [FoundEdge(wished, _line(chain), together.tries, None, None) for chain in chains]
+        return Found(wished, wished, tuple(found), together.tries, search.by_triangles)
+    found = []
+    for chain in chains:
+        line = _line(chain)
+        alone = together
+        if len(chains) > 1:
+            # What holds on all holds on each; how much more it takes alone is worth knowing.
+            alone = search.largest(line[len(line) // 2], wished, max(together.best, search.guess(chain, wished)))
+        where = _tightest(body, chain) if alone.best < wished else (None, None, "")
+        found.append(FoundEdge(alone.best, line, alone.tries, *where))
+    ended = "time" if search.over else "found"
+    return Found(wished, together.best, tuple(found), together.tries, search.by_triangles, ended)
 
-    def holds(which: list[TopoDS_Edge], radius: float) -> Try:
-        nonlocal count
-        count += 1
-        progress(1 - 0.9**count, f"Trying a radius of {radius:.3g} mm")
+
+@dataclass(frozen=True)
+class _Largest:
+    best: float
+    tries: tuple[Try, ...]
+
+
+class _Search:
+    def __init__(
+        self,
+        recipe: Recipe,
+        body: NamedShape,
+        names: tuple[Name, Name],
+        budget: Budget,
+        progress: Callable[[float, str], None],
+        clock: Callable[[], float],
+    ) -> None:
+        self._recipe, self._body, self._names = recipe, body, names
+        self._budget, self._progress, self._clock = budget, progress, clock
+        self._begun = clock()
+        self._volume = near_volume(body)
+        self._kept: dict[Step, MeshBody] = {}
+        self._smallest = SMALLEST * reach_of(body)
+        self.by_triangles = 0.0
+        self.over = False
+
+    def guess(self, edges: Sequence[TopoDS_Edge], wished: float) -> float:
+        """Where to begin: by the room that there is beside the edges."""
+        _, room, _ = _tightest(self._body, list(edges))
+        return float(np.clip(room, self._smallest, wished))
+
+    def largest(self, near: Vec | None, wished: float, guess: float) -> _Largest:
+        """The largest radius that holds, by tries: the wish, a guess, then between what holds and what does not."""
+        tries: list[Try] = []
+
+        def holds(radius: float) -> bool:
+            tries.append(self._tried(near, radius))
+            return tries[-1].failure is None
+
+        low, high = 0.0, wished
+        if holds(wished):
+            return _Largest(wished, tuple(tries))
+        radius = _short(0.9 * guess) if guess < wished else _short(wished / 2)
+        while not self._late():
+            if holds(radius):
+                low = radius
+            else:
+                high = min(radius, high)
+            between = _short(np.sqrt(low * high) if low > 0 else high / 2)
+            if low > 0 and (high - low <= WITHIN * high or not low < between < high):
+                if holds(_short(MARGIN * low)) or self._late():
+                    break
+                # A radius that holds though a smaller one does not is no answer.
+                low, high = 0.0, _short(MARGIN * low)
+                between = _short(high / 2)
+            elif high < self._smallest:
+                break
+            radius = between
+        return _Largest(low, tuple(tries))
+
+    def _late(self) -> bool:
+        self.over = self._clock() - self._begun > self._budget.all
+        return self.over
+
+    def _tried(self, near: Vec | None, radius: float) -> Try:
+        spent = (self._clock() - self._begun) / self._budget.all
+        self._progress(min(1.0, spent), f"Trying a radius of {radius:.3g} mm")
+        fillet = Fillet(FINDING, between=self._names, near=near, radius=radius)
+        recipe = replace(self._recipe, followers=(*self._recipe.followers, fillet))
+        made = made_of_triangles(recipe, kept=self._keeping)
+        note = next(note for note in made.notes if note.follower == FINDING)
+        if note.status != "done" and not note.unchecked:
+            return Try(radius, note.words)
+        if note.status == "done":
+            self.by_triangles = max(self.by_triangles, radius)
+            step = KernelStep.checked(made.done[FINDING], self._body, _NOTHING_BESIDE, self._volume)
+        else:
+            step = KernelStep(fillet, self._body, _NOTHING_BESIDE, self._volume, None, 0.0)
         try:
-            guarded(f"A radius of {radius:.3g} mm", seconds, lambda: _tried(body, which, radius, volume))
+            guarded(f"A radius of {radius:.3g} mm", self._budget.one, lambda: step.holds())
         except CoreError as error:
             return Try(radius, str(error))
         return Try(radius, None)
 
-    first = holds(edges, wished)
-    if first.failure is None:
-        found = [FoundEdge(wished, _line(chain), (first,), None, None) for chain in chains]
-        return Found(wished, wished, tuple(found), (first,))
-    found = []
-    for chain in chains:
-        # One chain alone has been tried at the wish already.
-        begun = (first,) if len(chains) == 1 else (holds(chain, wished),)
-        tries = _halved(lambda radius, chain=chain: holds(chain, radius), wished, begun)  # type: ignore[misc]
-        best = max((t.radius for t in tries if t.failure is None), default=0.0)
-        where = _tightest(body, chain) if best < wished else (None, None, "")
-        found.append(FoundEdge(best, _line(chain), tries, *where))
-    together = min(edge.holds for edge in found)
-    if len(chains) == 1 or together == 0:
-        return Found(wished, together, tuple(found), found[0].tries)
-    tries = _halved(lambda radius: holds(edges, radius), together, (holds(edges, together),))
-    return Found(wished, max((t.radius for t in tries if t.failure is None), default=0.0), tuple(found), (first, *tries))
+    @property
+    def _keeping(self) -> Keeping:
+        """What comes before the fillet is made once."""
+
+        def kept(step: Step, make: Callable[[], MeshBody]) -> MeshBody:
+            if step not in self._kept:
+                self._kept[step] = make()
+            return self._kept[step]
+
+        return kept
 
 
-def _halved(holds: Callable[[float], Try], top: float, begun: tuple[Try, ...]) -> tuple[Try, ...]:
-    """Tries from ``top`` downwards until what holds and what does not are within a share of each other."""
-    tries = list(begun)
-    if tries[-1].failure is None:
-        return tuple(tries)
-    low, high = 0.0, top
-    while high - low > WITHIN * high and high > SMALLEST * top:
-        middle = (low + high) / 2 if low > 0 else high / 2
-        tries.append(holds(middle))
-        if tries[-1].failure is None:
-            low = middle
-        else:
-            high = middle
-    return tuple(tries)
+def _none(*_: object) -> NamedShape:
+    raise KernelError("A fillet takes part of nothing else.")
 
 
-def _tried(body: NamedShape, edges: list[TopoDS_Edge], radius: float, volume: float) -> None:
-    done = rounded(body, edges, lambda points: np.full(len(points), radius), "")
-    if not is_closed(done.shape):
-        raise KernelError("The kernel's result is not closed.")
-    change = exact_volume(done) - volume
-    hollow = [is_hollow_edge(body, edge) for edge in edges]
-    # Material comes into hollow corners and goes from ridges.
-    wrong_way = change <= 0 if all(hollow) else change >= 0 if not any(hollow) else False
-    # A round cannot change the volume by more than its square along the whole edge, times a wedge's share.
-    if wrong_way or abs(change) > 3 * radius**2 * length_of(edges):
-        raise KernelError("The kernel's result is valid, but its volume is not that of a rounded edge.")
+_NOTHING_BESIDE = OnKernel(0.0, _none, _none, _none, _none)  # type: ignore[arg-type]
+
+
+def _short(radius: float) -> float:
+    """Three digits: a radius that people can read, type and take as it is."""
+    return float(f"{radius:.3g}")
 
 
 def _line(chain: list[TopoDS_Edge]) -> tuple[Vec, ...]:

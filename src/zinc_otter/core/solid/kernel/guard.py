@@ -8,6 +8,7 @@ from __future__ import annotations
 import ctypes
 import os
 import pickle
+import resource
 import select
 import signal
 import tempfile
@@ -50,7 +51,7 @@ def guarded(what: str, seconds: float, call: Callable[[], T]) -> T:
         if not ended:
             raise KernelError(f"{what} took longer than {seconds:g} s and was stopped.")
         if not result.exists():
-            raise KernelError(f"{what} made the solid kernel give up.")
+            raise KernelError(f"{what} made the solid kernel give up: it crashed, or {_TOO_MUCH}.")
         done, value = pickle.loads(result.read_bytes())
     if done:
         return value
@@ -59,16 +60,33 @@ def guarded(what: str, seconds: float, call: Callable[[], T]) -> T:
     raise KernelError(f"{what} failed in the solid kernel ({value}).")
 
 
+MOST_MEMORY = 4 * 1024**3
+"""Bytes that a call may take beyond what its process has."""
+_TOO_MUCH = f"it asked for more than {MOST_MEMORY // 1024**3} GB of memory"
+
+
+def _bound_memory() -> None:
+    """Calls of the kernel were seen to ask for hundreds of gigabytes where a radius is next to nothing."""
+    pages = int(Path("/proc/self/statm").read_text("ascii").split()[0])
+    _, hard = resource.getrlimit(resource.RLIMIT_AS)
+    most = pages * resource.getpagesize() + MOST_MEMORY
+    resource.setrlimit(resource.RLIMIT_AS, (most if hard == resource.RLIM_INFINITY else min(most, hard), hard))
+
+
 def _be_child(call: Callable[[], object], result: Path) -> None:
     try:
         _LIBC.prctl(_DIE_WITH_PARENT, signal.SIGKILL)
+        _bound_memory()
         signal.signal(signal.SIGTERM, signal.SIG_DFL)
         try:
             answer: tuple[bool, object] = (True, call())
         except CoreError as error:
             answer = (False, error)
+        except MemoryError:
+            answer = (False, _TOO_MUCH)
         except Exception as error:
-            answer = (False, f"{type(error).__name__}: {error}"[:200].splitlines()[0])
+            words = f"{type(error).__name__}: {error}"[:200].splitlines()[0]
+            answer = (False, _TOO_MUCH if "alloc" in words.lower() or "memory" in words.lower() else words)
         fresh = result.with_suffix(".new")
         fresh.write_bytes(pickle.dumps(answer))
         fresh.replace(result)

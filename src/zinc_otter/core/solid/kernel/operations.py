@@ -14,33 +14,88 @@ from OCP.BRepFilletAPI import BRepFilletAPI_MakeChamfer, BRepFilletAPI_MakeFille
 from OCP.BRepOffset import BRepOffset_Mode
 from OCP.BRepOffsetAPI import BRepOffsetAPI_MakeOffsetShape
 from OCP.BRepPrimAPI import BRepPrimAPI_MakeBox
+from OCP.collections import List_TopoDS_Shape
 from OCP.GeomAbs import GeomAbs_JoinType
 from OCP.gp import gp_Ax2, gp_Dir, gp_Pnt
+from OCP.ShapeFix import ShapeFix_Shape
+from OCP.ShapeUpgrade import ShapeUpgrade_UnifySameDomain
 from OCP.TopAbs import TopAbs_ShapeEnum, TopAbs_State
 from OCP.TopExp import TopExp_Explorer
 from OCP.TopoDS import TopoDS, TopoDS_Edge, TopoDS_Shape, TopoDS_Solid
+from scipy.sparse import coo_matrix
+from scipy.sparse.csgraph import connected_components
 
+from zinc_otter.core.cage.cage import unit
 from zinc_otter.core.cage.plane import Plane, Vec
-from zinc_otter.core.cage.topology import Floats
+from zinc_otter.core.cage.topology import Floats, joined_labels
 from zinc_otter.core.errors import KernelError
+from zinc_otter.core.proof.near_boxes import near_boxes
 from zinc_otter.core.solid.exact import frame_along
 from zinc_otter.core.solid.kernel.shape import (
     NamedShape,
     compound,
+    has_flush_faces,
     look_ends,
     named_after,
     one_name,
     parts_of,
     points_on,
+    reach_of,
     solids_of,
+    triangulated,
 )
 from zinc_otter.core.solid.mesh.blend import Radius
 from zinc_otter.core.solid.mesh.body import Name
-from zinc_otter.core.solid.mesh.chains import distances_to_segments
+from zinc_otter.core.solid.mesh.chains import STRAIGHT, distances_to_segments
 
 
 def fused(one: NamedShape, other: NamedShape) -> NamedShape:
     return _boolean(BRepAlgoAPI_Fuse, one, other)
+
+
+def all_fused(body: NamedShape, motions: Sequence[Floats]) -> NamedShape:
+    """Images of a body under motions (4, 4) as one: those that touch are brought together in one go, others stand beside.
+
+    Raises KernelError.
+    """
+    groups = _touching(body, motions)
+    parts = [body.moved(matrix) for matrix in motions]
+    done = [parts[group[0]] if len(group) == 1 else _fused_at_once([parts[k] for k in group]) for group in groups]
+    if len(done) == 1:
+        return done[0]
+    names = tuple(name for part in done for name in part.names)
+    return NamedShape(compound([solid for part in done for solid in solids_of(part.shape)]), names)
+
+
+def _fused_at_once(parts: Sequence[NamedShape]) -> NamedShape:
+    operation = BRepAlgoAPI_Fuse()
+    arguments, tools = List_TopoDS_Shape(), List_TopoDS_Shape()
+    arguments.Append(parts[0].shape)
+    for part in parts[1:]:
+        tools.Append(part.shape)
+    operation.SetArguments(arguments)
+    operation.SetTools(tools)
+    operation.SetRunParallel(True)
+    operation.Build()
+    return _finished_boolean(operation, parts)
+
+
+def _touching(body: NamedShape, motions: Sequence[Floats]) -> list[list[int]]:
+    """Groups of images that come nearer to one another than their triangles can tell."""
+    chord = 2e-3 * reach_of(body)
+    made = triangulated(body, chord)
+    own = made.points[made.triangles]
+    corners = np.concatenate([own @ matrix[:3, :3].T + matrix[:3, 3] for matrix in motions])
+    of = np.repeat(np.arange(len(motions)), len(own))
+    margin = 2 * chord * max(float(np.cbrt(abs(np.linalg.det(matrix[:3, :3])))) for matrix in motions)
+    links = []
+    for pairs in near_boxes(corners.min(axis=1) - margin, corners.max(axis=1) + margin):
+        ends = of[pairs]
+        links.append(np.unique(ends[ends[:, 0] != ends[:, 1]], axis=0))
+    pairs = np.concatenate([np.zeros((0, 2), dtype=np.int64), *links])
+    graph = coo_matrix((np.ones(len(pairs)), (pairs[:, 0], pairs[:, 1])), shape=(len(motions), len(motions)))
+    count, label = connected_components(graph, directed=False)
+    return [np.flatnonzero(label == k).tolist() for k in range(count)]
 
 
 def cut(one: NamedShape, other: NamedShape) -> NamedShape:
@@ -52,13 +107,58 @@ def shared(one: NamedShape, other: NamedShape) -> NamedShape:
 
 
 def _boolean(algorithm: Any, one: NamedShape, other: NamedShape) -> NamedShape:
-    operation = algorithm(one.shape, other.shape)
+    return _finished_boolean(algorithm(one.shape, other.shape), (one, other))
+
+
+def _finished_boolean(operation: Any, parts: Sequence[NamedShape]) -> NamedShape:
     if not operation.IsDone():
-        raise KernelError("The kernel could not bring the two bodies together.")
+        raise KernelError("The kernel could not bring the bodies together.")
     solids = solids_of(operation.Shape())
     if not solids:
         raise KernelError("Nothing is left of the body.")
-    return named_after(operation, (one, other), compound(solids), "")
+    return named_after(operation, parts, compound(solids), "")
+
+
+def flush_faces_joined(body: NamedShape, edges: Sequence[TopoDS_Edge]) -> tuple[NamedShape, list[TopoDS_Edge]]:
+    """The body with faces joined that lie on one surface though other things made them, and the same edges on it.
+
+    Where a rib is flush with a side an edge runs that is none, and no fillet gets past it. What has no such edge stays.
+    """
+    if not has_flush_faces(body):
+        return body, list(edges)
+    unify = ShapeUpgrade_UnifySameDomain(body.shape, True, True, False)
+    for edge in edges:
+        unify.KeepShape(edge)
+    unify.SetAngularTolerance(SAME_SURFACE)
+    unify.Build()
+    history = unify.History()
+    solids = solids_of(unify.Shape())
+    if len(solids) != len(solids_of(body.shape)) or not BRepCheck_Analyzer(unify.Shape()).IsValid():
+        return body, list(edges)
+    joined = named_after(_Told(history), (body,), compound(solids), "")
+    kept = parts_of(joined.shape, TopAbs_ShapeEnum.TopAbs_EDGE)
+    carried = []
+    for edge in edges:
+        after = [*history.Modified(edge)] or [edge]
+        carried += [TopoDS.Edge(one) for one in kept if any(one.IsSame(other) for other in after)]
+    return joined, carried
+
+
+class _Told:
+    """The history of a simplification, in the words of an operation's."""
+
+    def __init__(self, history: Any) -> None:
+        self._history = history
+
+    def Modified(self, face: TopoDS_Shape) -> Sequence[TopoDS_Shape]:  # noqa: N802
+        return list(self._history.Modified(face))
+
+    def IsDeleted(self, face: TopoDS_Shape) -> bool:  # noqa: N802
+        return bool(self._history.IsRemoved(face))
+
+
+SAME_SURFACE = 1e-6
+"""Radians between normals of faces that are taken for one surface."""
 
 
 def half_space(plane: Plane, reach: float, name: Name) -> NamedShape:
@@ -111,15 +211,24 @@ def _home(shell: TopoDS_Shape, solids: Sequence[TopoDS_Shape]) -> int:
 
 
 def contours(body: NamedShape, edges: Sequence[TopoDS_Edge]) -> list[list[TopoDS_Edge]]:
-    """The edges by the chains that the kernel rounds in one go: those that go on without a corner."""
-    maker = BRepFilletAPI_MakeFillet(body.shape)
-    for edge in edges:
-        if maker.Contour(edge) == 0:
-            maker.Add(edge)
-    return [
-        [maker.Edge(i, k) for k in range(1, maker.NbEdges(i) + 1)]
-        for i in range(1, maker.NbContours() + 1)
-    ]
+    """The edges by chains: those that go on without a corner, as on the mesh route (``mesh/chains.py``).
+
+    The kernel's own contours end already where a seam of the faces turns by a little.
+    """
+    if not edges:
+        return []
+    grid = 1e-6 * reach_of(body)
+    lines = [points_on(edge, 33) for edge in edges]
+    ends = np.array([point for line in lines for point in (line[0], line[-1])])
+    away = unit(np.array([way for line in lines for way in (line[1] - line[0], line[-2] - line[-1])]))
+    _, place = np.unique(np.rint(ends / grid), axis=0, return_inverse=True)
+    links = []
+    for at in np.flatnonzero(np.bincount(place.reshape(-1)) == 2):
+        one, other = np.flatnonzero(place.reshape(-1) == at)
+        if away[one] @ away[other] < -STRAIGHT:
+            links.append((one // 2, other // 2))
+    label = joined_labels(len(edges), np.array(links, dtype=np.int64).reshape(-1, 2))
+    return [[edges[int(k)] for k in np.flatnonzero(label == chain)] for chain in np.unique(label)]
 
 
 def nearest_contour(body: NamedShape, edges: Sequence[TopoDS_Edge], point: Vec) -> list[TopoDS_Edge]:
@@ -143,6 +252,7 @@ def rounded(body: NamedShape, edges: Sequence[TopoDS_Edge], radius: Radius, name
 
     Raises KernelError.
     """
+    body, edges = flush_faces_joined(body, edges)
     maker = BRepFilletAPI_MakeFillet(body.shape)
     for edge in edges:
         if maker.Contour(edge) == 0:
@@ -159,6 +269,7 @@ def rounded(body: NamedShape, edges: Sequence[TopoDS_Edge], radius: Radius, name
 
 def chamfered(body: NamedShape, edges: Sequence[TopoDS_Edge], distance: float, name: Name) -> NamedShape:
     """The body with edges cut off at ``distance`` mm on both sides. Raises KernelError."""
+    body, edges = flush_faces_joined(body, edges)
     maker = BRepFilletAPI_MakeChamfer(body.shape)
     for edge in edges:
         if maker.Contour(edge) == 0:
@@ -170,10 +281,28 @@ def _finished(maker: Any, body: NamedShape, name: Name, what: str) -> NamedShape
     maker.Build()
     if not maker.IsDone():
         raise KernelError(f"The kernel could not {what} the edges by so much.")
-    result = maker.Shape()
+    result, history = maker.Shape(), maker
     if not BRepCheck_Analyzer(result).IsValid():
-        raise KernelError(f"The kernel's faces cross where it {'rounds' if what == 'round' else 'cuts off'} the edges.")
-    return named_after(maker, (body,), compound(solids_of(result)), name)
+        # On small radii over many small faces the seams come out a little off; the kernel can often mend them itself.
+        mending = ShapeFix_Shape(result)
+        mending.Perform()
+        result, history = mending.Shape(), _Mended(maker, mending.Context())
+        if not BRepCheck_Analyzer(result).IsValid():
+            raise KernelError(f"The kernel's faces cross where it {'rounds' if what == 'round' else 'cuts off'} the edges.")
+    return named_after(history, (body,), compound(solids_of(result)), name)
+
+
+class _Mended:
+    """The history of an operation whose result was mended."""
+
+    def __init__(self, operation: Any, context: Any) -> None:
+        self._operation, self._context = operation, context
+
+    def Modified(self, face: TopoDS_Shape) -> Sequence[TopoDS_Shape]:  # noqa: N802
+        return [self._context.Apply(one) for one in list(self._operation.Modified(face)) or [face]]
+
+    def IsDeleted(self, face: TopoDS_Shape) -> bool:  # noqa: N802
+        return bool(self._operation.IsDeleted(face))
 
 
 def is_closed(shape: TopoDS_Shape) -> bool:

@@ -15,11 +15,11 @@ from zinc_otter.core.solid.brep import build_solid
 from zinc_otter.core.solid.fitting import fit_patches
 from zinc_otter.core.solid.followers.base import PIECE, Follower, OnKernel, WaitsError
 from zinc_otter.core.solid.imported import step_of
-from zinc_otter.core.solid.kernel.check import accepted, exact_volume, vouched_for
+from zinc_otter.core.solid.kernel.check import accepted, exact_volume, near_volume, vouched_for
 from zinc_otter.core.solid.kernel.guard import guarded
 from zinc_otter.core.solid.kernel.operations import offset_solid
 from zinc_otter.core.solid.kernel.shape import NamedShape, extent, one_name, reach_of
-from zinc_otter.core.solid.mesh.route import Made, sentence
+from zinc_otter.core.solid.mesh.route import Done, Made, sentence
 from zinc_otter.core.solid.patches import Patches
 from zinc_otter.core.solid.recipe import Note, Recipe, as_solid, in_order
 from zinc_otter.core.solid.thicken import grown
@@ -55,7 +55,7 @@ def made_in_kernel(
     progress(0.02, "Fitting patches to the surface")
     patches = fit_patches(cage)
     body = guarded("Building faces and edges", seconds, lambda: one_name(build_solid(patches), PIECE))
-    volume = guarded("Measuring the form", seconds, lambda: exact_volume(body))
+    volume = guarded("Measuring the form", seconds, lambda: near_volume(body))
     done: list[Follower] = []
     maker = _Maker(recipe, imported)
     known = {note.follower: note for note in by_mesh.notes}
@@ -67,14 +67,13 @@ def made_in_kernel(
         progress(0.1 + 0.8 * i / len(followers), f"{follower.called} in the solid kernel")
         at = maker.given(cage, body, tuple(done))
         if note.unchecked:
-            step = _Step(follower, body, at, volume, None, 0.0)
+            step = KernelStep(follower, body, at, volume, None, 0.0)
         else:
             there = by_mesh.done[follower.id]
-            follower, was, now = there.follower, there.before, there.after
-            # What the routes differed by before may be part of what is changed now.
-            step = _Step(follower, body, at, volume, now - was, follower.slack(was, now) + abs(volume - was))
+            follower = there.follower
+            step = KernelStep.checked(there, body, at, volume)
         try:
-            body, volume = guarded(follower.called, seconds, step)
+            body, volume = guarded(follower.called, seconds * follower.patience, step)
         except WaitsError as error:
             notes.append(Note(follower.id, "waits", str(error), error.place))
             continue
@@ -83,11 +82,12 @@ def made_in_kernel(
         done.append(follower)
         words = f"{follower.called} was made by the kernel alone, without a second opinion. {note.words}"
         notes.append(Note(follower.id, "done", words if note.unchecked else note.words, note.place))
+    volume = guarded("Measuring the body", seconds, lambda: exact_volume(body))
     return KernelMade(body, in_order(recipe, notes), volume, patches)
 
 
 @dataclass(frozen=True, eq=False)
-class _Step:
+class KernelStep:
     """One follower's work and its check, to be done in a child process.
 
     ``change`` is None where the mesh route cannot tell.
@@ -99,6 +99,17 @@ class _Step:
     before: float
     change: float | None
     allowed: float
+
+    @classmethod
+    def checked(cls, there: Done, body: NamedShape, at: OnKernel, volume: float) -> KernelStep:
+        """The step as it was done on the mesh route, which its change of ``volume`` (mm³) is held against."""
+        # What the routes differed by before may be part of what is changed now.
+        allowed = there.follower.slack(there.before, there.after) + abs(volume - there.before)
+        return cls(there.follower, body, at, volume, there.after - there.before, allowed)
+
+    def holds(self) -> None:
+        """Do it, and let go of what was made. Raises KernelError where it would not be taken."""
+        self()
 
     def __call__(self) -> tuple[NamedShape, float]:
         made = self.follower.on_kernel(self.body, self.at)

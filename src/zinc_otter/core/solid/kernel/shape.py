@@ -138,12 +138,14 @@ def named_after(operation: Any, inputs: Iterable[NamedShape], result: TopoDS_Sha
 
 
 def edges_between(body: NamedShape, names: tuple[Name, Name]) -> list[TopoDS_Edge]:
-    """Edges whose two faces bear these names; for a name with itself, those where the faces meet at over 10 degrees."""
+    """Edges whose two faces bear these names and meet at an angle: of more than 10 degrees for a name with itself, else of
+    more than a half, for faces that are flush have no edge between them."""
     wanted = tuple(sorted(names))
+    least = 10.0 if names[0] == names[1] else 0.5
     return [
         edge
         for edge, (one, other), own in _edges_with_sides(body)
-        if own == wanted and (names[0] != names[1] or _bend(edge, one, other) > 10)
+        if own == wanted and _bend(edge, one, other) > least
     ]
 
 
@@ -165,14 +167,19 @@ def _edges_with_sides(
             yield edge, (faces[0], faces[1]), tuple(sorted(name_of.get(face, "") for face in faces))
 
 
+def has_flush_faces(body: NamedShape) -> bool:
+    """Whether somewhere faces that different things made meet without an angle."""
+    return any(len(set(own)) > 1 and _bend(edge, *sides) < 0.5 for edge, sides, own in _edges_with_sides(body))
+
+
 def crowded_edges(body: NamedShape) -> list[tuple[TopoDS_Edge, int]]:
     """Edges that more than two faces meet at, and how many do."""
     around = ShapeListMap()
     TopExp.MapShapesAndUniqueAncestors_s(
         body.shape, TopAbs_ShapeEnum.TopAbs_EDGE, TopAbs_ShapeEnum.TopAbs_FACE, around
     )
-    counts = ((TopoDS.Edge(around.FindKey(i)), len(list(around.FindFromIndex(i)))) for i in range(1, around.Extent() + 1))
-    return [(edge, count) for edge, count in counts if count > 2]
+    counts = [(i, around.FindFromIndex(i).Size()) for i in range(1, around.Extent() + 1)]
+    return [(TopoDS.Edge(around.FindKey(i)), count) for i, count in counts if count > 2]
 
 
 def sharp_edges(body: NamedShape) -> list[TopoDS_Edge]:

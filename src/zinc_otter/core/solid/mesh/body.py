@@ -24,6 +24,9 @@ Name = str
 SHARP = np.cos(np.radians(20.0))
 """Between triangles of one origin only bends of more than 20 degrees are edges."""
 
+FLUSH = np.cos(np.radians(0.5))
+"""Between triangles of two origins a bend of less than half a degree is none."""
+
 
 @dataclass(frozen=True, eq=False)
 class MeshBody:
@@ -120,8 +123,10 @@ class NamedTriangles:
         order = np.lexsort((key[:, 1], key[:, 0]))
         one, other = owner[order[::2]], owner[order[1::2]]
         normals = self.normals
-        bent = (normals[one] * normals[other]).sum(axis=1) < SHARP
-        return Sides(key[order[::2]], one, other, bent, self.made_by[one] != self.made_by[other])
+        cos = (normals[one] * normals[other]).sum(axis=1)
+        # Where a rib is flush with a side there is no edge, though other things made both faces.
+        apart = (self.made_by[one] != self.made_by[other]) & (cos < FLUSH)
+        return Sides(key[order[::2]], one, other, cos < SHARP, apart)
 
     def between(self, names: tuple[Name, Name]) -> Bools:
         """(k,) which of the ``sides`` lie between two names, or, for a name with itself, where its faces bend sharply."""
@@ -132,7 +137,7 @@ class NamedTriangles:
         one, other = self.made_by[sides.one], self.made_by[sides.other]
         if a == b:
             return np.asarray((one == a) & (other == a) & sides.bent)
-        return np.asarray(((one == a) & (other == b)) | ((one == b) & (other == a)))
+        return np.asarray((((one == a) & (other == b)) | ((one == b) & (other == a))) & sides.apart)
 
     def segments(self, names: tuple[Name, Name]) -> Floats:
         """(k, 2, 3) the edges between two names in mm."""
@@ -179,6 +184,12 @@ class NamedTriangles:
         count = len(self.triangles)
         graph = coo_matrix((np.ones(len(one)), (one, other)), shape=(count, count))
         return np.asarray(connected_components(graph, directed=False)[1])
+
+
+def together(bodies: Sequence[MeshBody]) -> MeshBody:
+    """Many bodies as one, joined in the order that is quickest."""
+    names = {number: name for body in bodies for number, name in body.names.items()}
+    return MeshBody(manifold3d.Manifold.batch_boolean([body.solid for body in bodies], manifold3d.OpType.Add), names)
 
 
 def _mean(groups: Ints, vectors: Floats) -> Floats:
