@@ -6,7 +6,7 @@ from dataclasses import dataclass
 
 import numpy as np
 
-from zinc_otter.core.cage.cage import Cage
+from zinc_otter.core.cage.cage import Cage, unit
 from zinc_otter.core.cage.topology import Bools, Floats, Ints
 from zinc_otter.core.proof.near_boxes import near_boxes
 from zinc_otter.core.surface import build_stencils, evaluate
@@ -50,8 +50,9 @@ def crossing_pairs(points: Floats, triangles: Ints) -> Ints:
 def meetings(points: Floats, triangles: Ints) -> Meetings:
     """All pairs of triangles (m, 3) that share no vertex and meet.
 
-    They cross where an edge of one passes through the inside of the other by more than ``TOUCH``, and touch where one comes
-    as near as that to the other without passing through. Points in one place count as one vertex.
+    They cross where an edge of one passes through the inside of the other by more than ``TOUCH``, and where they lie on one
+    another looking to the same side, as where a surface is folded. They touch where one comes as near as that to the other
+    without passing through. Points in one place count as one vertex.
     """
     _, same = np.unique(points, axis=0, return_inverse=True)
     corner = same.reshape(-1)[triangles]
@@ -72,17 +73,21 @@ def _meet(first: Floats, second: Floats, eps: float) -> tuple[Bools, Bools]:
     """(k,) whether an edge of one triangle (k, 3, 3) passes through the other, and whether one only reaches the other."""
     cross = np.zeros(len(first), dtype=bool)
     reach = np.zeros(len(first), dtype=bool)
+    folded = np.zeros(len(first), dtype=bool)
     for edges, faces in ((first, second), (second, first)):
         for k in range(3):
-            through, to = _passes(edges[:, k], edges[:, (k + 1) % 3], faces, eps)
+            through, to, on = _passes(edges[:, k], edges[:, (k + 1) % 3], faces, eps)
             cross |= through
             reach |= to
+            folded |= on
+    normals = [np.cross(t[:, 1] - t[:, 0], t[:, 2] - t[:, 0]) for t in (first, second)]
+    cross |= folded & ((normals[0] * normals[1]).sum(axis=1) > 0)
     return cross, reach & ~cross
 
 
-def _passes(start: Floats, end: Floats, faces: Floats, eps: float) -> tuple[Bools, Bools]:
+def _passes(start: Floats, end: Floats, faces: Floats, eps: float) -> tuple[Bools, Bools, Bools]:
     """(k,) whether the segment from start to end (k, 3) passes through the triangle (k, 3, 3), by more than eps on every
-    side; and whether it comes within eps of its inside.
+    side; whether it comes within eps of its inside; and whether it lies in its plane with a part of it inside.
 
     After T. Möller, B. Trumbore, "Fast, Minimum Storage Ray/Triangle Intersection", 1997, with heights over the plane and
     over the sides as lengths.
@@ -97,15 +102,18 @@ def _passes(start: Floats, end: Floats, faces: Floats, eps: float) -> tuple[Bool
     flat = np.abs(drop) <= 2 * eps
     t = np.clip(np.where(flat, np.abs(h0) > np.abs(h1), h0 / np.where(flat, 1.0, drop)), 0.0, 1.0)
     at = start + t[:, None] * (end - start)
-    least = np.full(len(at), np.inf)
+    # Of one in the plane also a place between its ends, at no round share: symmetric forms have edges at those.
+    between = start + 0.382 * (end - start)
+    least, within = np.full(len(at), np.inf), np.full(len(at), np.inf)
     for one, other in ((a, b), (b, c), (c, a)):
-        inwards = np.cross(normal, other - one)
-        length = np.linalg.norm(inwards, axis=1)
-        least = np.minimum(least, ((at - one) * inwards).sum(axis=1) / np.maximum(length, 1e-300))
+        inwards = unit(np.cross(normal, other - one))
+        least = np.minimum(least, ((at - one) * inwards).sum(axis=1))
+        within = np.minimum(within, ((between - one) * inwards).sum(axis=1))
     there = area > 0
     through = there & (np.minimum(h0, h1) < -eps) & (np.maximum(h0, h1) > eps) & (least > eps)
     reached = there & (np.abs(((at - a) * normal).sum(axis=1)) <= eps) & (least >= -eps)
-    return through, reached
+    on = there & flat & (np.maximum(np.abs(h0), np.abs(h1)) <= eps) & (np.maximum(least, within) > eps)
+    return through, reached, on
 
 
 def _pairs(pairs: Ints, count: int) -> Ints:
