@@ -114,15 +114,15 @@ class Loading(unittest.TestCase):
 
 
 class Files(SolidCase):
-    def test_two_million_triangles_are_refused_by_their_number(self) -> None:
-        count = 2_000_000
+    def test_more_than_two_million_triangles_are_refused_by_their_number(self) -> None:
+        count = 2_400_000
         data = b"\0" * 80 + struct.pack("<I", count) + np.random.default_rng(1).bytes(50 * count)
         state = self.begun(BOX)
         params = {"revision": state["revision"], "name": "scan.stl", "unit": "mm"}
         answer = self.client.post(f"/api/designs/{state['id']}/components", params=params, content=data)
-        self.assertIn("2,000,000 faces; 1,000,000 are the most", self.problem(answer, 422, "bad-file"))
+        self.assertIn("2,400,000 faces; 2,000,000 are the most", self.problem(answer, 422, "bad-file"))
         answer = self.client.post("/api/cage-files?name=scan.stl&unit=mm", content=data)
-        self.assertIn("2,000,000 faces", self.problem(answer, 422, "bad-file"))
+        self.assertIn("2,400,000 faces", self.problem(answer, 422, "bad-file"))
         self.assertEqual(list((self.folder / "incoming").iterdir()), [])
         self.assertEqual(self.client.get(f"/api/designs/{state['id']}").json()["revision"], state["revision"])
 

@@ -14,6 +14,7 @@ from fastapi.staticfiles import StaticFiles
 from zinc_otter.api import (
     cage_files,
     curves,
+    design_files,
     designs,
     geometry,
     live,
@@ -43,7 +44,8 @@ def create_app(room: Room | None, web: Path = WEB) -> FastAPI:
     app.state.room = room
     app.add_middleware(Guard)
     problems.install(app)
-    for part in (designs, references, cage_files, geometry, curves, measures, solids, triangle_files, print_bench, live):
+    for part in (designs, references, cage_files, geometry, curves, measures, solids, triangle_files, design_files,
+                 print_bench, live):  # fmt: skip
         app.include_router(part.router)
 
     @app.get("/api/health", tags=["service"])

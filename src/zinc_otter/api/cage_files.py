@@ -54,7 +54,7 @@ async def look_at_cage_file(
             face_count=t.face_count,
             quad_count=int((t.face_sizes == 4).sum()),
             open_edge_count=len(t.open_edges),
-            command=AddCage.of(title, cage),
+            command=AddCage.of(loaded.name[:80].strip() or title, cage),
         )
 
     return await run_in_threadpool(work)

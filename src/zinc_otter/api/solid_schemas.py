@@ -115,7 +115,8 @@ class MaterialState(BaseModel):
 
 class SurfaceFacts(BaseModel):
     """How many triangles, how far their chords keep from the surface in mm, by how many degrees it turns in a facet at most,
-    and about how many bytes by kind of file. ``words`` say why there is nothing to count."""
+    and about how many bytes by kind of file. ``words`` say why there is nothing to count. ``solid_faces``: how many the
+    solid will have, and ``solid_words`` why it would be refused for them."""
 
     triangles: int
     exact: bool
@@ -123,6 +124,8 @@ class SurfaceFacts(BaseModel):
     turn: float
     bytes: dict[str, int]
     words: str = ""
+    solid_faces: int = 0
+    solid_words: str = ""
 
 
 class FindingState(BaseModel):

@@ -168,7 +168,8 @@ def download_cage(
 ) -> Response:
     """The control cage as a file, in millimetres: with creases, corners and face sets, which OBJ has no place for."""
     piece, _ = piece_and_recipe(room, design_id, piece_id)
-    return download(write_cage(piece.cage, kind, piece.name), _CAGE_TYPES[kind], f"{piece.name}.{kind}")
+    data = write_cage(piece.cage, kind, piece.name, CLAYS.get(piece.colour))
+    return download(data, _CAGE_TYPES[kind], f"{piece.name}.{kind}")
 
 
 _CAGE_TYPES = {"obj": "model/obj", "ply": "application/octet-stream", "usda": "model/vnd.usda", "usdc": "model/vnd.usd"}

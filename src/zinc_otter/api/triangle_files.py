@@ -20,6 +20,7 @@ from zinc_otter.core.formats.surfaces.look import CLAYS
 from zinc_otter.core.remark import Remark
 from zinc_otter.core.solid.gate import refuse_unsound
 from zinc_otter.core.solid.mesh.route import surface_triangles
+from zinc_otter.core.solid.patches import MOST_FACES, solid_faces, step_bytes
 from zinc_otter.core.solid.recipe import as_solid
 from zinc_otter.core.solid.tessellation import Triangles, tessellate
 from zinc_otter.jobs.triangle_work import Fineness, certify_body, count_triangles, made_body, write_file
@@ -43,7 +44,7 @@ def begin_triangles_certificate(
     as_solid(recipe)
     folder = room.bodies.folder(recipe)
     key = f"{folder} by triangles"
-    fineness = _fineness(room, tolerance, angle)
+    fineness = fineness_of(room, tolerance, angle)
     job_id = room.jobs.start(key, "Measuring the triangles", certify_body, recipe, fineness, folder)
     return report_of(room.jobs.state(job_id))
 
@@ -55,7 +56,7 @@ def begin_triangles(
     """Begin to make the body by triangles: once it is done they are counted, and files of them are quick."""
     _, recipe = piece_and_recipe(room, design_id, piece_id)
     as_solid(recipe)
-    fineness = _fineness(room, tolerance, angle)
+    fineness = fineness_of(room, tolerance, angle)
     key = str(fineness.path(recipe))
     return report_of(room.jobs.state(room.jobs.start(key, "Making triangles", count_triangles, recipe, fineness)))
 
@@ -80,8 +81,8 @@ def begin_surface(
     asked = f"{recipe.digest} {kind} {tolerance!r} {angle!r} {look} {anyway}"
     key = hashlib.sha256(asked.encode()).hexdigest()[:32]
     path = room.folder / "files" / f"{key}.{kind}"
-    _sweep(path.parent)
-    fineness = _fineness(room, tolerance, angle)
+    sweep(path.parent)
+    fineness = fineness_of(room, tolerance, angle)
     job_id = room.jobs.start(key, "Writing the file", write_file, recipe, kind, fineness, look, path, anyway)
     return KeyedJob(job=report_of(room.jobs.state(job_id)), key=key)
 
@@ -134,14 +135,16 @@ def surface_facts(
         cage, left, _ = as_solid(recipe)
     except OpenCageError:
         return None
-    counted = _fineness(room, tolerance, angle).counted(recipe) if left else None
+    faces = solid_faces(cage)
+    about = {"solid_faces": faces, "solid_words": _too_many(faces)}
+    counted = fineness_of(room, tolerance, angle).counted(recipe) if left else None
     if counted is not None:
-        return _facts(*counted, exact=True)
+        return _facts(*counted, exact=True, faces=faces)
     try:
         triangles = tessellate(cage, tolerance, angle)
     except BadNumberError as error:
         # Asked for of itself while a number is being typed: an answer, not a refusal.
-        return SurfaceFacts(triangles=0, exact=False, chord=0.0, turn=0.0, bytes={}, words=str(error))
+        return SurfaceFacts(triangles=0, exact=False, chord=0.0, turn=0.0, bytes={}, words=str(error), **about)
     count = len(triangles.triangles)
     if left:
         body = room.bodies.get(recipe, FINE)
@@ -149,15 +152,23 @@ def surface_facts(
         if "own" in body:
             # Faces of the form itself grow with the tolerance; what followers made is as fine as it is.
             count = round(count / shown * body["own"]) + body["added"]
-    return _facts(count, triangles.chord, triangles.turn, exact=not left)
+    return _facts(count, triangles.chord, triangles.turn, exact=not left, faces=faces)
 
 
-def _facts(count: int, chord: float, turn: float, exact: bool) -> SurfaceFacts:
-    sizes = {key: round(count * kind.bytes_each) for key, kind in KINDS.items()}
-    return SurfaceFacts(triangles=count, exact=exact, chord=chord, turn=turn, bytes=sizes)
+def _facts(count: int, chord: float, turn: float, exact: bool, faces: int) -> SurfaceFacts:
+    sizes = {key: round(count * kind.bytes_each) for key, kind in KINDS.items()} | {"step": step_bytes(faces)}
+    return SurfaceFacts(
+        triangles=count, exact=exact, chord=chord, turn=turn, bytes=sizes, solid_faces=faces, solid_words=_too_many(faces)
+    )
 
 
-def _fineness(room: Room, tolerance: float, angle: float) -> Fineness:
+def _too_many(faces: int) -> str:
+    if faces <= MOST_FACES:
+        return ""
+    return f"As a solid it would have {faces:,} faces, more than the {MOST_FACES:,} that are made: use fewer quads."
+
+
+def fineness_of(room: Room, tolerance: float, angle: float) -> Fineness:
     return Fineness(tolerance, angle, room.folder / "triangles")
 
 
@@ -169,13 +180,13 @@ def triangles_for(
     Raises UnsoundBodyError for one that is not sound, unless it is asked for ``anyway``.
     """
     piece, recipe = piece_and_recipe(room, design_id, piece_id)
-    triangles, _, judged = made_body(recipe, _fineness(room, tolerance, angle))
+    triangles, _, judged = made_body(recipe, fineness_of(room, tolerance, angle))
     if not anyway:
         refuse_unsound(judged.faults)
     return piece, triangles, judged.faults
 
 
-def _sweep(folder: Path) -> None:
+def sweep(folder: Path) -> None:
     """Of files that were written only the latest are kept."""
     kept = sorted(folder.glob("*"), key=lambda path: path.stat().st_mtime, reverse=True)
     for path in kept[_FILES_KEPT:]:

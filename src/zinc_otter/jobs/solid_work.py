@@ -5,6 +5,7 @@ from __future__ import annotations
 import json
 import os
 import pickle
+import time
 from collections.abc import Callable, Sequence
 from dataclasses import asdict
 from pathlib import Path
@@ -78,8 +79,9 @@ def find_fillet(
     _, made = _both_routes(kept, lambda part, words: progress(0.3 * part, words))
     names = (min(between), max(between))
     found = find_radius(
-        kept, made.body, names, wished, Budget(seconds, budget), lambda part, words: progress(0.3 + 0.7 * part, words), near
-    )
+        kept, made.body, names, wished, Budget(seconds, budget), lambda part, words: progress(0.3 + 0.7 * part, words), near,
+        time.monotonic,
+    )  # fmt: skip
     path.parent.mkdir(parents=True, exist_ok=True)
     put(path, lambda fresh: fresh.write_text(json.dumps(asdict(found)), "utf-8"))
     progress(1.0, "Done")

@@ -14,6 +14,7 @@ import numpy as np
 
 from zinc_otter.core.errors import CoreError, FileFormatError
 from zinc_otter.store.documents import FORMAT, asset_hashes, blob_hashes, from_document, to_document
+from zinc_otter.store.intake import checked_design
 from zinc_otter.studio.design import Design
 from zinc_otter.studio.shelf import Asset, Unit
 
@@ -68,6 +69,8 @@ def read_archive(data: bytes) -> Archive:
             if not isinstance(head, dict) or head.get("kind") != KIND:
                 raise FileFormatError("This is no archive of a design.")
             document = head["document"]
+            if not isinstance(document["format"], int) or not 1 <= document["format"] <= FORMAT + 1_000:
+                raise FileFormatError("This is no archive of a design, or it is broken.")
             if document["format"] > FORMAT:
                 raise FileFormatError("The archive was written by a newer version; this one cannot read it.")
             wanted = asset_hashes(document)
@@ -84,12 +87,23 @@ def read_archive(data: bytes) -> Archive:
                 if hashlib.sha256(str(about["kind"]).encode() + contents).hexdigest() != digest:
                     raise FileFormatError("A picture or mesh of the archive is not what its name says.")
                 assets.append(Asset(digest, str(about["kind"]), dict(about["facts"]), contents))
-            unit: Unit = head["unit"] if head["unit"] in ("mm", "cm", "in") else "mm"
-            return Archive(str(head["name"])[:80] or "Design", unit, from_document(document, blobs), tuple(assets))
+            unit, name = head["unit"], head["name"]
+            if unit not in ("mm", "cm", "in"):
+                raise FileFormatError(f"The archive is in {str(unit)[:20]!r}; designs are in mm, cm or in.")
+            if not isinstance(name, str) or not 1 <= len(name.strip()) <= 80:
+                raise FileFormatError("The design of the archive has no name, or one of more than 80 letters.")
+            kinds = {asset.hash: asset.kind for asset in assets}
+            design = checked_design(from_document(document, blobs), kinds)
+            # What can be written again can be kept, and opens.
+            json.dumps(to_document(design)[0], allow_nan=False)
+            return Archive(name, unit, design, tuple(assets))
     except CoreError:
         raise
-    except (zipfile.BadZipFile, KeyError, ValueError, TypeError, EOFError, NotImplementedError, zlib.error) as error:
-        raise FileFormatError(f"This is no archive of a design, or it is broken ({type(error).__name__}).") from None
+    except (
+        zipfile.BadZipFile, KeyError, ValueError, TypeError, EOFError, NotImplementedError, zlib.error, RecursionError,
+        OverflowError, AttributeError, IndexError, RuntimeError, MemoryError,
+    ):  # fmt: skip
+        raise FileFormatError("This is no archive of a design, or it is broken.") from None
 
 
 def _unpacked(box: zipfile.ZipFile, path: str) -> bytes:

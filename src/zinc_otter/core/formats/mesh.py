@@ -18,8 +18,9 @@ import numpy as np
 
 from zinc_otter.core.cage.topology import Floats, Ints
 from zinc_otter.core.errors import BadNumberError, FileFormatError
+from zinc_otter.core.formats.obj import obj_lines, text_of
 
-MOST_TRIANGLES = 1_000_000
+MOST_TRIANGLES = 2_000_000
 MOST_UNPACKED = 400 * 1024 * 1024
 UNITS = {"mm": 1.0, "cm": 10.0, "m": 1000.0, "in": 25.4}
 HAS_UNIT = {"glb": "m", "3mf": "of its own"}
@@ -78,14 +79,21 @@ def read_mesh(data: bytes, extension: str, unit: str | None) -> Mesh:
         raise FileFormatError(f"The file has {count:,} faces; {MOST_TRIANGLES:,} are the most for a component.")
     if count == 0:
         raise FileFormatError("The file holds no faces.")
+    if extension == "obj":
+        data = "\n".join(line for _, line in obj_lines(text_of(data))).encode()
+    over = data[84 + 50 * count :] if extension == "stl" and _is_binary_stl(data) else b""
+    data = data[: len(data) - len(over)]
     try:
         vertices, triangles, scale = _read_3mf(data) if extension == "3mf" else _read_by_trimesh(data, extension)
     except FileFormatError:
         raise
     except Exception as error:
-        words = str(error).splitlines()[0][:120] if str(error) else type(error).__name__
-        raise FileFormatError(f"The file cannot be read as {extension.upper()}: {words}.") from error
-    return checked_mesh(vertices * (scale if extension in HAS_UNIT else UNITS[unit or "mm"]), triangles)
+        # What a library says of it is no sentence for a designer.
+        raise FileFormatError(
+            f"The file cannot be read as {extension.upper()}: what it holds is not what its beginning claims."
+        ) from error
+    notes = (f"{len(over):,} bytes after the last facet were passed over",) if over else ()
+    return checked_mesh(vertices * (scale if extension in HAS_UNIT else UNITS[unit or "mm"]), triangles, notes)
 
 
 # --- how many faces a file claims, before it is parsed --------------------------------------------------------------
@@ -95,17 +103,25 @@ def _count_stl(data: bytes) -> int:
     if len(data) >= 84:
         (count,) = struct.unpack_from("<I", data, 80)
         # 80-byte header, uint32 count, 50 bytes a facet (the StereoLithography interface specification, 1989).
-        if len(data) == 84 + 50 * count:
+        if _is_binary_stl(data):
             return int(count)
     if data.lstrip()[:5].lower() == b"solid" and (b"facet" in data[:100_000] or b"endsolid" in data[-2_000:]):
         return data.count(b"facet normal")
     raise FileFormatError("The file cannot be read as STL: its length does not fit its count of facets.")
 
 
+def _is_binary_stl(data: bytes) -> bool:
+    """Whether the facets that the count claims are there; some programs write more after them."""
+    (count,) = struct.unpack_from("<I", data, 80) if len(data) >= 84 else (0,)
+    if len(data) == 84 + 50 * count:
+        return True
+    return count > 0 and len(data) > 84 + 50 * count and data[:5].lower() != b"solid"
+
+
 def _count_obj(data: bytes) -> int:
     if b"\0" in data[:4096]:
         raise FileFormatError("The file cannot be read as OBJ: it is no text.")
-    return data.count(b"\nf ") + data.count(b"\nf\t") + data.startswith(b"f ")
+    return data.count(b"\nf ") + data.count(b"\nf\t") + data.lstrip(b"\xef\xbb\xbf").startswith((b"f ", b"f\t"))
 
 
 def _count_ply(data: bytes) -> int:
@@ -233,7 +249,7 @@ def _matrix(transform: Any) -> Floats:
     return np.array([list(row) for row in transform.Fields], dtype=np.float64)
 
 
-def checked_mesh(vertices: Floats, triangles: Ints) -> Mesh:
+def checked_mesh(vertices: Floats, triangles: Ints, notes: tuple[str, ...] = ()) -> Mesh:
     """The mesh of vertices (n, 3) in mm and triangles (m, 3): one place one vertex. Raises FileFormatError."""
     if len(triangles) == 0:
         raise FileFormatError("The file holds no faces.")
@@ -245,24 +261,24 @@ def checked_mesh(vertices: Floats, triangles: Ints) -> Mesh:
     if wild.any():
         raise FileFormatError(f"{np.count_nonzero(wild)} vertices have coordinates that are no numbers.")
     if np.abs(vertices).max() > 1e6:
-        raise FileFormatError("The mesh reaches further than a kilometre; is the unit right?")
-    notes: list[str] = []
+        raise FileFormatError("The mesh reaches further than a kilometre; look at its unit.")
+    said = list(notes)
     # Formats without shared vertices repeat them to the last bit or nearly; merge what is one place.
     grid = 1e-6 * max(float(np.ptp(vertices, axis=0).max()), 1e-9)
     _, first, which = np.unique(np.rint(vertices / grid), axis=0, return_index=True, return_inverse=True)
     merged, joined = vertices[first], which.reshape(-1)[triangles]
     flat = (joined[:, 0] == joined[:, 1]) | (joined[:, 1] == joined[:, 2]) | (joined[:, 2] == joined[:, 0])
     if flat.any():
-        notes.append(f"{np.count_nonzero(flat)} faces without area were left out")
+        said.append(f"{np.count_nonzero(flat)} faces without area were left out")
         joined = joined[~flat]
     if len(joined) == 0:
         raise FileFormatError("All faces of the file are without area.")
     used, joined = np.unique(joined, return_inverse=True)
-    mesh = Mesh(merged[used], joined.reshape(-1, 3).astype(np.int32), tuple(notes))
+    mesh = Mesh(merged[used], joined.reshape(-1, 3).astype(np.int32), tuple(said))
     open_edges = mesh.open_edge_count
     if open_edges:
-        notes.append(f"it is open along {open_edges} edges, so that inside and outside cannot be told everywhere")
+        said.append(f"it is open along {open_edges} edges, so that inside and outside cannot be told everywhere")
     elif mesh.volume < 0:
-        notes.append("its faces looked inwards and were turned")
+        said.append("its faces looked inwards and were turned")
         mesh = Mesh(mesh.vertices, mesh.triangles[:, ::-1])
-    return Mesh(mesh.vertices, np.ascontiguousarray(mesh.triangles), tuple(notes))
+    return Mesh(mesh.vertices, np.ascontiguousarray(mesh.triangles), tuple(said))

@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+from collections.abc import Iterator
+
 import numpy as np
 
 from zinc_otter.core.cage.cage import Cage
@@ -24,7 +26,7 @@ def obj_polygons(text: str) -> tuple[list[tuple[float, float, float]], list[list
     """Points and faces of an OBJ file, as they stand there. Raises FileFormatError naming the line."""
     points: list[tuple[float, float, float]] = []
     faces: list[list[int]] = []
-    for number, line in enumerate(text.splitlines(), start=1):
+    for number, line in obj_lines(text):
         if number > MOST_LINES:
             raise FileFormatError(f"The file has more than {MOST_LINES:,} lines.")
         word, *values = line.split("#", 1)[0].split() or [""]
@@ -42,6 +44,34 @@ def obj_polygons(text: str) -> tuple[list[tuple[float, float, float]], list[list
     if not faces:
         raise FileFormatError("The file holds no faces.")
     return points, faces
+
+
+def text_of(data: bytes) -> str:
+    """The text of an OBJ file: UTF-8, with or without a mark of its byte order, else Latin-1, as old programs write it.
+
+    Raises FileFormatError for what is no text.
+    """
+    if b"\0" in data[:65_536]:
+        raise FileFormatError("This is no text file, so it is no OBJ.")
+    try:
+        return data.decode("utf-8-sig")
+    except UnicodeDecodeError:
+        return data.decode("latin-1")
+
+
+def obj_lines(text: str) -> Iterator[tuple[int, str]]:
+    """Lines with the number of their first one: a backslash at the end of a line leads on to the next."""
+    held, begun = "", 0
+    for number, line in enumerate(text.split("\n"), start=1):
+        begun = begun or number
+        whole = line.rstrip("\r")
+        if whole.endswith("\\"):
+            held += whole[:-1] + " "
+            continue
+        yield begun, held + whole
+        held, begun = "", 0
+    if held:
+        yield begun, held
 
 
 _KINDS = {"v": "vertex (three numbers)", "f": "face (numbers of vertices above it)"}

@@ -15,6 +15,7 @@ from scipy.interpolate import BSpline
 
 from zinc_otter.core.cage.cage import HARD, Cage
 from zinc_otter.core.cage.topology import Bools, Floats, Ints, Topology
+from zinc_otter.core.errors import CoreError
 from zinc_otter.core.surface.evaluation import evaluate
 from zinc_otter.core.surface.level import Level
 from zinc_otter.core.surface.nearest import nearest_on
@@ -62,6 +63,26 @@ def _knots(breaks: Floats) -> Floats:
     return np.concatenate([np.zeros(DEGREE), breaks, np.ones(DEGREE)])
 
 
+MOST_FACES = 5_000
+"""More patches than this are a scan's triangles rather than a cage: the kernel would be at it for minutes, and the STEP file
+be of more than a hundred megabytes."""
+
+
+def solid_faces(cage: Cage) -> int:
+    """How many faces its solid will have: one for each quad, where there are other faces one for each corner."""
+    t = cage.topology
+    return t.face_count if t.all_quads else t.corner_count
+
+
+def step_bytes(faces: int) -> int:
+    """About how large the STEP file of so many faces will be."""
+    return round(faces * _BYTES_A_POLE * (2 * grading_for(faces) + 3) ** 2)
+
+
+_BYTES_A_POLE = 115
+"""Measured on solids of 24 to 600 faces."""
+
+
 def grading_for(face_count: int) -> int:
     """Finer grading for small cages, coarser where faces are many and therefore small and flat."""
     return 5 if face_count <= 100 else 4 if face_count <= 600 else 3 if face_count <= 3000 else 2
@@ -83,8 +104,14 @@ def all_quads(cage: Cage) -> Cage:
 def interpolated_patches(cage: Cage, grading: int | None = None) -> Patches:
     """Patches through points of the limit surface of a cage (n-gons are refined once).
 
-    ``grading`` defaults to one chosen by face count.
+    ``grading`` defaults to one chosen by face count. Raises CoreError for more than 5,000 faces.
     """
+    faces = solid_faces(cage)
+    if faces > MOST_FACES:
+        raise CoreError(
+            f"The solid would have {faces:,} faces; {MOST_FACES:,} are the most. A scan's triangles are better traced with a "
+            "cage of few quads; as triangles the body can be written all the same."
+        )
     cage = all_quads(cage)
     k = grading if grading is not None else grading_for(cage.topology.face_count)
     level = max(k, 3)

@@ -17,6 +17,8 @@ from zinc_otter.core.cage.topology import Floats, Ints
 from zinc_otter.core.errors import BadNumberError
 from zinc_otter.core.formats.cages.loaded import cage_of, refuse_broken
 
+SCANNED = 0.15
+"""From this share of faces that stay triangles a mesh is taken for a scan."""
 Polygons = tuple[Ints, Ints]
 """Vertices of all faces one after another, and how many each has."""
 
@@ -72,6 +74,7 @@ class Cleaner:
         (flat, sizes), kept = self._without_bad((flat, sizes), kept)
         if self.cleaning.pair:
             (flat, sizes), kept = self._paired(points, (flat, sizes), kept)
+        flat = self._uncrossed(points, (flat, sizes))
         flat = self._turned(points, (flat, sizes))
         flat, points, origin = self._parted(points, (flat, sizes))
         flat, sizes = self._filled(flat, sizes)
@@ -154,12 +157,50 @@ class Cleaner:
                 f"{2 * len(quads)} of {len(triangles)} triangles were paired to {len(quads)} quad{'s' * (len(quads) != 1)}.",
             )
         )
+        left = len(triangles) - 2 * len(quads)
+        if left > SCANNED * (len(quads) + left) and left + len(quads) > 200:
+            self.findings.append(
+                Finding(
+                    "scanned", left,
+                    f"{100 * left / (left + len(quads)):.0f} % of the faces stay triangles: they are those of a scan rather "
+                    "than a cage's. To shape it, bring it in as a component and lay quads on it.",
+                )
+            )
         face = np.repeat(np.arange(len(sizes)), sizes)
         rest = ~gone
         return (
             (np.concatenate([flat[rest[face]], quads.ravel()]), np.concatenate([sizes[rest], np.full(len(quads), 4)])),
             np.concatenate([kept[rest], kept[triangles[of[:, 0]]]]),
         )
+
+    def _uncrossed(self, points: Floats, faces: Polygons) -> Ints:
+        """Quads that cross themselves, with two corners in each other's place: their neighbours tell in what order."""
+        flat, sizes = faces
+        start = np.concatenate([[0], np.cumsum(sizes)[:-1]]).astype(np.int64)
+        quads = start[sizes == 4][:, None] + np.arange(4)
+        crossed = quads[_bow_ties(points[flat[quads]])]
+        if not len(crossed):
+            return flat
+        after = _next(sizes)
+        n = len(points)
+        keys, times = np.unique(np.sort(np.stack([flat, flat[after]], axis=1), axis=1) @ [n, 1], return_counts=True)
+        flat = flat.copy()
+        for corners in crossed:
+            ring = flat[corners]
+            orders = [ring[list(order)] for order in ((0, 1, 3, 2), (0, 2, 1, 3))]
+
+            def shared(order: Ints) -> int:
+                ends = np.sort(np.stack([order, np.roll(order, -1)], axis=1), axis=1) @ [n, 1]
+                return int(np.isin(ends, keys).sum())
+
+            flat[corners] = max(orders, key=shared)
+        self._note(
+            "uncrossed",
+            len(crossed),
+            "1 face that crossed itself was put in order.",
+            "{} faces that crossed themselves were put in order.",
+        )
+        return flat
 
     def _turned(self, points: Floats, faces: Polygons) -> Ints:
         """Neighbours made to agree, and closed parts to look outwards."""
@@ -186,11 +227,12 @@ class Cleaner:
             for f in reached[1:]:
                 flip[f] = flip[before[f]] ^ (graph[before[f], f] > 1.5)
         volume = _volumes(points, flat, sizes, part, flip)
-        inwards = volume[part] < 0
         # A part that mostly stands right is left as it stands, where nothing tells inside from outside.
         closed = np.bincount(part[face[one]], minlength=parts) * 2 == np.bincount(part[face], minlength=parts)
         most = np.bincount(part, flip, minlength=parts) * 2 > np.bincount(part, minlength=parts)
-        flip ^= np.where(closed[part], inwards, most[part])
+        inwards = volume < 0
+        inwards[_cavities(points, flat, part[face], closed, volume)] ^= True
+        flip ^= np.where(closed[part], inwards[part], most[part])
         self._note("turned", int(flip.sum()), "1 face was turned over.", "{} faces were turned over.")
         return np.where(flip[face], flat[_mirrored(sizes)], flat)
 
@@ -271,6 +313,38 @@ class Cleaner:
             "{} creases ran where there is no edge any more.",
         )
         return ends[hit], np.asarray(creases[1])[order][at[hit]]
+
+
+def _bow_ties(quads: Floats) -> np.ndarray:
+    """(k,) which quads (k, 4, 3) cross themselves: at two corners they turn one way and at two the other."""
+    before, after = quads - np.roll(quads, 1, axis=1), np.roll(quads, -1, axis=1) - quads
+    turns = np.cross(before, after)
+    longest = turns[np.arange(len(quads)), np.linalg.norm(turns, axis=2).argmax(axis=1)]
+    return np.asarray(((turns * longest[:, None]).sum(axis=2) < 0).sum(axis=1) == 2)
+
+
+def _cavities(points: Floats, flat: Ints, part: Ints, closed: np.ndarray, volume: Floats) -> Ints:
+    """Closed parts that bound a cavity: those that lie within one more part than they should, and look the other way.
+
+    ``part`` (c,) is that of each corner. A part within another that looks the same way is no cavity: it stays, and whoever
+    makes a solid of it is asked to decide.
+    """
+    found = []
+    parts = np.flatnonzero(closed)
+    boxes = {int(k): points[flat[part == k]] for k in parts} if len(parts) > 1 else {}
+    for k, own in boxes.items():
+        around = [
+            j
+            for j, other in boxes.items()
+            if j != k and (own.min(axis=0) > other.min(axis=0)).all() and (own.max(axis=0) < other.max(axis=0)).all()
+        ]
+        if not around:
+            continue
+        # The nearest one around it is the one of least extent.
+        parent = min(around, key=lambda j: float(np.ptp(boxes[j], axis=0).prod()))
+        if len(around) % 2 and volume[k] * volume[parent] < 0:
+            found.append(k)
+    return np.array(found, dtype=np.int64)
 
 
 def _next(sizes: Ints) -> Ints:

@@ -16,12 +16,15 @@ from zinc_otter.core.formats.mesh import read_mesh
 
 _Kind = TypeVar("_Kind")
 Reader = Callable[..., Loaded]
-Writer = Callable[[Cage, str], bytes]
+Colour = tuple[float, float, float]
+Writer = Callable[[Cage, str, Colour | None], bytes]
 
 READ: dict[str, Reader] = {"obj": obj.read, "ply": ply.read, "usd": usd.read, "usda": usd.read, "usdc": usd.read}
 WRITTEN: dict[str, Writer] = {
-    "obj": obj.write, "ply": ply.write, "usda": lambda cage, name: usd.write(cage, name, "usda"),
-    "usdc": lambda cage, name: usd.write(cage, name, "usdc"), "usd": lambda cage, name: usd.write(cage, name, "usdc"),
+    "obj": lambda cage, name, _: obj.write(cage, name), "ply": lambda cage, name, _: ply.write(cage, name),
+    "usda": lambda cage, name, colour: usd.write(cage, name, "usda", colour),
+    "usdc": lambda cage, name, colour: usd.write(cage, name, "usdc", colour),
+    "usd": lambda cage, name, colour: usd.write(cage, name, "usdc", colour),
 }  # fmt: skip
 
 
@@ -51,9 +54,12 @@ def read_cleaned(data: bytes, suffix: str, cleaning: Cleaning, scale: float = 1.
 KNOW_THEIR_UNIT = ("usd", "usda", "usdc", "glb", "3mf")
 
 
-def write_cage(cage: Cage, suffix: str, name: str = "Cage") -> bytes:
-    """A file of this kind; ``name`` goes in where the kind has names. Raises FileFormatError for an unknown kind."""
-    return _of(WRITTEN, suffix)(cage, name)
+def write_cage(cage: Cage, suffix: str, name: str = "Cage", colour: Colour | None = None) -> bytes:
+    """A file of this kind; ``name`` and ``colour`` (sRGB) go in where the kind has a place for them.
+
+    Raises FileFormatError for an unknown kind.
+    """
+    return _of(WRITTEN, suffix)(cage, name, colour)
 
 
 def lost(cage: Cage, suffix: str) -> tuple[str, ...]:

@@ -13,6 +13,7 @@ from zinc_otter.core.cage.edit import edges_between
 from zinc_otter.core.cage.topology import Floats, Ints, Topology
 from zinc_otter.core.errors import FileFormatError
 
+MOST_CORNERS = 1_000
 MOST_FACES = 500_000
 
 Build = Callable[..., Cage]
@@ -21,10 +22,11 @@ Build = Callable[..., Cage]
 
 @dataclass(frozen=True, eq=False)
 class Loaded:
-    """A cage that was read, and sentences on what the file held beside it or lacked."""
+    """A cage that was read, sentences on what the file held beside it or lacked, and the name that it has there, if any."""
 
     cage: Cage
     remarks: tuple[str, ...] = ()
+    name: str = ""
 
 
 def cage_of(
@@ -66,6 +68,12 @@ def refuse_broken(positions: Floats, face_verts: Ints, face_sizes: Ints) -> None
         raise FileFormatError("The file holds no faces.")
     if len(face_sizes) > MOST_FACES:
         raise FileFormatError(f"The file holds {len(face_sizes):,} faces; a cage of at most {MOST_FACES:,} can be read.")
+    if face_sizes.max() > MOST_CORNERS:
+        at = int(np.argmax(face_sizes > MOST_CORNERS))
+        raise FileFormatError(
+            f"Face {at} has {int(face_sizes[at]):,} corners; a face of a cage has at most {MOST_CORNERS:,}. Part it into "
+            "smaller faces first."
+        )
     if int(face_sizes.sum()) != len(face_verts):
         raise FileFormatError("The file's faces do not add up: corners are missing.")
     wrong = np.flatnonzero((face_verts < 0) | (face_verts >= len(positions)))

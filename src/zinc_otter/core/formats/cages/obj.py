@@ -5,18 +5,13 @@ from __future__ import annotations
 import numpy as np
 
 from zinc_otter.core.cage.cage import Cage
-from zinc_otter.core.errors import FileFormatError
 from zinc_otter.core.formats.cages.loaded import Build, Loaded, cage_of
-from zinc_otter.core.formats.obj import obj_polygons
+from zinc_otter.core.formats.obj import obj_polygons, text_of
 
 
 def read(data: bytes, build: Build = cage_of) -> Loaded:
     """Raises FileFormatError naming the line, UnsoundCageError."""
-    try:
-        text = data.decode("utf-8")
-    except UnicodeDecodeError:
-        raise FileFormatError("This is no text file, so it is no OBJ.") from None
-    points, faces = obj_polygons(text)
+    points, faces = obj_polygons(text_of(data))
     flat = np.array([v for face in faces for v in face], dtype=np.int64)
     return Loaded(build(np.array(points), flat, np.array([len(face) for face in faces], dtype=np.int64)))
 

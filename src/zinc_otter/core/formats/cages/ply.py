@@ -30,7 +30,7 @@ def read(data: bytes, build: Build = cage_of) -> Loaded:
         name = "vertex_indices" if "vertex_indices" in face.data.dtype.names else "vertex_index"
         rings = [np.asarray(ring, dtype=np.int64) for ring in face[name]]
     except (PlyParseError, KeyError, ValueError, TypeError, EOFError, MemoryError, IndexError) as error:
-        raise FileFormatError(f"This is no PLY file of polygons: {str(error)[:120] or type(error).__name__}.") from None
+        raise FileFormatError("This is no PLY file of polygons: its elements are not what its header claims.") from error
     sizes = np.array([len(ring) for ring in rings], dtype=np.int64)
     flat = np.concatenate(rings) if rings else np.zeros(0, dtype=np.int64)
     creases = corners = None
@@ -61,7 +61,8 @@ def write(cage: Cage, name: str) -> bytes:
     edge = np.zeros(len(sharp), dtype=[("vertex1", "i4"), ("vertex2", "i4"), ("sharpness", "f8")])
     edge["vertex1"], edge["vertex2"] = t.edge_verts[sharp].T
     edge["sharpness"] = cage.edge_sharpness[sharp]
-    comments = [f"cage {' '.join(name.split())}, millimetres"]
+    # The format's comments are ASCII: other letters go in by their numbers, as JSON has them.
+    comments = [f"cage {json.dumps(' '.join(name.split()))[1:-1]}, millimetres"]
     if cage.face_sets:
         comments.append(_SETS + json.dumps({key: ids.tolist() for key, ids in cage.face_sets.items()}))
     elements = [

@@ -14,7 +14,7 @@ import numpy as np
 
 # Loaded with this module, on the main thread: the library waits for the interpreter's lock while it holds the loader's, so
 # that loading it in one thread while another loads anything stops both for ever.
-from pxr import Sdf, Tf, Usd, UsdGeom, Vt
+from pxr import Gf, Sdf, Tf, Usd, UsdGeom, Vt
 
 from zinc_otter.core.cage.cage import Cage
 from zinc_otter.core.cage.edits.parting import joined
@@ -24,10 +24,11 @@ from zinc_otter.core.formats.cages.loaded import Build, Loaded, cage_of
 
 _PRECISE, _PRECISE_CREASES, _PRECISE_CORNERS = "precisePoints", "preciseCreases", "preciseCorners"
 _MM = 0.001
+Colour = tuple[float, float, float]
 
 
-def write(cage: Cage, name: str, kind: str = "usda") -> bytes:
-    """A stage in millimetres, z up, with one mesh; ``kind`` is "usda" (text) or "usdc" (binary)."""
+def write(cage: Cage, name: str, kind: str = "usda", colour: Colour | None = None) -> bytes:
+    """A stage in millimetres, z up, with one mesh; ``kind`` is "usda" (text) or "usdc" (binary), ``colour`` is sRGB."""
     t = cage.topology
     stage = Usd.Stage.CreateInMemory(f"cage.{kind}")
     UsdGeom.SetStageMetersPerUnit(stage, _MM)
@@ -49,12 +50,22 @@ def write(cage: Cage, name: str, kind: str = "usda") -> bytes:
         mesh.CreateCornerIndicesAttr(Vt.IntArray.FromNumpy(corner.astype(np.int32)))
         mesh.CreateCornerSharpnessesAttr(Vt.FloatArray.FromNumpy(cage.vertex_sharpness[corner].astype(np.float32)))
     prim = mesh.GetPrim()
+    prim.SetDisplayName(name)
+    if colour is not None:
+        # Colours are linear there.
+        linear = [c / 12.92 if c <= 0.04045 else ((c + 0.055) / 1.055) ** 2.4 for c in colour]
+        mesh.CreateDisplayColorAttr(Vt.Vec3fArray([Gf.Vec3f(*linear)]))
     points = prim.CreateAttribute(_PRECISE, Sdf.ValueTypeNames.Double3Array, custom=True)
     points.Set(Vt.Vec3dArray.FromNumpy(cage.positions))
     for key, values in ((_PRECISE_CREASES, cage.edge_sharpness[sharp]), (_PRECISE_CORNERS, cage.vertex_sharpness[corner])):
         prim.CreateAttribute(key, Sdf.ValueTypeNames.DoubleArray, custom=True).Set(Vt.DoubleArray.FromNumpy(values))
+    taken: set[str] = set()
     for key, ids in cage.face_sets.items():
-        subset = UsdGeom.Subset.Define(stage, mesh.GetPath().AppendChild(_identifier(key)))
+        # Two names may be one once they are spelled as the format wants it.
+        plain = _identifier(key)
+        own = next(one for one in (plain, *(f"{plain}_{i}" for i in range(2, 10_000))) if one not in taken)
+        taken.add(own)
+        subset = UsdGeom.Subset.Define(stage, mesh.GetPath().AppendChild(own))
         subset.CreateElementTypeAttr(UsdGeom.Tokens.face)
         subset.CreateIndicesAttr(Vt.IntArray.FromNumpy(ids.astype(np.int32)))
         subset.GetPrim().SetDisplayName(key)
@@ -91,9 +102,19 @@ def read(data: bytes, build: Build = cage_of) -> Loaded:
         if not meshes:
             raise FileFormatError("This USD file holds no mesh.")
         cages = [_cage(mesh, to_mm, y_up, build) for mesh in meshes]
+        schemes = {str(mesh.GetSubdivisionSchemeAttr().Get() or "catmullClark") for mesh in meshes} - {"catmullClark"}
+        name = str(meshes[0].GetPrim().GetDisplayName() or "")
+    told = tuple(_SCHEMES.get(scheme, f"Its scheme is {scheme}; here it is Catmull-Clark's.") for scheme in sorted(schemes))
     if len(cages) == 1:
-        return Loaded(cages[0])
-    return Loaded(joined(cages)[0], (f"{len(cages)} meshes were joined into one cage.",))
+        return Loaded(cages[0], told, name)
+    return Loaded(joined(cages)[0], (f"{len(cages)} meshes were joined into one cage.", *told))
+
+
+_SCHEMES = {
+    "none": "The file means its faces as they are; here they are a smooth surface's cage. Crease what should stay sharp.",
+    "loop": "The file means Loop's scheme, for triangles; here the surface is Catmull-Clark's, which differs a little.",
+    "bilinear": "The file means flat faces; here they are a cage. Crease what should stay sharp.",
+}
 
 
 def _cage(mesh: Any, to_mm: float, y_up: bool, build: Build) -> Cage:

@@ -13,7 +13,7 @@ from zinc_otter.core.solid.exact import Cylinder, above_nothing, direction
 from zinc_otter.core.solid.followers.base import Follower, OnKernel, OnMesh
 from zinc_otter.core.solid.followers.trim import Trim
 from zinc_otter.core.solid.mesh.body import MeshBody, named
-from zinc_otter.core.solid.mesh.offset import fitting_voxel, offset
+from zinc_otter.core.solid.mesh.offset import deepest_place, fitting_voxel, offset
 
 if TYPE_CHECKING:
     from zinc_otter.core.solid.kernel.shape import NamedShape
@@ -57,7 +57,19 @@ class Hollow(Follower):
         voxel = fitting_voxel(body, self.wall / 4, at.budget)
         inner = offset(body, -self.wall, voxel, self.id)
         if inner is None:
-            raise CoreError(f"No place lies deeper than {self.wall:g} mm: the walls would meet everywhere.")
+            depth, deepest = deepest_place(body)
+            if depth <= self.wall:
+                raise CoreError(
+                    f"No place lies deeper than {depth:.3g} mm: with walls of {self.wall:g} mm they would meet everywhere.",
+                    points=[deepest],
+                )
+            # The hollow is smaller than a cell of the grid.
+            inner = offset(body, -self.wall, max((depth - self.wall) / 3, voxel / 64), self.id)
+        if inner is None:
+            raise CoreError(
+                f"The hollow would be {2 * (depth - self.wall):.2g} mm wide, at {depth:.3g} mm deep; make the wall thinner.",
+                points=[deepest],
+            )
         done = body.less(inner)
         for vent in self.vents:
             done = done.less(named(vent.through(self.wall).mesh(at.chord), self.id))

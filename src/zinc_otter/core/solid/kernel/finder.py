@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-import time
 from collections.abc import Callable, Sequence
 from dataclasses import dataclass, replace
 
@@ -95,13 +94,14 @@ def find_radius(
     budget: Budget = Budget(),
     progress: Callable[[float, str], None] = lambda _, __: None,
     near: Vec | None = None,
-    clock: Callable[[], float] = time.monotonic,
+    clock: Callable[[], float] = lambda: 0.0,
 ) -> Found:
     """The largest radius up to ``wished`` mm to which the edges between two names can be rounded, within 2 %.
 
     ``body`` is what the kernel makes of the ``recipe``. With ``near``, only the chain of edges that comes nearest to that
     point. A radius holds when a fillet of it would be taken: on the mesh route, and in the kernel in a child process, with
-    its volume held against the other's. Raises KernelError where there are no such edges.
+    its volume held against the other's. ``clock`` gives seconds that only go forwards; without one the budget has no end.
+    Raises KernelError where there are no such edges.
     """
     edges = edges_between(body, names)
     if not edges:

@@ -41,3 +41,28 @@ def fitting_voxel(body: MeshBody, wanted: float, most_triangles: int) -> float:
     """``wanted`` mm, or as much more as keeps an offset of the body to about so many triangles."""
     # Marched cubes give some 2.4 triangles for each voxel's square of area.
     return float(max(wanted, np.sqrt(2.4 * body.area / most_triangles)))
+
+
+def deepest_place(body: MeshBody) -> tuple[float, Floats]:
+    """How deep (mm) the deepest place inside a body lies, and where (3,): looked for on a grid, then by shorter steps."""
+    mesh = body.mesh
+    field = MeshDistance(mesh.points, mesh.triangles)
+    low, high = mesh.points.min(axis=0), mesh.points.max(axis=0)
+    grid = np.stack(np.meshgrid(*(np.linspace(a, b, 21) for a, b in zip(low, high, strict=True)), indexing="ij"), axis=-1)
+    places = grid.reshape(-1, 3)
+    depth = -field.signed(places)[0]
+    best = np.argsort(-depth)[:8]
+    places, depth = places[best], depth[best]
+    step = float((high - low).max()) / 20
+    ways = np.concatenate([np.eye(3), -np.eye(3)])
+    while step > 1e-7 * float((high - low).max()):
+        tried = places[:, None] + step * ways
+        there = -field.signed(tried.reshape(-1, 3))[0].reshape(-1, 6)
+        k = there.argmax(axis=1)
+        better = there[np.arange(len(k)), k] > depth
+        places[better] = tried[better, k[better]]
+        depth[better] = there[better, k[better]]
+        if not better.any():
+            step /= 2
+    at = int(depth.argmax())
+    return float(depth[at]), places[at]

@@ -1,0 +1,62 @@
+"""All solids of a design in one file: written in a worker, fetched by a key."""
+
+from __future__ import annotations
+
+import hashlib
+from typing import Annotated, Literal
+
+from fastapi import APIRouter, Query, Response
+
+from zinc_otter.api.designs import AtHand
+from zinc_otter.api.solid_schemas import KeyedJob
+from zinc_otter.api.solids import Anyway, Key, NoSolidError, download, heading_of, report_of
+from zinc_otter.api.triangle_files import Angle, Chord, fineness_of, sweep
+from zinc_otter.core.formats.surfaces.look import CLAYS
+from zinc_otter.jobs.design_work import Share, write_design
+from zinc_otter.studio.followers import recipe_of
+
+router = APIRouter(prefix="/api", tags=["design files"])
+
+Kind = Literal["step", "3mf"]
+_TYPES = {"step": "model/step", "3mf": "model/3mf"}
+
+
+@router.post("/designs/{design_id}/solids-file", status_code=202)
+def begin_solids_file(
+    design_id: str,
+    room: AtHand,
+    kind: Kind = "step",
+    tolerance: Chord = 0.05,
+    angle: Angle = 180.0,
+    anyway: Anyway = False,
+) -> KeyedJob:
+    """Begin to write the solids of all pieces that are shown into one file, in the design's unit; fetched by its key."""
+    saved = room.studio.saved(design_id)
+    shown = [piece for piece in saved.design.pieces if piece.visible]
+    shares = []
+    for piece in shown:
+        recipe = recipe_of(saved.design, piece.id, room.solid)
+        shares.append(Share(recipe, piece.name, CLAYS.get(piece.colour, CLAYS["clay"]), room.bodies.folder(recipe)))
+    unit = saved.facts.unit
+    asked = [f"{share.recipe.digest} {share.name} {share.colour}" for share in shares]
+    asked += [saved.facts.name, str(saved.facts.revision), unit, kind, repr((tolerance, angle, anyway))]
+    key = hashlib.sha256("\n".join(asked).encode()).hexdigest()[:32]
+    path = room.folder / "files" / f"{key}.{kind}"
+    sweep(path.parent)
+    heading = heading_of(saved, saved.facts.name, ())
+    fineness = fineness_of(room, tolerance, angle)
+    job_id = room.jobs.start(
+        key, "Writing the file", write_design, shares, kind, unit, heading, fineness, path, anyway
+    )
+    return KeyedJob(job=report_of(room.jobs.state(job_id)), key=key)
+
+
+@router.get("/solids-files/{key}", response_class=Response)
+def fetch_solids_file(
+    key: Key, room: AtHand, kind: Kind = "step", name: Annotated[str, Query(max_length=120)] = "Design"
+) -> Response:
+    """A file that was written, under a name."""
+    path = room.folder / "files" / f"{key}.{kind}"
+    if not path.exists():
+        raise NoSolidError("This file has not been written, or is not kept any more.")
+    return download(path.read_bytes(), _TYPES[kind], f"{name}.{kind}")
