@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import asyncio
 from collections.abc import Awaitable, Callable
+from dataclasses import asdict
 from pathlib import Path
 from typing import Any
 
@@ -50,7 +51,7 @@ class Bodies:
         try:
             made = made_of_triangles(recipe, *fineness, stencils=self._stencils, kept=self._steps.get)
         except CoreError as error:
-            return {"route": "none", "problem": str(error), "notes": []}
+            return {"route": "none", "problem": str(error), "place": asdict(error.place), "notes": []}
         mesh = made.body.mesh
         points, normals, corners = mesh.shaded()
         own = int((mesh.made_by == mesh.names.index(PIECE)).sum()) if PIECE in mesh.names else 0
@@ -59,7 +60,7 @@ class Bodies:
             "points": points.astype(np.float32),
             "normals": normals.astype(np.float32),
             "triangles": corners.astype(np.int32),
-            "notes": [[note.follower, note.status, note.words] for note in made.notes],
+            "notes": [[note.follower, note.status, note.words, asdict(note.place)] for note in made.notes],
             "edges": _edges(mesh),
             "own": own,
             "added": len(mesh.triangles) - own,

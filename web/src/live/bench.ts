@@ -16,6 +16,7 @@ import { service } from "./service";
 import { useLook, type Vec } from "./look";
 import { useNear } from "./near";
 import { reachOn, useReach } from "./reach";
+import { showNothing } from "./shown";
 import type { Command, DesignState, Message, PreviewState, Problem } from "./types";
 import { Turns } from "./turns";
 import type { Unit } from "./units";
@@ -113,6 +114,7 @@ export const useBench = create<Bench>((set, get) => {
       return;
     }
     set((s) => ({ touched: false, typedSince: false, values: settled(s.values) }));
+    showNothing();
     const selected = design.selected;
     if (selected) {
       const kind = selected.ids.length ? selected.kind : get().pickKind;
@@ -260,6 +262,7 @@ export const useBench = create<Bench>((set, get) => {
 
     takeTool(id) {
       callOff();
+      showNothing();
       const tool = toolById(id);
       clearSketch();
       useFollowers.setState({ editing: null });
@@ -309,6 +312,7 @@ export const useBench = create<Bench>((set, get) => {
     },
 
     back() {
+      showNothing();
       const { preview, touched, values, toolId, picked, asked } = get();
       if (preview || touched) {
         channel?.cancel();

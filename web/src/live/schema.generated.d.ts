@@ -755,6 +755,46 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/designs/{design_id}/solids-file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Begin Solids File
+         * @description Begin to write the solids of all pieces that are shown into one file, in the design's unit; fetched by its key.
+         */
+        post: operations["begin_solids_file_api_designs__design_id__solids_file_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/solids-files/{key}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Fetch Solids File
+         * @description A file that was written, under a name.
+         */
+        get: operations["fetch_solids_file_api_solids_files__key__get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/designs/{design_id}/pieces/{piece_id}/print-bench": {
         parameters: {
             query?: never;
@@ -861,6 +901,12 @@ export interface components {
              */
             keep?: "whole" | "x" | "y" | "z";
             /**
+             * Half
+             * @default mirrored
+             * @enum {string}
+             */
+            half?: "mirrored" | "alone";
+            /**
              * @description discriminator enum property added by openapi-typescript
              * @enum {string}
              */
@@ -965,6 +1011,12 @@ export interface components {
              */
             keep?: "whole" | "x" | "y" | "z";
             /**
+             * Half
+             * @default mirrored
+             * @enum {string}
+             */
+            half?: "mirrored" | "alone";
+            /**
              * @description discriminator enum property added by openapi-typescript
              * @enum {string}
              */
@@ -1062,6 +1114,12 @@ export interface components {
              */
             keep?: "whole" | "x" | "y" | "z";
             /**
+             * Half
+             * @default mirrored
+             * @enum {string}
+             */
+            half?: "mirrored" | "alone";
+            /**
              * @description discriminator enum property added by openapi-typescript
              * @enum {string}
              */
@@ -1143,6 +1201,12 @@ export interface components {
              * @enum {string}
              */
             keep?: "whole" | "x" | "y" | "z";
+            /**
+             * Half
+             * @default mirrored
+             * @enum {string}
+             */
+            half?: "mirrored" | "alone";
             /**
              * @description discriminator enum property added by openapi-typescript
              * @enum {string}
@@ -1325,6 +1389,12 @@ export interface components {
              */
             keep?: "whole" | "x" | "y" | "z";
             /**
+             * Half
+             * @default mirrored
+             * @enum {string}
+             */
+            half?: "mirrored" | "alone";
+            /**
              * @description discriminator enum property added by openapi-typescript
              * @enum {string}
              */
@@ -1382,6 +1452,12 @@ export interface components {
              */
             keep?: "whole" | "x" | "y" | "z";
             /**
+             * Half
+             * @default mirrored
+             * @enum {string}
+             */
+            half?: "mirrored" | "alone";
+            /**
              * @description discriminator enum property added by openapi-typescript
              * @enum {string}
              */
@@ -1436,6 +1512,12 @@ export interface components {
              */
             keep?: "whole" | "x" | "y" | "z";
             /**
+             * Half
+             * @default mirrored
+             * @enum {string}
+             */
+            half?: "mirrored" | "alone";
+            /**
              * @description discriminator enum property added by openapi-typescript
              * @enum {string}
              */
@@ -1489,6 +1571,12 @@ export interface components {
              * @enum {string}
              */
             keep?: "whole" | "x" | "y" | "z";
+            /**
+             * Half
+             * @default mirrored
+             * @enum {string}
+             */
+            half?: "mirrored" | "alone";
             /**
              * @description discriminator enum property added by openapi-typescript
              * @enum {string}
@@ -1545,6 +1633,12 @@ export interface components {
              * @enum {string}
              */
             keep?: "whole" | "x" | "y" | "z";
+            /**
+             * Half
+             * @default mirrored
+             * @enum {string}
+             */
+            half?: "mirrored" | "alone";
             /**
              * @description discriminator enum property added by openapi-typescript
              * @enum {string}
@@ -1938,7 +2032,25 @@ export interface components {
             /** Seam Angle */
             seam_angle: number | null;
             /** Warnings */
-            warnings: string[];
+            warnings: components["schemas"]["RemarkState"][];
+            /**
+             * Faults
+             * @description why it is not what was asked for, or no sound solid
+             * @default []
+             */
+            faults?: components["schemas"]["RemarkState"][];
+            /**
+             * Meant Sharp
+             * @description hard edges and corners of the cage
+             * @default [
+             *       0,
+             *       0
+             *     ]
+             */
+            meant_sharp?: [
+                number,
+                number
+            ];
             measured: components["schemas"]["MeasuredState"] | null;
             /**
              * Route
@@ -3041,6 +3153,12 @@ export interface components {
              */
             keep?: "whole" | "x" | "y" | "z";
             /**
+             * Half
+             * @default mirrored
+             * @enum {string}
+             */
+            half?: "mirrored" | "alone";
+            /**
              * @description discriminator enum property added by openapi-typescript
              * @enum {string}
              */
@@ -3195,9 +3313,16 @@ export interface components {
             before?: string | null;
             /**
              * Seconds
+             * @description for one try
              * @default 20
              */
             seconds?: number;
+            /**
+             * Budget
+             * @description seconds in all; then the best so far is told
+             * @default 90
+             */
+            budget?: number;
         };
         /** FindingState */
         FindingState: {
@@ -3311,7 +3436,9 @@ export interface components {
         };
         /**
          * FoundState
-         * @description What the fillet finder found: ``radius`` holds on all chains together.
+         * @description What the fillet finder found: ``radius`` holds on all chains together, ``by_triangles`` on the mesh route.
+         *
+         *     ``ended``: "found", or "time" where the budget ran out with the best so far.
          */
         FoundState: {
             /** Wished */
@@ -3322,6 +3449,17 @@ export interface components {
             chains: components["schemas"]["FoundChain"][];
             /** Tries */
             tries: components["schemas"]["TryState"][];
+            /**
+             * By Triangles
+             * @default 0
+             */
+            by_triangles?: number;
+            /**
+             * Ended
+             * @default found
+             * @enum {string}
+             */
+            ended?: "found" | "time";
         };
         /**
          * GroupPieces
@@ -3577,7 +3715,7 @@ export interface components {
         };
         /**
          * JobReport
-         * @description How a job stands; ``progress`` runs from 0 to 1.
+         * @description How a job stands; ``progress`` runs from 0 to 1. Where it failed at a place, that is named.
          */
         JobReport: {
             /** Id */
@@ -3588,6 +3726,7 @@ export interface components {
             progress: number;
             /** Words */
             words: string;
+            place?: components["schemas"]["PlaceSchema"] | null;
         };
         /**
          * JoinPieces
@@ -4536,6 +4675,36 @@ export interface components {
             view?: ("front" | "back" | "right" | "left" | "top" | "bottom") | null;
         };
         /**
+         * PlaceSchema
+         * @description Where it is: elements of the piece at fault, and points in mm.
+         */
+        PlaceSchema: {
+            /**
+             * Vertices
+             * @default []
+             */
+            vertices?: number[];
+            /**
+             * Edges
+             * @default []
+             */
+            edges?: number[];
+            /**
+             * Faces
+             * @default []
+             */
+            faces?: number[];
+            /**
+             * Points
+             * @default []
+             */
+            points?: [
+                number,
+                number,
+                number
+            ][];
+        };
+        /**
          * PreviewState
          * @description What a command would lead to; ``notes`` say how true it came out, ``doubtful`` are faces where it did not.
          */
@@ -4616,6 +4785,15 @@ export interface components {
              * @default true
              */
             hold?: boolean;
+        };
+        /**
+         * RemarkState
+         * @description A sentence, and the place that it is about.
+         */
+        RemarkState: {
+            /** Words */
+            words: string;
+            place: components["schemas"]["PlaceSchema"];
         };
         /**
          * Remove
@@ -5568,7 +5746,8 @@ export interface components {
         /**
          * SurfaceFacts
          * @description How many triangles, how far their chords keep from the surface in mm, by how many degrees it turns in a facet at most,
-         *     and about how many bytes by kind of file. ``words`` say why there is nothing to count.
+         *     and about how many bytes by kind of file. ``words`` say why there is nothing to count. ``solid_faces``: how many the
+         *     solid will have, and ``solid_words`` why it would be refused for them.
          */
         SurfaceFacts: {
             /** Triangles */
@@ -5588,6 +5767,16 @@ export interface components {
              * @default
              */
             words?: string;
+            /**
+             * Solid Faces
+             * @default 0
+             */
+            solid_faces?: number;
+            /**
+             * Solid Words
+             * @default
+             */
+            solid_words?: string;
         };
         /**
          * SymmetryState
@@ -7177,7 +7366,10 @@ export interface operations {
     };
     download_step_api_designs__design_id__pieces__piece_id__solid_step_get: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description hand over a body that is incomplete or not sound, as far as it goes; its name says so */
+                anyway?: boolean;
+            };
             header?: never;
             path: {
                 design_id: string;
@@ -7320,6 +7512,8 @@ export interface operations {
                 tolerance?: number;
                 /** @description degrees by which the surface may turn in a facet */
                 angle?: number;
+                /** @description hand over a body that is incomplete or not sound, as far as it goes; its name says so */
+                anyway?: boolean;
             };
             header?: never;
             path: {
@@ -7356,6 +7550,8 @@ export interface operations {
                 tolerance?: number;
                 /** @description degrees by which the surface may turn in a facet */
                 angle?: number;
+                /** @description hand over a body that is incomplete or not sound, as far as it goes; its name says so */
+                anyway?: boolean;
             };
             header?: never;
             path: {
@@ -7477,6 +7673,77 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["SurfaceFacts"] | null;
                 };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    begin_solids_file_api_designs__design_id__solids_file_post: {
+        parameters: {
+            query?: {
+                kind?: "step" | "3mf";
+                /** @description chord tolerance in mm */
+                tolerance?: number;
+                /** @description degrees by which the surface may turn in a facet */
+                angle?: number;
+                /** @description hand over a body that is incomplete or not sound, as far as it goes; its name says so */
+                anyway?: boolean;
+            };
+            header?: never;
+            path: {
+                design_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KeyedJob"];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    fetch_solids_file_api_solids_files__key__get: {
+        parameters: {
+            query?: {
+                kind?: "step" | "3mf";
+                name?: string;
+            };
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description Validation Error */
             422: {

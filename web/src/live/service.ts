@@ -75,11 +75,14 @@ export const service = {
   cancelJob: (id: string) => call<JobReport>("DELETE", `/jobs/${id}`),
   certificate: (design: string, id: string) => call<Certificate | null>("GET", `${piece(design, id)}/certificate`),
   pageAddress: (design: string, id: string) => `/api${piece(design, id)}/certificate-page`,
-  stepAddress: (design: string, id: string) => `/api${piece(design, id)}/solid.step`,
+  stepAddress: (design: string, id: string, anyway: boolean) => `/api${piece(design, id)}/solid.step?${query({ anyway: String(anyway) })}`,
+  beginSolidsFile: (design: string, kind: string, tolerance: number, angle: number, anyway: boolean) =>
+    call<KeyedJob>("POST", `/designs/${design}/solids-file?${query({ kind, tolerance, angle, anyway: String(anyway) })}`),
+  solidsAddress: (key: string, kind: string, name: string) => `/api/solids-files/${key}?${query({ kind, name })}`,
   cageAddress: (design: string, id: string, kind: string) => `/api${piece(design, id)}/cage-file?kind=${kind}`,
   outlineAddress: (design: string, id: string, view: string) => `/api${piece(design, id)}/outline.svg?view=${view}`,
-  beginFile: (design: string, id: string, kind: string, tolerance: number, angle: number) =>
-    call<KeyedJob>("POST", `${piece(design, id)}/surface-file?${query({ kind, tolerance, angle })}`),
+  beginFile: (design: string, id: string, kind: string, tolerance: number, angle: number, anyway: boolean) =>
+    call<KeyedJob>("POST", `${piece(design, id)}/surface-file?${query({ kind, tolerance, angle, anyway: String(anyway) })}`),
   fileAddress: (key: string, kind: string, name: string) => `/api/files/${key}?${query({ kind, name })}`,
   surfaceFacts: (design: string, id: string, tolerance: number, angle: number) =>
     call<SurfaceFacts | null>("GET", `${piece(design, id)}/surface-facts?${query({ tolerance, angle })}`),

@@ -25,6 +25,8 @@ export type Material = Schemas["MaterialState"];
 export type SurfaceFacts = Schemas["SurfaceFacts"];
 export type FinderAsk = Schemas["FinderAsk"];
 export type KeyedJob = Schemas["KeyedJob"];
+export type Place = Required<Schemas["PlaceSchema"]>;
+export type RemarkState = Schemas["RemarkState"];
 export type FoundState = Schemas["FoundState"];
 
 export interface Problem {
@@ -32,7 +34,7 @@ export interface Problem {
   title: string;
   status: number;
   detail: string;
-  place?: { vertices: number[]; edges: number[]; faces: number[] } | null;
+  place?: Partial<Place> | null;
 }
 
 export interface CageArrays {
@@ -71,6 +73,8 @@ export interface Near {
   reference: string;
   asked: number;
   distance: number;
+  /** Below 0 inside; an open component has no inside, and its distances are all from 0 up. */
+  signed: boolean;
   from: [number, number, number];
   to: [number, number, number];
   vertices: Float32Array;
@@ -120,7 +124,8 @@ export interface Body {
   normals?: Float32Array;
   triangles?: Int32Array;
   /** Follower, what became of it ("done", "waits", "failed", "off"), and why. */
-  notes: [string, string, string][];
+  notes: [string, string, string, Partial<Place>?][];
+  place?: Partial<Place>;
   edges?: { between: [string, string]; length: number; lines: Float32Array; chains: Int32Array }[];
   volume?: number;
   size?: [number, number, number];

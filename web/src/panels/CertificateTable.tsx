@@ -6,7 +6,8 @@ import Typography from "@mui/material/Typography";
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { service } from "../live/service";
-import type { Certificate } from "../live/types";
+import type { Certificate, RemarkState } from "../live/types";
+import { ShowWhere } from "./ShowWhere";
 
 /** With so many digits; what rounds to nothing has no sign. */
 const group = (value: number, digits: number) =>
@@ -14,7 +15,24 @@ const group = (value: number, digits: number) =>
 
 const small = (value: number, unit: string) => (value !== 0 && value < 0.0001 ? `under 0.0001 ${unit}` : `${group(value, 4)} ${unit}`);
 
-export function CertificateTable({ certificate: c, stale }: { certificate: Certificate; stale: boolean }) {
+/** What is the matter with a body in a word or two, for headings and names of files; nothing where all is well. */
+export const shortFaults = (faults: RemarkState[]): string =>
+  faults.some((fault) => fault.words.startsWith("Incomplete")) ? "incomplete" : faults.length ? "not sound" : "";
+
+function Remarks({ list, piece, bad }: { list: RemarkState[]; piece: string; bad?: boolean }) {
+  return list.map((remark) => (
+    <Typography
+      key={remark.words}
+      variant="body2"
+      data-testid={bad ? "fault" : "warning"}
+      sx={{ mt: 0.5, color: bad ? "error.main" : "#8A5A00", fontWeight: bad ? 600 : 400 }}
+    >
+      {remark.words} <ShowWhere piece={piece} place={remark.place} />
+    </Typography>
+  ));
+}
+
+export function CertificateTable({ certificate: c, stale, piece }: { certificate: Certificate; stale: boolean; piece: string }) {
   const m = c.measured;
   const rows: [string, string][] = [
     ["Watertight", c.watertight ? (c.solid_count === 1 ? "yes, one closed solid" : `yes, ${c.solid_count} closed solids`) : "no"],
@@ -24,7 +42,11 @@ export function CertificateTable({ certificate: c, stale }: { certificate: Certi
     c.pole_count ? ["Faces", `${c.face_count}, each ${c.pole_count} × ${c.pole_count} poles`] : ["Triangles", group(c.face_count, 0)],
     ["Largest deviation", small(c.deviation, "mm")],
   ];
-  if (c.seam_angle != null) rows.push(["Largest seam angle", `${group(c.seam_angle, 3)}°`]);
+  if (c.seam_angle != null) {
+    const [edges, corners] = c.meant_sharp ?? [0, 0];
+    rows.push(["Largest seam angle", `${group(c.seam_angle, 3)}°`]);
+    if (edges || corners) rows.push(["Meant to be sharp", `${edges} edges, ${corners} corners`]);
+  }
   if (m)
     rows.push(
       ["Crosses itself", m.crossings ? `at ${m.crossings} places` : "no crossing found"],
@@ -33,9 +55,9 @@ export function CertificateTable({ certificate: c, stale }: { certificate: Certi
     );
   if (m && c.route === "kernel")
     rows.push(["By triangles", `${group(m.mesh_volume, 1)} mm³`], ["Kernel's tolerance", small(m.tolerance, "mm")]);
-  const failed = m?.followers.filter(([, , status]) => status === "waits" || status === "failed") ?? [];
   return (
     <Box sx={{ opacity: stale ? 0.55 : 1 }}>
+      <Remarks list={c.faults ?? []} piece={piece} bad />
       <Box component="dl" aria-label={stale ? "Certificate of the solid before" : "Certificate"} sx={{ m: 0, display: "grid", gridTemplateColumns: "repeat(3, auto 1fr)", columnGap: 2, rowGap: 0.3 }}>
         {rows.map(([name, value]) => (
           <Box key={name} sx={{ display: "contents" }}>
@@ -45,9 +67,7 @@ export function CertificateTable({ certificate: c, stale }: { certificate: Certi
         ))}
       </Box>
       <Weight volume={c.volume} />
-      {[...c.warnings, ...failed.map(([, , , words]) => words)].map((words) => (
-        <Typography key={words} variant="body2" sx={{ mt: 0.5, color: "#8A5A00" }}>{words}</Typography>
-      ))}
+      <Remarks list={c.warnings} piece={piece} />
     </Box>
   );
 }

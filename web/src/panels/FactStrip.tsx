@@ -27,7 +27,8 @@ export function FactStrip() {
   const counts = shown
     ? `${shown.name}: ${shown.face_count} faces, ${shown.edge_count} edges, ${shown.vertex_count} vertices; cage ${lengthsWords(shown.size, unit)}${shown.open_edge_count ? `; ${shown.open_edge_count} open edges` : ""}${shown.symmetry ? `; ${shown.symmetry.words}` : ""}`
     : "No pieces yet";
-  const short = near.filter((n) => n.distance < n.asked);
+  // What would read as the clearance itself, or as 0, is no news.
+  const short = near.filter((n) => n.distance < n.asked && lengthWords(n.distance, unit) !== lengthWords(n.asked, unit));
   const name = (id: string) => design?.references.find((r) => r.id === id)?.name ?? "";
   const own = nearestOfPicked(near, piece, arrays ? verticesOf(arrays.cage, now.kind, now.ids) : []);
   const hint = compare
@@ -52,7 +53,7 @@ export function FactStrip() {
       )}
       {short.length > 0 && (
         <Typography variant="body2" role="alert" data-testid="short" sx={{ color: "error.main", fontWeight: 600 }}>
-          {short[0].distance < 0
+          {short[0].distance < 0 && lengthWords(-short[0].distance, unit) !== lengthWords(0, unit)
             ? `The surface cuts into ${name(short[0].reference)} by ${lengthWords(-short[0].distance, unit)}`
             : `The surface comes within ${lengthWords(short[0].distance, unit)} of ${name(short[0].reference)}; ${lengthWords(short[0].asked, unit)} are asked for`}
         </Typography>

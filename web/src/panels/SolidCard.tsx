@@ -8,8 +8,9 @@ import { useQuery } from "@tanstack/react-query";
 import { useEffect, useState } from "react";
 import { useBench } from "../live/bench";
 import { download, service } from "../live/service";
-import type { Certificate, PieceState } from "../live/types";
-import { CertificateTable } from "./CertificateTable";
+import type { Certificate, JobReport, PieceState } from "../live/types";
+import { CertificateTable, shortFaults } from "./CertificateTable";
+import { ShowWhere } from "./ShowWhere";
 import { TriangleFiles } from "./TriangleFiles";
 import { useJob } from "./useJob";
 
@@ -34,11 +35,11 @@ function Making({ design, piece }: { design: string; piece: PieceState }) {
   });
   const key = `${design} ${piece.id}`;
   const last = seen.get(key) ?? null;
-  const [refused, setRefused] = useState<{ made_from: string; words: string } | null>(null);
+  const [refused, setRefused] = useState<{ made_from: string; words: string; place: JobReport["place"] } | null>(null);
   const { job, begin, cancel } = useJob(async () => {
     await refetch();
     lookForSolids();
-  }, (words) => setRefused({ made_from: piece.made_from, words }));
+  }, (words, place) => setRefused({ made_from: piece.made_from, words, place }));
   useEffect(() => {
     if (!certificate) return;
     seen.set(key, certificate);
@@ -56,11 +57,17 @@ function Making({ design, piece }: { design: string; piece: PieceState }) {
   }, [piece.made_from, stale, preview === null]);
   const shown = certificate ?? last;
   const solid = certificate?.route === "kernel";
+  const faults = certificate?.faults ?? [];
+  const short = shortFaults(faults);
   return (
     <Stack spacing={1} sx={{ minWidth: 560 }}>
       <Stack direction="row" spacing={1.5} sx={{ alignItems: "center" }}>
         <Typography variant="h3" sx={{ flexGrow: 1 }}>
-          {stale ? `${piece.name} has changed: this is the solid before` : certificate ? `Certificate of ${piece.name}${solid ? "" : ", by triangles"}` : `Make ${piece.name} a solid`}
+          {stale
+            ? `${piece.name} has changed: this is the solid before`
+            : certificate
+              ? `Certificate of ${piece.name}${solid ? "" : ", by triangles"}${short ? `: ${short}` : ""}`
+              : `Make ${piece.name} a solid`}
         </Typography>
         {job ? (
           <Button color="inherit" onClick={() => { wanted.delete(key); cancel(); }}>Cancel</Button>
@@ -71,8 +78,12 @@ function Making({ design, piece }: { design: string; piece: PieceState }) {
               As a page
             </Button>
             {solid && (
-              <Button variant="contained" onClick={() => void attempt(() => download(service.stepAddress(design, piece.id), `${piece.name}.step`))}>
-                Download STEP
+              <Button
+                variant={short ? "outlined" : "contained"}
+                color={short ? "error" : "primary"}
+                onClick={() => void attempt(() => download(service.stepAddress(design, piece.id, !!short), `${piece.name}${short && `, ${short}`}.step`))}
+              >
+                {short ? "STEP as far as it goes" : "Download STEP"}
               </Button>
             )}
           </>
@@ -87,10 +98,11 @@ function Making({ design, piece }: { design: string; piece: PieceState }) {
       )}
       {refused?.made_from === piece.made_from && !job && !solid && (
         <Typography variant="body2" data-testid="refused" sx={{ color: "#8A5A00" }}>
-          No solid was made. {refused.words} The body by triangles can be certified and written all the same.
+          No solid was made. {refused.words} <ShowWhere piece={piece.id} place={refused.place} /> The body by triangles can be
+          certified and written all the same.
         </Typography>
       )}
-      {shown && <CertificateTable certificate={shown} stale={stale} />}
+      {shown && <CertificateTable certificate={shown} stale={stale} piece={piece.id} />}
       {!shown && !job && (
         <Typography variant="body2" color="text.secondary">
           One bicubic face for each face of the cage, and what its followers make of it. The cage stays: pull it, and the solid

@@ -15,9 +15,10 @@ import { FieldInput } from "./NumberField";
 import { EndBar } from "./EndBar";
 import { PlacingBar } from "./PlacingBar";
 import { ReachBar } from "./ReachBar";
+import { ShowWhere } from "./ShowWhere";
 
 export function ToolCard() {
-  const { toolId, problem, soft, say, design } = useBench();
+  const { toolId, problem, problemPiece, soft, say, design } = useBench();
   const tool = toolById(toolId);
   if (!tool && !problem) {
     if (design && design.pieces.length === 0 && design.references.length === 0) return <Card><Empty /></Card>;
@@ -31,7 +32,7 @@ export function ToolCard() {
           onClose={() => say(null)}
           sx={{ mb: tool ? 1 : 0, py: 0 }}
         >
-          {problem.detail} <WayOut type={problem.type} />
+          {problem.detail} <ShowWhere piece={problemPiece} place={problem.place} /> <WayOut type={problem.type} faces={problem.place?.faces ?? []} />
         </Alert>
       )}
       {tool?.Card && <tool.Card />}
@@ -41,8 +42,10 @@ export function ToolCard() {
 }
 
 /** What would do instead, where that is known. */
-function WayOut({ type }: { type: string }) {
+function WayOut({ type, faces }: { type: string; faces: number[] }) {
   const { piece, give, values, setValues } = useBench();
+  if (type === "/problems/inside-out" && piece && faces.length)
+    return <Button size="small" onClick={() => give({ kind: "flip", piece, picked: { kind: "face", ids: faces } })}>Turn over</Button>;
   if ((type === "/problems/symmetry" || type === "/problems/follows") && piece)
     return <Button size="small" onClick={() => give({ kind: "make-independent", piece })}>Make independent</Button>;
   if (type === "/problems/bridge-counts")
@@ -75,7 +78,7 @@ function Empty() {
 }
 
 function Numbers({ tool }: { tool: Tool }) {
-  const { values, setValues, apply, back, touched, connected, preview } = useBench();
+  const { values, setValues, apply, back, touched, connected, preview, piece } = useBench();
   const [more, setMore] = useState(false);
   const hidden = tool.fields.some((field) => field.more && (field.when?.(values) ?? true));
   // Tools that take points look at them as well as at numbers.
@@ -131,6 +134,7 @@ function Numbers({ tool }: { tool: Tool }) {
       {tool.Below && <tool.Below />}
       <Typography variant="body2" color="text.secondary" sx={{ mt: 0.75 }}>
         {missing ?? [...(preview?.notes ?? []), tool.hint].join(" ")}
+        {!missing && preview?.doubtful.length ? <ShowWhere piece={piece} place={{ faces: preview.doubtful }} /> : null}
       </Typography>
     </Box>
   );

@@ -8,7 +8,8 @@ import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useEffect, useRef, useState } from "react";
 import { useBench } from "../live/bench";
 import { download, service } from "../live/service";
-import type { PieceState, SurfaceFacts } from "../live/types";
+import type { JobReport, PieceState, SurfaceFacts } from "../live/types";
+import { ShowWhere } from "./ShowWhere";
 import { useJob } from "./useJob";
 
 const kinds = ["stl", "3mf", "glb", "obj", "ply"] as const;
@@ -17,7 +18,8 @@ const bytes = (n: number) => (n > 1e6 ? `${(n / 1e6).toFixed(1)} MB` : `${Math.m
 function counted(facts: SurfaceFacts): string {
   if (facts.words) return facts.words;
   const count = facts.exact ? facts.triangles : +facts.triangles.toPrecision(2);
-  return `${facts.exact ? "" : "about "}${count.toLocaleString("en")} triangles, STL ${bytes(facts.bytes.stl)}`;
+  const solid = facts.solid_words || `${(facts.solid_faces ?? 0).toLocaleString("en")} faces as a solid, STEP about ${bytes(facts.bytes.step)}`;
+  return `${facts.exact ? "" : "about "}${count.toLocaleString("en")} triangles, STL ${bytes(facts.bytes.stl)}; ${solid}`;
 }
 
 /** Where the count is an estimate only, have the triangles made, and see how many they are; called off by what comes next. */
@@ -64,18 +66,34 @@ export function TriangleFiles({ design, piece }: { design: string; piece: PieceS
     queryFn: () => service.surfaceFacts(design, piece.id, asked.chord, asked.turn),
     retry: false,
   });
-  const [writing, setWriting] = useState<{ key: string; kind: string } | null>(null);
+  const [writing, setWriting] = useState<{ kind: string; address: string; name: string } | null>(null);
+  const [refused, setRefused] = useState<{ made_from: string; words: string; place: JobReport["place"]; again(): void } | null>(null);
+  const again = useRef<() => void>(() => undefined);
+  const whole = useBench((s) => s.design?.name) ?? "Design";
+  const several = useBench((s) => (s.design?.pieces.filter((p) => p.visible).length ?? 0) > 1);
   const client = useQueryClient();
   useCount(design, piece, asked, facts !== undefined && facts !== null && !facts.exact && !facts.words);
   const { job, begin, cancel } = useJob(async () => {
-    if (writing) await download(service.fileAddress(writing.key, writing.kind, piece.name), `${piece.name}.${writing.kind}`);
-  });
+    if (writing) await download(writing.address, `${writing.name}.${writing.kind}`);
+  }, (words, place) => setRefused({ made_from: piece.made_from, words, place, again: again.current }));
   const measuring = useJob(() => client.invalidateQueries({ queryKey: ["certificate", design, piece.id] }));
   const certify = () => void attempt(async () => measuring.begin((await service.beginTrianglesCertificate(design, piece.id, chord, turn)).id));
-  const save = (kind: string) =>
+  const save = (kind: string, anyway = false) =>
     void attempt(async () => {
-      const begun = await service.beginFile(design, piece.id, kind, chord, turn);
-      setWriting({ key: begun.key, kind });
+      setRefused(null);
+      again.current = () => save(kind, true);
+      const begun = await service.beginFile(design, piece.id, kind, chord, turn, anyway);
+      const name = anyway ? `${piece.name}, as far as it goes` : piece.name;
+      setWriting({ kind, name, address: service.fileAddress(begun.key, kind, name) });
+      begin(begun.job.id);
+    });
+  const saveAll = (kind: string, anyway = false) =>
+    void attempt(async () => {
+      setRefused(null);
+      again.current = () => saveAll(kind, true);
+      const begun = await service.beginSolidsFile(design, kind, chord, turn, anyway);
+      const name = anyway ? `${whole}, as far as it goes` : whole;
+      setWriting({ kind, name, address: service.solidsAddress(begun.key, kind, name) });
       begin(begun.job.id);
     });
   const under = measuring.job ?? job;
@@ -117,6 +135,22 @@ export function TriangleFiles({ design, piece }: { design: string; piece: PieceS
         <Button size="small" color="inherit" aria-label={measuring.job ? "Stop measuring" : "Stop writing the file"} onClick={measuring.job ? measuring.cancel : cancel}>Stop</Button>
       ) : (
         <Button size="small" variant="outlined" disabled={wrong || askew} title="Measures the body as these files hold it" onClick={certify}>Certify triangles</Button>
+      )}
+      {several && (
+        <>
+          <Typography variant="body2" color="text.secondary">All shown pieces in one file:</Typography>
+          {["step", "3mf"].map((kind) => (
+            <Button key={kind} variant="outlined" size="small" aria-label={`Download all as ${kind.toUpperCase()}`} disabled={job !== null || wrong || askew} onClick={() => saveAll(kind)}>
+              {kind.toUpperCase()}
+            </Button>
+          ))}
+        </>
+      )}
+      {refused?.made_from === piece.made_from && !under && (
+        <Typography variant="body2" data-testid="not-written" sx={{ flexBasis: "100%", color: "error.main" }}>
+          Nothing was written. {refused.words} <ShowWhere piece={piece.id} place={refused.place} />
+          <Button size="small" color="inherit" onClick={refused.again} sx={{ py: 0, textDecoration: "underline" }}>Write it as far as it goes</Button>
+        </Typography>
       )}
       <Typography variant="body2" color="text.secondary" data-testid="facts" sx={{ flexBasis: "100%" }}>
         {under ? `${under.words} (${Math.round(100 * under.progress)} %)` : isFetching ? "Counting triangles…" : facts && !error ? counted(facts) : ""}

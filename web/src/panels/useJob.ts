@@ -5,8 +5,8 @@ import { useBench } from "../live/bench";
 import { service } from "../live/service";
 import type { JobReport } from "../live/types";
 
-/** `failed` is told why where it fails; without it, the reason stands with the other problems. */
-export function useJob(done: () => void | Promise<void>, failed?: (words: string) => void): { job: JobReport | null; begin(id: string): void; cancel(): void } {
+/** `failed` is told why and where it fails; without it, the reason stands with the other problems. */
+export function useJob(done: () => void | Promise<void>, failed?: (words: string, place: JobReport["place"]) => void): { job: JobReport | null; begin(id: string): void; cancel(): void } {
   const [id, setId] = useState<string | null>(null);
   const { attempt, say, piece } = useBench();
   const { data } = useQuery({ queryKey: ["job", id], queryFn: () => service.job(id!), enabled: id !== null, refetchInterval: 250 });
@@ -16,8 +16,8 @@ export function useJob(done: () => void | Promise<void>, failed?: (words: string
     if (!data || data.id !== id || data.status === "waiting" || data.status === "running") return;
     setId(null);
     if (data.status === "failed") {
-      if (failed) failed(data.words);
-      else say({ type: "/problems/job", title: "It was not made", status: 500, detail: data.words }, piece);
+      if (failed) failed(data.words, data.place);
+      else say({ type: "/problems/job", title: "It was not made", status: 500, detail: data.words, place: data.place }, piece);
     } else if (data.status === "done") void attempt(async () => finish.current());
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [data]);

@@ -23,6 +23,10 @@ const keep: Field = {
   name: "keep", label: "Keep", unit: "", initial: 0, step: 1,
   options: ["the whole", "x side of a mirror", "y side of a mirror", "z side of a mirror"], more: true,
 };
+const half: Field = {
+  name: "half", label: "Sizes hold", unit: "", initial: 0, step: 1, options: ["once mirrored", "for the open half"], more: true,
+  when: (v) => v.keep > 0 && !v["size of"],
+};
 const sizeOf: Field = {
   name: "size of", label: "Sizes of", unit: "", initial: 0, step: 1, options: ["smooth surface", "control cage"],
 };
@@ -64,12 +68,13 @@ export function formTool({ form, sizes, oneSize, fields, ...rest }: Form): Tool 
     station: "rough",
     needs: "nothing",
     verb: "Put down",
-    fields: [...fields, ...(oneSize ? [] : [sizeOf]), stand, keep, ...axisNames.map(place)],
+    fields: [...fields, ...(oneSize ? [] : [sizeOf]), stand, keep, half, ...axisNames.map(place)],
     command: (v) => ({
       ...(form(v) as { kind: "add-sphere"; diameter: number }),
       centre: middle(v),
       stands: (["z", "x", "y"] as const)[v.stands],
       keep: (["whole", "x", "y", "z"] as const)[v.keep],
+      half: v.half ? "alone" : "mirrored",
       size_of: v["size of"] ? "cage" : "surface",
     }),
     grips: (v) => [

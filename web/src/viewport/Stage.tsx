@@ -10,6 +10,8 @@ import { useEnds } from "../live/ends";
 import { type FlatName, type Frame, useLook, type Vec } from "../live/look";
 import { useNear } from "../live/near";
 import { useReach } from "../live/reach";
+import { pointsOf, useShown } from "../live/shown";
+import type { Place } from "../live/types";
 import { colours } from "../theme/colours";
 import { toolById } from "../tools/all";
 import { Gestures } from "./gestures";
@@ -52,6 +54,7 @@ export function Stage(props: { name: string; label: string; side?: FlatName; onS
   useEffect(() => scene?.resize(), [scene, look.quick]);
   const far = useEnds((s) => s.far);
   const weights = useReach((s) => s.weights);
+  const shown = useShown();
 
   useEffect(() => scene?.setDesign(), [scene, design, preview]);
   const bodies = useBodies();
@@ -59,10 +62,16 @@ export function Stage(props: { name: string; label: string; side?: FlatName; onS
   useEffect(() => {
     const place = problem?.place;
     const doubtful = preview?.doubtful.length && piece ? { piece, vertices: [], edges: [], faces: preview.doubtful } : null;
-    const faults = place && problemPiece && !bench.soft ? { piece: problemPiece, ...place } : doubtful;
+    const asked = shown.place && shown.piece ? { piece: shown.piece, ...elements(shown.place) } : null;
+    const faults = asked ?? (place && problemPiece && !bench.soft ? { piece: problemPiece, ...elements(place) } : doubtful);
     const now = shownPicks();
     scene?.setLook({ display, piece, others, kind: now.kind, picked: now.ids, hover: preview ? null : hover, faults, held: far, weights });
-  }, [scene, far, weights, display, piece, others, pickKind, picked, hover, problem, problemPiece, preview, toolId, values, look, bench.station]);
+  }, [scene, far, weights, display, piece, others, pickKind, picked, hover, problem, problemPiece, preview, toolId, values, look, bench.station, shown]);
+  useEffect(() => {
+    if (scene && shown.place) scene.see(pointsOf(shown.piece, shown.place));
+    // Once each time that it is asked for, not whenever the form is drawn anew.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [scene, shown.turn]);
 
   return (
     <>
@@ -84,6 +93,8 @@ export function Stage(props: { name: string; label: string; side?: FlatName; onS
     </>
   );
 }
+
+const elements = ({ vertices = [], edges = [], faces = [] }: Partial<Place>) => ({ vertices, edges, faces });
 
 /** Lay the active tool's handle at the pivot or at the middle of the selection, and its beads on the form. */
 function placeHandle(scene: Scene): void {

@@ -157,6 +157,17 @@ export class Scene {
     this.draw();
   }
 
+  /** Let the eye come near to some points, seen from where it is. */
+  see(points: [number, number, number][]): void {
+    if (!points.length) return;
+    const box = new Box3();
+    for (const point of points) box.expandByPoint(new Vector3(...point));
+    const around = Math.max(box.getSize(new Vector3()).length() * 0.3, this.eye.pixel * 60);
+    const card = document.querySelector<HTMLElement>("[aria-label='Tool card']")?.offsetHeight ?? 0;
+    this.eye.fit(box.expandByScalar(around), this.side ? 40 : 60, this.side ? 20 : Math.max(60, card + 24));
+    this.draw();
+  }
+
   /** The grid lies under what is shown, so that it never cuts through a form. */
   private layFloor(): void {
     let [lowest, highest] = [Infinity, -Infinity];

@@ -109,8 +109,8 @@ def interpolated_patches(cage: Cage, grading: int | None = None) -> Patches:
     faces = solid_faces(cage)
     if faces > MOST_FACES:
         raise CoreError(
-            f"The solid would have {faces:,} faces; {MOST_FACES:,} are the most. A scan's triangles are better traced with a "
-            "cage of few quads; as triangles the body can be written all the same."
+            f"The solid would have {faces:,} faces; {MOST_FACES:,} are the most. Triangles of a scan are better traced with "
+            "a cage of few quads; as triangles the body can be written all the same."
         )
     cage = all_quads(cage)
     k = grading if grading is not None else grading_for(cage.topology.face_count)

@@ -43,7 +43,7 @@ export function FilletFinder() {
       if (!chosen) return;
       setFound(null);
       const before = editing?.piece === piece.id ? (editing.follower.id ?? null) : null;
-      const begun = await service.beginFinder(design.id, piece.id, { ...chosen, radius: values.radius, before, seconds: 20 });
+      const begun = await service.beginFinder(design.id, piece.id, { ...chosen, radius: values.radius, before, seconds: 20, budget: 90 });
       setKey(begun.key);
       begin(begun.job.id);
     });
@@ -68,13 +68,19 @@ export function FilletFinder() {
               ? `${mm(found.wished)} holds on all of them.`
               : found.radius > 0
                 ? `${mm(found.wished)} breaks; ${mm(found.radius)} holds.`
-                : `No radius down to ${mm(0.02 * found.wished)} holds here.`}
+                : "None was found that holds on all of them together."}
+            {!holds && found.ended === "time" ? " The time was up; this is the best so far." : ""}
           </Typography>
         )}
         {found && !job && !holds && found.radius > 0 && (
-          <Button size="small" onClick={() => setValues({ ...values, radius: Math.floor(found.radius * 1000) / 1000 })}>Take {mm(found.radius)}</Button>
+          <Button size="small" onClick={() => setValues({ ...values, radius: found.radius })}>Take {mm(found.radius)}</Button>
         )}
       </Stack>
+      {found && !job && !holds && (found.by_triangles ?? 0) > found.radius && (
+        <Typography variant="body2" color="text.secondary">
+          By triangles {mm(found.by_triangles ?? 0)} can be rounded: that is for STL, 3MF and the like. A STEP file is the kernel's, and would not have it.
+        </Typography>
+      )}
       {found && !job && !holds &&
         found.chains.map((chain, i) => (
           <Typography key={i} variant="body2" color="text.secondary">
@@ -83,6 +89,19 @@ export function FilletFinder() {
               ? `Tightest at ${chain.breaks_at.map((x) => +x.toFixed(1)).join(", ")} mm${chain.bend != null && chain.bend < 1e6 ? `, where ${chain.reason} ${mm(chain.bend)}` : ""}. `
               : ""}
             {chain.tries.length} tries.
+            {found.chains.length > 1 && chain.holds > found.radius && (
+              <Button
+                size="small"
+                aria-label={`Round edge ${i + 1} alone by ${mm(chain.holds)}`}
+                onClick={() => {
+                  const [near_x, near_y, near_z] = chain.line[Math.floor(chain.line.length / 2)].map((x) => +x.toFixed(3));
+                  setValues({ ...values, radius: chain.holds, only: 1, near_x, near_y, near_z });
+                }}
+                sx={{ py: 0 }}
+              >
+                Take it alone
+              </Button>
+            )}
           </Typography>
         ))}
     </Box>

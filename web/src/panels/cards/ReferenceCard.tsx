@@ -161,6 +161,7 @@ function Component({ component }: { component: ComponentState }) {
       <Typography variant="body2" color="text.secondary" sx={{ mt: 0.75 }}>
         {lengthsWords(component.size, unit)}, {component.triangles.toLocaleString("en")} triangles.
         {nearest ? ` Nearest: ${name}, ${lengthWords(nearest.distance, unit)}.` : ""}
+        {nearest && !nearest.signed ? " Its mesh is open, so that inside and outside cannot be told: distances are to its faces, and nothing tells whether a form cuts into it." : ""}
         {component.locked ? " Unlock it in the list to move it." : ""}
       </Typography>
     </>

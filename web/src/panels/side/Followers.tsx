@@ -13,10 +13,11 @@ import { useBench } from "../../live/bench";
 import { useBodies } from "../../live/bodies";
 import { editFollower } from "../../live/editing";
 import { useFollowers } from "../../live/followers";
-import type { AnyFollower, PieceState } from "../../live/types";
+import type { AnyFollower, Body, PieceState } from "../../live/types";
 import { HiddenIcon, MoreIcon, ShownIcon } from "../../theme/icons";
 import { toolForFollower } from "../../tools/all";
 import { NameField } from "../NameField";
+import { ShowWhere } from "../ShowWhere";
 
 export function Followers() {
   const { design, piece: current } = useBench();
@@ -38,7 +39,9 @@ export function Followers() {
         </Typography>
       )}
       {body?.problem && (
-        <Typography variant="body2" sx={{ px: 1.5, pb: 1, color: "error.main" }}>{body.problem}</Typography>
+        <Typography variant="body2" sx={{ px: 1.5, pb: 1, color: "error.main" }}>
+          {body.problem} <ShowWhere piece={piece.id} place={body.place} />
+        </Typography>
       )}
     </Box>
   );
@@ -61,7 +64,7 @@ const brief = (follower: AnyFollower, pieces: PieceState[]): string => {
   }
 };
 
-function Row({ piece, follower, place, note }: { piece: PieceState; follower: AnyFollower; place: number; note?: [string, string, string] }) {
+function Row({ piece, follower, place, note }: { piece: PieceState; follower: AnyFollower; place: number; note?: Body["notes"][number] }) {
   const give = useBench((s) => s.give);
   const pieces = useBench((s) => s.design?.pieces) ?? [];
   const editing = useFollowers((s) => s.editing?.follower.id === follower.id);
