@@ -15,6 +15,7 @@ from zinc_otter.core.cage.edits.delete import delete_elements
 from zinc_otter.core.errors import CoreError, FileFormatError, OpenCageError
 from zinc_otter.core.formats.step import look_at, read_step, write_step
 from zinc_otter.core.primitives import box
+from zinc_otter.core.primitives.sized import sized_poled_sphere
 from zinc_otter.core.solid.brep import build_solid
 from zinc_otter.core.solid.certificate import certify
 from zinc_otter.core.solid.enclosing import require_closed
@@ -108,7 +109,7 @@ class Patches(unittest.TestCase):
     def test_flat_corners_lessen_the_seam_angle(self) -> None:
         for grading in (3, 4):
             seam = largest_seam(fit_patches(cages.knob(), grading)).degrees
-            self.assertLess(seam, 0.2)
+            self.assertLess(seam, 0.3)
         self.assertLess(largest_seam(fit_patches(cages.knob(), 5)).degrees, 0.1)
 
 
@@ -214,6 +215,9 @@ class Certificate(unittest.TestCase):
             certify(fit_patches(flipped, 2), True, 1)
 
     def test_it_warns_of_high_valences(self) -> None:
-        cage = cages.prism(7)
-        warnings = certify(fit_patches(cage), True, 1).warnings
-        self.assertTrue(any("valence above 5" in warning for warning in warnings))
+        steep = sized_poled_sphere(40, (14, 6), "surface")
+        warnings = certify(fit_patches(steep), True, 1).warnings
+        (high,) = [warning for warning in warnings if "valence above 12" in warning.words]
+        # At both poles, and there it can be shown.
+        self.assertEqual(len(high.place.points), 2)
+        self.assertEqual(certify(fit_patches(cages.prism(7)), True, 1).warnings, ())

@@ -10,11 +10,13 @@ from pathlib import Path
 import numpy as np
 
 from tests import sample_cages as cages
-from zinc_otter.core.errors import CoreError
+from zinc_otter.core.errors import UnsoundBodyError
+from zinc_otter.core.formats.surfaces import Look
+from zinc_otter.core.primitives import box
 from zinc_otter.core.solid.followers import Fillet, Trim
 from zinc_otter.core.solid.recipe import Recipe
 from zinc_otter.jobs import triangle_work
-from zinc_otter.jobs.triangle_work import Fineness, count_triangles
+from zinc_otter.jobs.triangle_work import Fineness, count_triangles, write_file
 
 
 def quietly(_: float, __: str) -> None:
@@ -59,8 +61,24 @@ class KeptTriangles(unittest.TestCase):
         self.assertIn(self.fineness.path(self.recipe), left)
         self.assertNotIn(self.fineness.folder / f"{0:032x}.npz", left)
 
-    def test_what_cannot_be_made_is_not_kept(self) -> None:
+    def test_what_is_incomplete_is_written_only_if_it_is_asked_for_so(self) -> None:
         waiting = Recipe("Knob", cages.knob(), (Fillet("f1", between=("f8", "f9"), radius=1.0),))
-        with self.assertRaises(CoreError):
-            count_triangles(quietly, waiting, self.fineness)
-        self.assertFalse(self.fineness.folder.exists())
+        path = self.fineness.folder / "knob.stl"
+        for _ in range(2):
+            # The second time from what was kept, which remembers what is the matter.
+            with self.assertRaisesRegex(UnsoundBodyError, "^Incomplete. Fillet waits"):
+                write_file(quietly, waiting, "stl", self.fineness, Look("Knob"), path)
+            self.assertFalse(path.exists())
+        said: list[str] = []
+        write_file(lambda _, words: said.append(words), waiting, "stl", self.fineness, Look("Knob"), path, anyway=True)
+        self.assertTrue(path.exists())
+        self.assertRegex(said[-1], "^Incomplete. Fillet waits")
+
+    def test_a_form_that_crosses_itself_is_not_written_unasked(self) -> None:
+        block = box((20, 20, 20), (2, 2, 2))
+        points = block.positions.copy()
+        points[int(np.argmax(points @ [0, 0, 1] - np.abs(points @ [1, 1, 0])))] += [3, 2, -45]
+        crossing = Recipe("Spike", block.with_positions(points))
+        with self.assertRaisesRegex(UnsoundBodyError, "runs through itself") as refused:
+            write_file(quietly, crossing, "stl", self.fineness, Look("Spike"), self.fineness.folder / "spike.stl")
+        self.assertTrue(refused.exception.place.points)

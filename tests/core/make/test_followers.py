@@ -232,7 +232,7 @@ class Forms(RouteCase):
         middle = tuple(np.mean(cages.knob().bounds, axis=0))
         trim = Trim("f1", point=middle)  # type: ignore[arg-type]
         recipe = Recipe("Ball", cages.knob(), (trim,))
-        coarse, fine = triangles_of(recipe, 0.5), triangles_of(recipe, 0.05)
+        (coarse, _), (fine, _) = triangles_of(recipe, 0.5), triangles_of(recipe, 0.05)
         self.assertLess(fine.chord, 0.05)
         self.assertGreater(len(fine.triangles), 2 * len(coarse.triangles))
 

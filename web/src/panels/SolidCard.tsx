@@ -98,8 +98,8 @@ function Making({ design, piece }: { design: string; piece: PieceState }) {
       )}
       {refused?.made_from === piece.made_from && !job && !solid && (
         <Typography variant="body2" data-testid="refused" sx={{ color: "#8A5A00" }}>
-          No solid was made. {refused.words} <ShowWhere piece={piece.id} place={refused.place} /> The body by triangles can be
-          certified and written all the same.
+          No solid was made. {refused.words} <ShowWhere piece={piece.id} place={refused.place} /> Certify triangles tells how
+          sound the body is without the kernel.
         </Typography>
       )}
       {shown && <CertificateTable certificate={shown} stale={stale} piece={piece.id} />}

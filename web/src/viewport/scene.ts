@@ -162,7 +162,10 @@ export class Scene {
     if (!points.length) return;
     const box = new Box3();
     for (const point of points) box.expandByPoint(new Vector3(...point));
-    const around = Math.max(box.getSize(new Vector3()).length() * 0.3, this.eye.pixel * 60);
+    // Not so near that nobody can tell any more what it belongs to.
+    const whole = new Box3();
+    for (const view of this.shownViews()) whole.union(boxOf(view.arrays.cage, Array(view.arrays.cage.positions.length / 3).keys()));
+    const around = Math.max(box.getSize(new Vector3()).length() * 0.3, whole.isEmpty() ? 0 : whole.getSize(new Vector3()).length() * 0.12);
     const card = document.querySelector<HTMLElement>("[aria-label='Tool card']")?.offsetHeight ?? 0;
     this.eye.fit(box.expandByScalar(around), this.side ? 40 : 60, this.side ? 20 : Math.max(60, card + 24));
     this.draw();

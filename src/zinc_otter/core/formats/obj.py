@@ -51,7 +51,7 @@ def text_of(data: bytes) -> str:
 
     Raises FileFormatError for what is no text.
     """
-    if b"\0" in data[:65_536]:
+    if b"\0" in data[:65_536] or data.startswith((b"\xff\xfe", b"\xfe\xff")):
         raise FileFormatError("This is no text file, so it is no OBJ.")
     try:
         return data.decode("utf-8-sig")

@@ -14,6 +14,8 @@ from zinc_otter.core.surface.evaluation import evaluate
 from zinc_otter.core.surface.stencils import Stencils, build_stencils
 
 _ENOUGH_QUADS = 24_000
+_STRAIGHT_ON = -0.7
+"""Cosine between the ways out along two pieces of a line from which they go on into one another."""
 _SAME_SIDE = -0.2
 """Cosine of the angle from which two normals are taken to look to the same side."""
 
@@ -41,6 +43,7 @@ class NearestOnSurface:
         self._line_tree = igl.AABB()
         if len(self._pairs):
             self._line_tree.init(self.surface_points, self._pairs)
+            self._ways = _tangents(self.surface_points, self._pairs)
 
     def at(self, points: Floats, looking: Floats | None = None) -> tuple[Floats, Floats]:
         """The nearest points (k, 3) of the surface, and its unit normals (k, 3) there.
@@ -94,8 +97,20 @@ class NearestOnSurface:
             return np.full(points.shape, np.inf), np.zeros(points.shape)
         points = np.ascontiguousarray(points, dtype=np.float64)
         _, which, feet = self._line_tree.squared_distance(self.surface_points, self._pairs, points)
-        ends = self.surface_points[self._pairs[np.asarray(which).reshape(-1)]]
-        return np.asarray(feet).reshape(-1, 3), unit(ends[:, 1] - ends[:, 0])
+        which = np.asarray(which).reshape(-1)
+        a, b = self.surface_points[self._pairs[which]].transpose(1, 0, 2)
+        chord = b - a
+        length = np.maximum(np.linalg.norm(chord, axis=1, keepdims=True), 1e-300)
+        s = np.clip(((np.asarray(feet).reshape(-1, 3) - a) * chord).sum(axis=1, keepdims=True) / length**2, 0, 1)
+        # The line bends away from its chords: it is carried on by a cubic with the tangents at its ends.
+        one, other = (way * length for way in self._ways[which].transpose(1, 0, 2))
+        for _ in range(2):
+            at = (2 * s**3 - 3 * s**2 + 1) * a + (s**3 - 2 * s**2 + s) * one
+            at += (3 * s**2 - 2 * s**3) * b + (s**3 - s**2) * other
+            along = (6 * s**2 - 6 * s) * (a - b) + (3 * s**2 - 4 * s + 1) * one + (3 * s**2 - 2 * s) * other
+            square = np.maximum((along**2).sum(axis=1, keepdims=True), 1e-300)
+            s = np.clip(s + ((points - at) * along).sum(axis=1, keepdims=True) / square, 0, 1)
+        return at, unit(along)
 
 
 @lru_cache(maxsize=3)
@@ -113,6 +128,35 @@ def sharp_vertices(stencils: Stencils) -> Ints:
     """Refined vertices on a border or a crease that is still hard at the finest level."""
     level = stencils.finest
     return np.unique(level.topology.edge_verts[level.edge_sharpness >= HARD])
+
+
+def _tangents(points: Floats, pairs: Ints) -> Floats:
+    """(k, 2, 3) unit tangents of lines at both ends of each of their pieces (k, 2), in the piece's own direction.
+
+    Where two pieces meet without a corner, from the far end of one to that of the other; elsewhere as on a parabola.
+    """
+    chords = unit(points[pairs[:, 1]] - points[pairs[:, 0]])
+    ends, piece = pairs.ravel(), np.repeat(np.arange(len(pairs)), 2)
+    order = np.argsort(ends, kind="stable")
+    _, first, count = np.unique(ends[order], return_index=True, return_counts=True)
+    two = first[count == 2]
+    one, other = order[two], order[two + 1]
+    of_end = np.full((len(pairs) * 2, 3), np.nan)
+    # Away from the shared point along either piece.
+    outwards = np.where((np.arange(len(ends)) % 2 == 0)[:, None], 1.0, -1.0) * chords[piece]
+    smooth = (outwards[one] * outwards[other]).sum(axis=1) < _STRAIGHT_ON
+    one, other = one[smooth], other[smooth]
+    far = points[pairs.ravel()[one ^ 1]] - points[pairs.ravel()[other ^ 1]]
+    along = unit(far)
+    of_end[one] = np.where((one % 2 == 0)[:, None], along, -along)
+    of_end[other] = np.where((other % 2 == 0)[:, None], -along, along)
+    ways = of_end.reshape(-1, 2, 3)
+    for here, there in ((0, 1), (1, 0)):
+        lone = np.isnan(ways[:, here, 0])
+        known = lone & ~np.isnan(ways[:, there, 0])
+        ways[known, here] = unit(2 * chords[known] - ways[known, there])
+        ways[lone & ~known, here] = chords[lone & ~known]
+    return ways
 
 
 def _barycentric(points: Floats, triangles: Floats) -> Floats:

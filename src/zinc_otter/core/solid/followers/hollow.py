@@ -60,7 +60,7 @@ class Hollow(Follower):
             depth, deepest = deepest_place(body)
             if depth <= self.wall:
                 raise CoreError(
-                    f"No place lies deeper than {depth:.3g} mm: with walls of {self.wall:g} mm they would meet everywhere.",
+                    f"No place lies deeper than {depth:.3g} mm: with {self.wall:g} mm the walls would meet everywhere.",
                     points=[deepest],
                 )
             # The hollow is smaller than a cell of the grid.
