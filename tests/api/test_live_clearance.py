@@ -32,6 +32,20 @@ class Clearance(TalkCase):
             self.assertAlmostEqual(float(near["vertices"][middle]), 10, delta=0.05)
             self.assertLess(near["distance"], 0)
 
+    def test_an_open_component_has_no_inside_to_cut_into(self) -> None:
+        state = self.begun({**BOX, "counts": [4, 4, 2], "size": [40, 40, 40]})
+        ball = trimesh.creation.icosphere(subdivisions=4, radius=10)
+        shell = trimesh.Trimesh(ball.vertices, ball.faces[ball.triangles_center[:, 2] < 5])
+        query = {"revision": state["revision"], "name": "shell.stl", "unit": "mm"}
+        data = shell.export(file_type="stl")
+        state = self.client.post(f"/api/designs/{state['id']}/components", params=query, content=data).json()
+        with self.talk(state) as talk:
+            (near,) = talk.hear()["clearances"]
+            self.assertFalse(near["signed"])
+            self.assertGreater(near["distance"], 0)
+            # Each vertex of the cage has its own.
+            self.assertEqual(len(near["vertices"]), state["pieces"][0]["vertex_count"])
+
     def test_without_components_there_is_nothing_to_say(self) -> None:
         with self.talk(self.begun(BOX)) as talk:
             self.assertEqual(talk.hear()["clearances"], [])

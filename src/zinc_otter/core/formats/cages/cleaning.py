@@ -183,7 +183,9 @@ class Cleaner:
             return flat
         after = _next(sizes)
         n = len(points)
-        keys, times = np.unique(np.sort(np.stack([flat, flat[after]], axis=1), axis=1) @ [n, 1], return_counts=True)
+        others = np.ones(len(flat), dtype=bool)
+        others[crossed] = False
+        keys = np.unique(np.sort(np.stack([flat, flat[after]], axis=1)[others], axis=1) @ [n, 1])
         flat = flat.copy()
         for corners in crossed:
             ring = flat[corners]
