@@ -15,6 +15,7 @@ from pathlib import Path
 
 import numpy as np
 
+from sheets.harsh import page
 from zinc_otter.core.cage import Cage, Selection
 from zinc_otter.core.cage.edits.extrude import extrude_faces
 from zinc_otter.core.errors import CoreError
@@ -75,7 +76,8 @@ def main() -> None:
         f"## {RANDOM} random smooth cages",
         "",
     ]
-    TARGET.write_text("\n".join([*text, *summary(rows), ""]), encoding="utf-8")
+    harsh = page(lambda words: print(words, flush=True))
+    TARGET.write_text("\n".join([*text, *summary(rows), "", *harsh, ""]), encoding="utf-8")
     print(TARGET.name)
 
 

@@ -255,6 +255,22 @@ def print_bench(screen: Screen) -> None:
     screen.settled()
 
 
+def incomplete(screen: Screen) -> None:
+    """A hollow that finds no room: told first, with the place."""
+    screen.open_design("Dry-bag toggle")
+    screen.page.get_by_role("navigation").get_by_text("Make", exact=True).click()
+    screen.tool("Hollow")
+    screen.field("Wall").fill("30")
+    screen.page.get_by_text("not applied yet").wait_for()
+    screen.press("Enter")
+    screen.page.get_by_label("Steps").get_by_text("Hollow: added").wait_for()
+    screen.tool("Solid")
+    screen.button("Make solid").click()
+    screen.page.get_by_text(": incomplete").wait_for(timeout=90_000)
+    screen.page.get_by_role("button", name="Show where").first.click()
+    at_rest(screen)
+
+
 def open_edges(screen: Screen) -> None:
     screen.open_design("Bailing scoop")
     screen.page.get_by_role("navigation").get_by_text("Make", exact=True).click()
@@ -287,6 +303,7 @@ SHOWN = (
     fillet_finder,
     followers,
     print_bench,
+    incomplete,
     open_edges,
 )
 

@@ -17,10 +17,10 @@ from zinc_otter.core.cage import Cage
 from zinc_otter.core.formats.cages import read_cage, write_cage
 from zinc_otter.core.formats.mesh import read_mesh
 from zinc_otter.core.formats.step import look_at, read_step, write_step
-from zinc_otter.core.primitives import plane
+from zinc_otter.core.primitives import box, plane
 from zinc_otter.core.solid.exact import Cylinder
 from zinc_otter.core.solid.fitting import fit_patches
-from zinc_otter.core.solid.followers import Combine, ImportedBody, Trim
+from zinc_otter.core.solid.followers import Combine, Hollow, ImportedBody, Trim
 from zinc_otter.core.solid.imported import packed
 from zinc_otter.core.solid.kernel.shape import welded
 from zinc_otter.core.solid.patches import volume_and_area
@@ -96,6 +96,49 @@ class FromCages(ConvertCase):
             self.assertIn(words, said)
             self.assertFalse((self.folder / target).exists())
         self.assertIn("more than 0", self.run_main(start, "knob.stl", "--chord", "-1")[1])
+
+
+class Unsound(ConvertCase):
+    """Bodies that are not what was asked for end with 2 and leave no file, unless they are wanted as far as they go."""
+
+    def spike(self) -> Cage:
+        block = box((20, 20, 20), (2, 2, 2))
+        points = block.positions.copy()
+        points[int(np.argmax(points[:, 2] - np.abs(points[:, :2]).sum(axis=1)))] += [3, 2, -45]
+        return block.with_positions(points)
+
+    def test_a_cage_that_crosses_itself(self) -> None:
+        start = self.put("spike.usda", write_cage(self.spike(), "usda"))
+        for target in ("spike.stl", "spike.step"):
+            code, said = self.run_main(start, target)
+            self.assertEqual(code, 2, said)
+            self.assertIn("runs through itself", said)
+            self.assertFalse((self.folder / target).exists())
+        code, said = self.run_main(start, "spike.stl", "--as-far-as-it-goes")
+        self.assertEqual(code, 0)
+        self.assertIn("runs through itself", said)
+        self.assertTrue((self.folder / "spike.stl").exists())
+
+    def test_the_solid_command_looks_too(self) -> None:
+        start = self.put("spike.obj", write_cage(self.spike(), "obj"))
+        err = io.StringIO()
+        with contextlib.redirect_stderr(err):
+            self.assertEqual(main(["solid", str(start), str(self.folder / "spike.step")]), 2)
+        self.assertIn("runs through itself", err.getvalue())
+        self.assertFalse((self.folder / "spike.step").exists())
+
+    def test_a_body_without_its_hollow(self) -> None:
+        block = Piece("p1", "Block", box((20, 20, 20), (2, 2, 2)), followers=(Hollow("f1", wall=15.0),))
+        archive = write_archive("Block", "mm", Design((block,), 3), lambda _: None)  # type: ignore[arg-type,return-value]
+        start = self.put("block.otter", archive)
+        code, said = self.run_main(start, "block.step")
+        self.assertEqual(code, 2, said)
+        self.assertIn("Incomplete. Hollow: No place lies deeper", said)
+        self.assertFalse((self.folder / "block.step").exists())
+        code, said = self.run_main(start, "block.step", "--as-far-as-it-goes")
+        self.assertEqual(code, 0)
+        self.assertIn("Incomplete. Hollow", said)
+        self.assertIn(b"Incomplete. Hollow", self.data("block.step").split(b"ENDSEC;")[0])
 
 
 class FromArchives(ConvertCase):

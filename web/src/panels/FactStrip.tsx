@@ -8,6 +8,7 @@ import { useNear } from "../live/near";
 import type { Near } from "../live/types";
 import { lengthsWords, lengthWords } from "../live/units";
 import { figure, verticesOf } from "../viewport/measure";
+import { ShowWhere } from "./ShowWhere";
 
 const plural = { vertex: "vertices", edge: "edges", face: "faces", piece: "pieces" } as const;
 
@@ -56,6 +57,7 @@ export function FactStrip() {
           {short[0].distance < 0 && lengthWords(-short[0].distance, unit) !== lengthWords(0, unit)
             ? `The surface cuts into ${name(short[0].reference)} by ${lengthWords(-short[0].distance, unit)}`
             : `The surface comes within ${lengthWords(short[0].distance, unit)} of ${name(short[0].reference)}; ${lengthWords(short[0].asked, unit)} are asked for`}
+          <ShowWhere piece={short[0].piece} place={{ points: [short[0].from] }} />
         </Typography>
       )}
       {(!short.length || preview) && (

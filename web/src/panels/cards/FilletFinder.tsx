@@ -11,6 +11,7 @@ import { useFollowers } from "../../live/followers";
 import type { Vec } from "../../live/look";
 import { service } from "../../live/service";
 import type { FoundState } from "../../live/types";
+import { ShowWhere } from "../ShowWhere";
 import { useJob } from "../useJob";
 import { useChosenEdges } from "./ChosenEdges";
 
@@ -88,7 +89,7 @@ export function FilletFinder() {
             {chain.breaks_at
               ? `Tightest at ${chain.breaks_at.map((x) => +x.toFixed(1)).join(", ")} mm${chain.bend != null && chain.bend < 1e6 ? `, where ${chain.reason} ${mm(chain.bend)}` : ""}. `
               : ""}
-            {chain.tries.length} tries.
+            {chain.tries.length} tries. <ShowWhere piece={piece.id} place={chain.breaks_at ? { points: [chain.breaks_at] } : null} />
             {found.chains.length > 1 && chain.holds > found.radius && (
               <Button
                 size="small"

@@ -13,6 +13,7 @@ import { service } from "../../live/service";
 import type { BenchAnswer } from "../../live/types";
 import { PrintBenchIcon } from "../../theme/icons";
 import { NumberField } from "../NumberField";
+import { ShowWhere } from "../ShowWhere";
 
 const TOLERANCE = 0.05;
 
@@ -64,7 +65,9 @@ export function PrintBenchCard() {
               {answer.accepted ? "Accepted" : "Refused"}: {answer.layers} layers, {time(answer.minutes)}, {answer.grams.toFixed(1)} g, {answer.metres.toFixed(1)} m of line.
             </Alert>
             {answer.objections.map((objection) => (
-              <Typography key={objection.what} variant="body2" sx={{ mt: 0.5, color: objection.refuses ? "error.main" : "#8A5A00" }}>{objection.words}</Typography>
+              <Typography key={objection.what} variant="body2" sx={{ mt: 0.5, color: objection.refuses ? "error.main" : "#8A5A00" }}>
+                {objection.words} <ShowWhere piece={piece.id} place={{ points: objection.places }} />
+              </Typography>
             ))}
             <Typography variant="body2" color="text.secondary" sx={{ mt: 0.5 }}>
               Simulated: it stands for the real machine, whose own figures may differ.

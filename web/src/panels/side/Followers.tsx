@@ -118,7 +118,9 @@ function Row({ piece, follower, place, note }: { piece: PieceState; follower: An
         <MoreIcon fontSize="small" />
       </IconButton>
       {wrong && (
-        <Typography variant="body2" role="status" sx={{ width: "100%", pl: 1.5, pr: 1, pb: 0.4, color: "error.main" }}>{note[2]}</Typography>
+        <Typography variant="body2" role="status" sx={{ width: "100%", pl: 1.5, pr: 1, pb: 0.4, color: "error.main" }}>
+          {note[2]} <ShowWhere piece={piece.id} place={note[3]} />
+        </Typography>
       )}
       <Menu
         anchorEl={menu}
