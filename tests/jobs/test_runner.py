@@ -13,7 +13,7 @@ from zinc_otter.core.errors import CoreError
 from zinc_otter.core.formats.step import look_at, read_step
 from zinc_otter.core.solid.recipe import Recipe
 from zinc_otter.jobs import JobRunner, JobState, UnknownJobError
-from zinc_otter.jobs.solid_work import STEP, make_solid
+from zinc_otter.jobs.solid_work import CERTIFICATE, SHAPE, SHOWN, STEP, make_solid
 
 Progress = Callable[[float, str], None]
 
@@ -112,4 +112,4 @@ class Runner(unittest.TestCase):
         self.assertEqual(state.status, "done", state.words)
         facts = look_at(read_step(self.folder / STEP))
         self.assertEqual((facts.solids, facts.valid, facts.closed), (1, True, True))
-        self.assertEqual(sorted(p.name for p in self.folder.iterdir()), ["certificate.json", "shown.npz", "solid.step"])
+        self.assertEqual(sorted(p.name for p in self.folder.iterdir()), sorted([CERTIFICATE, SHAPE, SHOWN, STEP]))

@@ -14,6 +14,7 @@ from zinc_otter.api.solid_schemas import CageFileState, FindingState, SolidFileS
 from zinc_otter.core.errors import FileFormatError
 from zinc_otter.core.formats.cages.cleaning import Cleaning
 from zinc_otter.core.formats.mesh import UNITS
+from zinc_otter.core.formats.surfaces.look import nearest_clay
 from zinc_otter.jobs.component_work import SolidFile, read_cage_file, read_solid_file
 from zinc_otter.studio.commands.add_cage import MOST_FACES, AddCage
 
@@ -54,7 +55,9 @@ async def look_at_cage_file(
             face_count=t.face_count,
             quad_count=int((t.face_sizes == 4).sum()),
             open_edge_count=len(t.open_edges),
-            command=AddCage.of(loaded.name[:80].strip() or title, cage),
+            command=AddCage.of(
+                loaded.name[:80].strip() or title, cage, "clay" if loaded.colour is None else nearest_clay(loaded.colour)
+            ),
         )
 
     return await run_in_threadpool(work)

@@ -29,7 +29,8 @@ class Fineness:
     folder: Path
 
     def path(self, recipe: Recipe) -> Path:
-        asked = f"{recipe.digest} {self.chord!r} {self.degrees!r}"
+        # The number goes up whenever what is kept changes.
+        asked = f"2 {recipe.digest} {self.chord!r} {self.degrees!r}"
         return self.folder / f"{hashlib.sha256(asked.encode()).hexdigest()[:32]}.npz"
 
     def counted(self, recipe: Recipe) -> tuple[int, float, float] | None:

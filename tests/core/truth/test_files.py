@@ -23,7 +23,7 @@ from zinc_otter.core.formats.mesh import MOST_TRIANGLES, read_mesh
 from zinc_otter.core.formats.obj import write_obj
 from zinc_otter.core.formats.step import Part, read_step, write_parts
 from zinc_otter.core.formats.step_text import NAME, Heading, headed, string
-from zinc_otter.core.formats.surfaces.look import Look
+from zinc_otter.core.formats.surfaces.look import CLAYS, Look, nearest_clay
 from zinc_otter.core.formats.surfaces.threemf import write_3mf_of
 from zinc_otter.core.primitives import box
 from zinc_otter.core.solid.exact import Block
@@ -168,6 +168,8 @@ class Cages(unittest.TestCase):
         cage = Cage(BOX.positions, BOX.topology, None, None, sets)
         data = write_cage(cage, "usda", "Block", (1.0, 0.5, 0.0))
         loaded, _ = read_cleaned(data, "usda", Cleaning())
+        np.testing.assert_allclose(loaded.colour or (), (1.0, 0.5, 0.0), atol=1e-6)
+        self.assertEqual([nearest_clay(colour) for colour in CLAYS.values()], list(CLAYS))
         self.assertEqual({name: ids.tolist() for name, ids in loaded.cage.face_sets.items()}, sets)
         with tempfile.TemporaryDirectory() as folder:
             path = Path(folder) / "block.usda"

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from dataclasses import replace
 from typing import Annotated, Literal
 
 import numpy as np
@@ -10,7 +11,8 @@ from pydantic import Field
 from zinc_otter.core.cage import Cage
 from zinc_otter.core.cage.edit import edges_between
 from zinc_otter.core.errors import BadSelectionError
-from zinc_otter.studio.commands.base import NewPiece, Vector
+from zinc_otter.studio.commands.base import NewPiece, Outcome, Vector
+from zinc_otter.studio.commands.pieces import Colour
 from zinc_otter.studio.design import Design
 
 MOST_FACES = 30_000
@@ -29,6 +31,13 @@ class AddCage(NewPiece):
     creases: Annotated[list[tuple[Index, Index, Sharpness]], Field(max_length=4 * MOST_FACES)] = []
     corners: Annotated[list[tuple[Index, Sharpness]], Field(max_length=2 * MOST_FACES)] = []
     face_sets: Annotated[dict[str, list[Index]], Field(max_length=200)] = {}
+    colour: Colour = "clay"
+
+    def apply(self, design: Design) -> Outcome:
+        done = super().apply(design)
+        assert done.piece_id is not None
+        piece = replace(done.design.piece(done.piece_id), colour=self.colour)
+        return replace(done, design=done.design.with_piece(piece))
 
     def cage(self) -> Cage:
         cage = Cage.from_faces(np.array(self.positions, dtype=np.float64), self.faces)
@@ -51,12 +60,13 @@ class AddCage(NewPiece):
         return Cage(cage.positions, t, edges, verts, sets)
 
     @classmethod
-    def of(cls, name: str, cage: Cage) -> AddCage:
+    def of(cls, name: str, cage: Cage, colour: str = "clay") -> AddCage:
         """The command that puts this cage down."""
         t = cage.topology
         sharp, corners = np.flatnonzero(cage.edge_sharpness), np.flatnonzero(cage.vertex_sharpness)
         return cls(
             name=name,
+            colour=colour,  # type: ignore[arg-type]
             positions=[tuple(p) for p in cage.positions.tolist()],
             faces=[ring.tolist() for ring in np.split(t.face_verts, t.face_offsets[1:-1])],
             creases=[

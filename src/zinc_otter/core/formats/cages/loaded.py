@@ -22,11 +22,15 @@ Build = Callable[..., Cage]
 
 @dataclass(frozen=True, eq=False)
 class Loaded:
-    """A cage that was read, sentences on what the file held beside it or lacked, and the name that it has there, if any."""
+    """A cage that was read, and sentences on what the file held beside it or lacked.
+
+    The ``name`` and ``colour`` (sRGB from 0 to 1) that it has there, if any.
+    """
 
     cage: Cage
     remarks: tuple[str, ...] = ()
     name: str = ""
+    colour: tuple[float, float, float] | None = None
 
 
 def cage_of(

@@ -103,10 +103,10 @@ def read(data: bytes, build: Build = cage_of) -> Loaded:
             raise FileFormatError("This USD file holds no mesh.")
         cages = [_cage(mesh, to_mm, y_up, build) for mesh in meshes]
         schemes = {str(mesh.GetSubdivisionSchemeAttr().Get() or "catmullClark") for mesh in meshes} - {"catmullClark"}
-        name = str(meshes[0].GetPrim().GetDisplayName() or "")
+        name, colour = str(meshes[0].GetPrim().GetDisplayName() or ""), _colour(meshes[0])
     told = tuple(_SCHEMES.get(scheme, f"Its scheme is {scheme}; here it is Catmull-Clark's.") for scheme in sorted(schemes))
     if len(cages) == 1:
-        return Loaded(cages[0], told, name)
+        return Loaded(cages[0], told, name, colour)
     return Loaded(joined(cages)[0], (f"{len(cages)} meshes were joined into one cage.", *told))
 
 
@@ -115,6 +115,15 @@ _SCHEMES = {
     "loop": "The file means Loop's scheme, for triangles; here the surface is Catmull-Clark's, which differs a little.",
     "bilinear": "The file means flat faces; here they are a cage. Crease what should stay sharp.",
 }
+
+
+def _colour(mesh: Any) -> Colour | None:
+    """The one colour of a mesh, as sRGB; None where it has none, or several."""
+    values = mesh.GetDisplayColorAttr().Get()
+    if values is None or len(values) != 1:
+        return None
+    r, g, b = (12.92 * c if c <= 0.0031308 else 1.055 * c ** (1 / 2.4) - 0.055 for c in map(float, values[0]))
+    return r, g, b
 
 
 def _cage(mesh: Any, to_mm: float, y_up: bool, build: Build) -> Cage:

@@ -14,6 +14,15 @@ CLAYS: dict[str, Colour] = {
 """The workshop's clays as sRGB from 0 to 1."""
 
 
+def nearest_clay(colour: Colour) -> str:
+    """The clay that is most like a colour.
+
+    >>> nearest_clay((0.44, 0.5, 0.52))
+    'slate'
+    """
+    return min(CLAYS, key=lambda name: sum((a - b) ** 2 for a, b in zip(CLAYS[name], colour, strict=True)))
+
+
 @dataclass(frozen=True)
 class Look:
     """A name for people, and a colour as sRGB from 0 to 1."""
