@@ -66,7 +66,7 @@ class AddCage(NewPiece):
         sharp, corners = np.flatnonzero(cage.edge_sharpness), np.flatnonzero(cage.vertex_sharpness)
         return cls(
             name=name,
-            colour=colour,  # type: ignore[arg-type]
+            colour=colour,
             positions=[tuple(p) for p in cage.positions.tolist()],
             faces=[ring.tolist() for ring in np.split(t.face_verts, t.face_offsets[1:-1])],
             creases=[
