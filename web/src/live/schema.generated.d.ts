@@ -968,6 +968,12 @@ export interface components {
             face_sets?: {
                 [key: string]: number[];
             };
+            /**
+             * Colour
+             * @default clay
+             * @enum {string}
+             */
+            colour?: "clay" | "slip" | "slate" | "moss" | "brick" | "ochre" | "mist";
         };
         /**
          * AddCapsule
