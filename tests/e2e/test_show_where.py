@@ -94,4 +94,5 @@ class ShowWhere(BrowserCase):
         self.page.get_by_text("The open half measures 40 × 40 × 20 mm.").wait_for()
         self.screen.button("Put down").click()
         self.screen.steps(1)
-        self.assertIn("z side of a sphere, ⌀ 40 mm", self.page.get_by_label("Steps").inner_text())
+        steps = self.page.get_by_role("region", name="Steps", exact=True)
+        steps.get_by_text("Put down the z side of a sphere, ⌀ 40 mm", exact=True).wait_for()
