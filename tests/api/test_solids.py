@@ -200,7 +200,7 @@ class Followed(SolidCase):
         self.assertEqual(too_fine["triangles"], 0)
         self.assertIn("is within reach", too_fine["words"])
         waiting = self.add(state, {"kind": "fillet", "between": ["f8", "f9"], "radius": 1})
-        self.problem(self.client.get(self.path(waiting) + "/surface-file?kind=stl"), 422, "refused")
+        self.problem(self.client.get(self.path(waiting) + "/surface-file?kind=stl"), 422, "unsound-body")
 
     def test_an_estimate_becomes_a_count_once_the_triangles_are_made(self) -> None:
         state = self.bossed()

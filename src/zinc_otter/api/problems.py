@@ -36,6 +36,8 @@ _TITLES = {
     "follows": "It follows another piece",
     "bridge-counts": "The two ends do not answer each other",
     "bad-file": "This file cannot be used",
+    "inside-out": "The form is turned inside out",
+    "unsound-body": "The body is not what was asked for, or no solid",
     "refused": "This cannot be done",
 }
 
