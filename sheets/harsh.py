@@ -169,7 +169,7 @@ def known_bodies() -> list[tuple[str, Cage, tuple[Follower, ...], float]]:
     for wall in (0.5, 2.0, 9.9):
         inside = (40 - 2 * wall) * (30 - 2 * wall) * (20 - 2 * wall)
         add(f"hollow, wall {wall:g}", whole - inside, Hollow(wall=wall))
-    add("hollow, opened", 24_000 - 36 * 26 * 18, Hollow(wall=2.0, opening=((0.0, 0.0, 10.0 - 1e-9), (0.0, 0.0, 1.0))))
+    add("hollow, opened", 40 * 30 * 18 - 36 * 26 * 16, Hollow(wall=2.0, opening=((0.0, 0.0, 8.0), (0.0, 0.0, 1.0))))
     for r in (0.2, 1.0, 3.0):
         rib = Combine(body=Block((0, 0, 14), (4, 30, 10)))
         bead = 2 * (1 - pi / 4) * r * r * 30

@@ -69,6 +69,9 @@ class Follower:
     what: ClassVar[str]
     """What it is called when it has no name of its own."""
 
+    vouches: ClassVar[bool] = False
+    """Whether ``most_change`` can be told, so that the kernel may make it where the mesh route cannot check it."""
+
     patience: ClassVar[float] = 1.0
     """How many times as long as others it may take in the kernel."""
 

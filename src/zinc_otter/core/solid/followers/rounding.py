@@ -26,6 +26,7 @@ if TYPE_CHECKING:
 class _OnEdges(Follower):
     """Followers on the edges ``between`` two makers: on all, or on that chain alone which runs ``near`` to a point, mm."""
 
+    vouches: ClassVar[bool] = True
     between: EdgeName = (PIECE, PIECE)
     near: Vec | None = None
 

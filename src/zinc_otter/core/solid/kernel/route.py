@@ -61,7 +61,7 @@ def made_in_kernel(
     known = {note.follower: note for note in by_mesh.notes}
     for i, follower in enumerate(followers):
         note = known[follower.id]
-        if note.status != "done" and not note.unchecked:
+        if note.status != "done" and not (note.unchecked and follower.vouches):
             notes.append(note)
             continue
         progress(0.1 + 0.8 * i / len(followers), f"{follower.called} in the solid kernel")
