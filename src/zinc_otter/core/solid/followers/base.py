@@ -70,7 +70,7 @@ class Follower:
     """What it is called when it has no name of its own."""
 
     vouches: ClassVar[bool] = False
-    """Whether ``most_change`` can be told, so that the kernel may make it where the mesh route cannot check it."""
+    """Whether ``change_within`` can be told, so that the kernel may make it where the mesh route cannot check it."""
 
     patience: ClassVar[float] = 1.0
     """How many times as long as others it may take in the kernel."""
@@ -127,12 +127,12 @@ class Follower:
         """
         return self
 
-    def most_change(self, body: NamedShape) -> float:
-        """By how much (mm³) the step can change a body at most, where that can be told without doing it; else 0.
+    def change_within(self, body: NamedShape) -> tuple[float, float]:
+        """Between what bounds (mm³) the step changes a body's volume, where that can be told without doing it.
 
-        It vouches for what the kernel makes where the mesh route cannot check it.
+        They vouch for what the kernel makes where the mesh route cannot check it.
         """
-        return 0.0
+        return 0.0, 0.0
 
     def slack(self, before: float, after: float) -> float:
         """By how much (mm³) the routes may differ in what the step changes, from the volumes before and after it.

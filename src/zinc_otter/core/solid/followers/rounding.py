@@ -50,11 +50,15 @@ class _OnEdges(Follower):
         """How far from the edge it reaches, mm."""
         raise NotImplementedError
 
-    def most_change(self, body: NamedShape) -> float:
+    def change_within(self, body: NamedShape) -> tuple[float, float]:
         from zinc_otter.core.solid.kernel.operations import length_of
+        from zinc_otter.core.solid.kernel.shape import is_hollow_edge
 
-        # A wedge's share of the square along the whole edge.
-        return 3 * self.widest**2 * length_of(self.edges_in_kernel(body))
+        edges = self.edges_in_kernel(body)
+        hollow = [is_hollow_edge(body, edge) for edge in edges]
+        # A wedge's share of the square along the whole edge; into hollow corners material comes, from ridges it goes.
+        most = 3 * self.widest**2 * length_of(edges)
+        return (0.0 if all(hollow) else -most), (most if any(hollow) else 0.0)
 
     def waits(self) -> WaitsError:
         return WaitsError(f"{self.called} waits: the edges that it names are not there at present.")

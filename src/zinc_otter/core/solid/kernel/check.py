@@ -59,13 +59,14 @@ def accepted(what: str, body: NamedShape, before: float, change: float, allowed:
     return volume
 
 
-def vouched_for(what: str, body: NamedShape, before: float, most: float) -> float:
-    """The body's volume, where the mesh route could not check the step: it must change the volume, by ``most`` mm³ at most.
+def vouched_for(what: str, body: NamedShape, before: float, bounds: tuple[float, float]) -> float:
+    """The body's volume, where the mesh route could not check the step: it must change it within ``bounds``, mm³.
 
-    Raises KernelError as ``sound`` does, and for a change that is none, or too large to be what was asked for.
+    Raises KernelError as ``sound`` does, and for a change that is none, the wrong way, or too large.
     """
     volume = sound(what, body)
-    if not 1e-9 * before < abs(volume - before) <= most:
+    low, high = bounds
+    if abs(volume - before) <= 1e-9 * before or not low <= volume - before <= high:
         raise KernelError(
             f"{what}: the kernel's result changes the volume by {volume - before:,.3f} mm³, which cannot be; it is not "
             "believed."

@@ -110,8 +110,7 @@ def find_radius(
         edges = nearest_contour(body, edges, near)
     search = _Search(recipe, body, names, budget, progress, clock)
     chains = contours(body, edges)
-    whole = near if len(chains) > 1 or near is not None else None
-    together = search.largest(whole, wished, search.guess(edges, wished))
+    together = search.largest(near, wished, search.guess(edges, wished))
     if together.best >= wished:
         found = [FoundEdge(wished, _line(chain), together.tries, None, None) for chain in chains]
         return Found(wished, wished, tuple(found), together.tries, search.by_triangles)
@@ -120,7 +119,7 @@ def find_radius(
         line = _line(chain)
         alone = together
         if len(chains) > 1:
-            # What holds on all holds on each; how much more it takes alone is worth knowing.
+            # How much more each takes alone is worth knowing.
             alone = search.largest(line[len(line) // 2], wished, max(together.best, search.guess(chain, wished)))
         where = _tightest(body, chain) if alone.best < wished else (None, None, "")
         found.append(FoundEdge(alone.best, line, alone.tries, *where))
@@ -196,7 +195,7 @@ class _Search:
         self._progress(min(1.0, spent), f"Trying a radius of {radius:.3g} mm")
         fillet = Fillet(FINDING, between=self._names, near=near, radius=radius)
         recipe = replace(self._recipe, followers=(*self._recipe.followers, fillet))
-        made = made_of_triangles(recipe, kept=self._keeping)
+        made = made_of_triangles(recipe, kept=self._keeping(recipe.digest))
         note = next(note for note in made.notes if note.follower == FINDING)
         if note.status != "done" and not note.unchecked:
             return Try(radius, note.words)
@@ -211,11 +210,12 @@ class _Search:
             return Try(radius, str(error))
         return Try(radius, None)
 
-    @property
-    def _keeping(self) -> Keeping:
-        """What comes before the fillet is made once."""
+    def _keeping(self, last: str) -> Keeping:
+        """What comes before the fillet is made once; what each try makes of it, of the digest ``last``, is let go."""
 
         def kept(step: Step, make: Callable[[], MeshBody]) -> MeshBody:
+            if step[0] == last:
+                return make()
             if step not in self._kept:
                 self._kept[step] = make()
             return self._kept[step]

@@ -22,8 +22,6 @@ from OCP.ShapeUpgrade import ShapeUpgrade_UnifySameDomain
 from OCP.TopAbs import TopAbs_ShapeEnum, TopAbs_State
 from OCP.TopExp import TopExp_Explorer
 from OCP.TopoDS import TopoDS, TopoDS_Edge, TopoDS_Shape, TopoDS_Solid
-from scipy.sparse import coo_matrix
-from scipy.sparse.csgraph import connected_components
 
 from zinc_otter.core.cage.cage import unit
 from zinc_otter.core.cage.plane import Plane, Vec
@@ -88,14 +86,12 @@ def _touching(body: NamedShape, motions: Sequence[Floats]) -> list[list[int]]:
     corners = np.concatenate([own @ matrix[:3, :3].T + matrix[:3, 3] for matrix in motions])
     of = np.repeat(np.arange(len(motions)), len(own))
     margin = 2 * chord * max(float(np.cbrt(abs(np.linalg.det(matrix[:3, :3])))) for matrix in motions)
-    links = []
+    links = [np.zeros((0, 2), dtype=np.int64)]
     for pairs in near_boxes(corners.min(axis=1) - margin, corners.max(axis=1) + margin):
         ends = of[pairs]
         links.append(np.unique(ends[ends[:, 0] != ends[:, 1]], axis=0))
-    pairs = np.concatenate([np.zeros((0, 2), dtype=np.int64), *links])
-    graph = coo_matrix((np.ones(len(pairs)), (pairs[:, 0], pairs[:, 1])), shape=(len(motions), len(motions)))
-    count, label = connected_components(graph, directed=False)
-    return [np.flatnonzero(label == k).tolist() for k in range(count)]
+    label = joined_labels(len(motions), np.concatenate(links))
+    return [np.flatnonzero(label == k).tolist() for k in np.unique(label)]
 
 
 def cut(one: NamedShape, other: NamedShape) -> NamedShape:

@@ -114,7 +114,7 @@ class KernelStep:
     def __call__(self) -> tuple[NamedShape, float]:
         made = self.follower.on_kernel(self.body, self.at)
         if self.change is None:
-            return made, vouched_for(self.follower.called, made, self.before, self.follower.most_change(self.body))
+            return made, vouched_for(self.follower.called, made, self.before, self.follower.change_within(self.body))
         return made, accepted(self.follower.called, made, self.before, self.change, self.allowed)
 
 
