@@ -81,7 +81,7 @@ class DesignFiles(SolidCase):
         for kind in ("step", "3mf"):
             begun = self.client.post(f"/api/designs/{state['id']}/solids-file?kind={kind}&tolerance=0.02").json()
             self.assertEqual(self.wait(begun["job"])["status"], "done")
-            kept[kind] = self.client.get(f"/api/solids-files/{begun['key']}?kind={kind}&name=Lamp").content
+            kept[kind] = self.client.get(f"/api/files/{begun['key']}?kind={kind}&name=Lamp").content
         self.assertIn(b"CENTI", kept["step"])
         self.assertIn(b"FILE_NAME('Fjord lamp'", kept["step"])
         target = self.folder / "both.step"

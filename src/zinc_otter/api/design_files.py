@@ -1,15 +1,15 @@
-"""All solids of a design in one file: written in a worker, fetched by a key."""
+"""All solids of a design in one file: written in a worker, fetched by its key as files of triangles are."""
 
 from __future__ import annotations
 
 import hashlib
-from typing import Annotated, Literal
+from typing import Literal
 
-from fastapi import APIRouter, Query, Response
+from fastapi import APIRouter
 
 from zinc_otter.api.designs import AtHand
 from zinc_otter.api.solid_schemas import KeyedJob
-from zinc_otter.api.solids import Anyway, Key, NoSolidError, download, heading_of, report_of
+from zinc_otter.api.solids import Anyway, heading_of, report_of
 from zinc_otter.api.triangle_files import Angle, Chord, fineness_of, sweep
 from zinc_otter.core.formats.surfaces.look import CLAYS
 from zinc_otter.jobs.design_work import Share, write_design
@@ -18,7 +18,6 @@ from zinc_otter.studio.followers import recipe_of
 router = APIRouter(prefix="/api", tags=["design files"])
 
 Kind = Literal["step", "3mf"]
-_TYPES = {"step": "model/step", "3mf": "model/3mf"}
 
 
 @router.post("/designs/{design_id}/solids-file", status_code=202)
@@ -49,14 +48,3 @@ def begin_solids_file(
         key, "Writing the file", write_design, shares, kind, unit, heading, fineness, path, anyway
     )
     return KeyedJob(job=report_of(room.jobs.state(job_id)), key=key)
-
-
-@router.get("/solids-files/{key}", response_class=Response)
-def fetch_solids_file(
-    key: Key, room: AtHand, kind: Kind = "step", name: Annotated[str, Query(max_length=120)] = "Design"
-) -> Response:
-    """A file that was written, under a name."""
-    path = room.folder / "files" / f"{key}.{kind}"
-    if not path.exists():
-        raise NoSolidError("This file has not been written, or is not kept any more.")
-    return download(path.read_bytes(), _TYPES[kind], f"{name}.{kind}")

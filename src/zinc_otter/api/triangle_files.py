@@ -62,6 +62,7 @@ def begin_triangles(
 
 
 SurfaceKind = Literal["stl", "3mf", "obj", "ply", "glb"]
+FileKind = SurfaceKind | Literal["step"]
 
 
 @router.post(_PIECE + "/surface-file", status_code=202)
@@ -88,12 +89,13 @@ def begin_surface(
 
 
 @router.get("/files/{key}", response_class=Response)
-def fetch_file(key: Key, room: AtHand, kind: SurfaceKind = "stl", name: str = "Solid") -> Response:
+def fetch_file(key: Key, room: AtHand, kind: FileKind = "stl", name: str = "Solid") -> Response:
     """A file that was written, under a name."""
     path = room.folder / "files" / f"{key}.{kind}"
     if not path.exists():
         raise NoSolidError("This file has not been written, or is not kept any more.")
-    return download(path.read_bytes(), KINDS[kind].media_type, f"{name[:80]}.{kind}")
+    media_type = "model/step" if kind == "step" else KINDS[kind].media_type
+    return download(path.read_bytes(), media_type, f"{name[:120]}.{kind}")
 
 
 @router.get(_PIECE + "/surface-file", response_class=Response)

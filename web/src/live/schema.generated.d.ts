@@ -775,26 +775,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/solids-files/{key}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /**
-         * Fetch Solids File
-         * @description A file that was written, under a name.
-         */
-        get: operations["fetch_solids_file_api_solids_files__key__get"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/designs/{design_id}/pieces/{piece_id}/print-bench": {
         parameters: {
             query?: never;
@@ -7591,7 +7571,7 @@ export interface operations {
     fetch_file_api_files__key__get: {
         parameters: {
             query?: {
-                kind?: "stl" | "3mf" | "obj" | "ply" | "glb";
+                kind?: ("stl" | "3mf" | "obj" | "ply" | "glb") | "step";
                 name?: string;
             };
             header?: never;
@@ -7718,38 +7698,6 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["KeyedJob"];
                 };
-            };
-            /** @description Validation Error */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["HTTPValidationError"];
-                };
-            };
-        };
-    };
-    fetch_solids_file_api_solids_files__key__get: {
-        parameters: {
-            query?: {
-                kind?: "step" | "3mf";
-                name?: string;
-            };
-            header?: never;
-            path: {
-                key: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description Successful Response */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
             };
             /** @description Validation Error */
             422: {

@@ -78,7 +78,6 @@ export const service = {
   stepAddress: (design: string, id: string, anyway: boolean) => `/api${piece(design, id)}/solid.step?${query({ anyway: String(anyway) })}`,
   beginSolidsFile: (design: string, kind: string, tolerance: number, angle: number, anyway: boolean) =>
     call<KeyedJob>("POST", `/designs/${design}/solids-file?${query({ kind, tolerance, angle, anyway: String(anyway) })}`),
-  solidsAddress: (key: string, kind: string, name: string) => `/api/solids-files/${key}?${query({ kind, name })}`,
   cageAddress: (design: string, id: string, kind: string) => `/api${piece(design, id)}/cage-file?kind=${kind}`,
   outlineAddress: (design: string, id: string, view: string) => `/api${piece(design, id)}/outline.svg?view=${view}`,
   beginFile: (design: string, id: string, kind: string, tolerance: number, angle: number, anyway: boolean) =>

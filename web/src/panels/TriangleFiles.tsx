@@ -93,7 +93,7 @@ export function TriangleFiles({ design, piece }: { design: string; piece: PieceS
       again.current = () => saveAll(kind, true);
       const begun = await service.beginSolidsFile(design, kind, chord, turn, anyway);
       const name = anyway ? `${whole}, as far as it goes` : whole;
-      setWriting({ kind, name, address: service.solidsAddress(begun.key, kind, name) });
+      setWriting({ kind, name, address: service.fileAddress(begun.key, kind, name) });
       begin(begun.job.id);
     });
   const under = measuring.job ?? job;
