@@ -203,6 +203,17 @@ class Bodies(unittest.TestCase):
         # Faces are those of the ball, 64 times: nothing was joined.
         self.assertEqual(len(made.body.names), 64 * ball.topology.face_count)
 
+    def test_flat_faces_are_planes_and_a_long_row_of_touching_blocks_is_one_body(self) -> None:
+        block = hard(box((40, 30, 20), (2, 2, 2)))
+        _, made = both_routes(block, RepeatAlong("f1", count=64, spacing=39.0))
+        self.assertAlmostEqual(made.volume, (63 * 39 + 40) * 600, delta=1e-6)
+        self.assertEqual(len(solids_of(made.body.shape)), 1)
+        with tempfile.TemporaryDirectory() as folder:
+            write_step(made.body.shape, Path(folder) / "row.step", "Row")
+            text = (Path(folder) / "row.step").read_text("utf-8")
+        self.assertIn("PLANE(", text)
+        self.assertNotIn("B_SPLINE_SURFACE", text)
+
     def test_copies_that_touch_are_joined(self) -> None:
         block = hard(box((4, 4, 4), (1, 1, 1)))
         _, made = both_routes(block, RepeatAlong("c", along=(1, 0, 0), count=12, spacing=3.0))
