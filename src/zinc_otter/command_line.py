@@ -1,4 +1,4 @@
-"""The command line: surface, solid, convert, serve, openapi. A wrong file gets one clear line and exit code 2."""
+"""The command line: cages, solids, the service, and its folder. What is wrong gets one clear line and exit code 2."""
 
 from __future__ import annotations
 
@@ -69,9 +69,20 @@ def _parser() -> argparse.ArgumentParser:
 
     serve = commands.add_parser("serve", help="start the application on 127.0.0.1")
     serve.add_argument("--port", type=int, default=int(os.environ.get("PORT", "8420")))
-    serve.add_argument("--data", type=Path, default=Path(os.environ.get("ZINC_OTTER_DATA", "data")))
+    data = Path(os.environ.get("ZINC_OTTER_DATA", "data"))
+    serve.add_argument("--data", type=Path, default=data)
     serve.add_argument("--demo", action="store_true", help="put the demo designs in, where there are none yet")
+    serve.add_argument("--among-others", action="store_true", help="use a folder that holds other things too")
     serve.set_defaults(run=_serve)
+
+    check = commands.add_parser("check", help="look a folder of designs through and say what is whole")
+    check.add_argument("--data", type=Path, default=data)
+    check.set_defaults(run=_check)
+
+    rescue = commands.add_parser("rescue", help="bring every design that can be read into archives")
+    rescue.add_argument("out", type=Path, help="a folder for the archives")
+    rescue.add_argument("--data", type=Path, default=data, help="a folder of designs, or the file of a database")
+    rescue.set_defaults(run=_rescue)
 
     openapi = commands.add_parser("openapi", help="print the OpenAPI description of the service")
     openapi.set_defaults(run=_openapi)
@@ -113,7 +124,23 @@ def _convert(given: argparse.Namespace) -> None:
 def _serve(given: argparse.Namespace) -> None:
     from zinc_otter.api.serve import serve
 
-    serve(given.port, given.data, given.demo)
+    serve(given.port, given.data, given.demo, given.among_others)
+
+
+def _check(given: argparse.Namespace) -> None:
+    from zinc_otter.store.checkup import looked_through
+
+    found = looked_through(given.data)
+    print("\n".join(found.lines))
+    if found.faults:
+        raise CoreError(f"{len(found.faults)} things are not whole.")
+
+
+def _rescue(given: argparse.Namespace) -> None:
+    from zinc_otter.store.rescue import rescue
+
+    for line in rescue(given.data, given.out):
+        print(line, flush=True)
 
 
 def _openapi(_: argparse.Namespace) -> None:

@@ -90,19 +90,19 @@ class Workers(SolidCase):
         # The limit on a file's size stands in for the disk's end; the worker inherits it when it is begun anew.
         self.kill_workers()
         soft, hard = resource.getrlimit(resource.RLIMIT_FSIZE)
-        resource.setrlimit(resource.RLIMIT_FSIZE, (96 * 1024, hard))
+        resource.setrlimit(resource.RLIMIT_FSIZE, (1024 * 1024, hard))
         try:
-            fine = self.client.post(path + "/surface-file?kind=stl&tolerance=0.01").json()
+            fine = self.client.post(path + "/surface-file?kind=stl&tolerance=0.006").json()
             job = self.wait(fine["job"])
         finally:
             resource.setrlimit(resource.RLIMIT_FSIZE, (soft, hard))
         self.assertEqual(job["status"], "failed", job)
         self.assertIn("could not write its file: File too large", job["words"])
-        self.assertEqual([file.name for file in (self.folder / "files").iterdir()], [f"{coarse['key']}.stl"])
+        self.assertEqual([file.name for file in (self.folder / "made" / "files").iterdir()], [f"{coarse['key']}.stl"])
         self.problem(self.client.get(f"/api/files/{fine['key']}?kind=stl"), 404, "no-solid")
         self.assertEqual(self.client.get(f"/api/files/{coarse['key']}?kind=stl").status_code, 200)
         self.kill_workers()
-        again = self.client.post(path + "/surface-file?kind=stl&tolerance=0.01").json()
+        again = self.client.post(path + "/surface-file?kind=stl&tolerance=0.006").json()
         self.assertEqual(self.wait(again["job"])["status"], "done")
 
 
@@ -123,7 +123,7 @@ class Files(SolidCase):
         self.assertIn("2,400,000 faces; 2,000,000 are the most", self.problem(answer, 422, "bad-file"))
         answer = self.client.post("/api/cage-files?name=scan.stl&unit=mm", content=data)
         self.assertIn("2,400,000 faces", self.problem(answer, 422, "bad-file"))
-        self.assertEqual(list((self.folder / "incoming").iterdir()), [])
+        self.assertEqual(list(self.room.work.path.glob("*.incoming")), [])
         self.assertEqual(self.client.get(f"/api/designs/{state['id']}").json()["revision"], state["revision"])
 
     def test_a_step_file_cut_off_anywhere_is_refused(self) -> None:

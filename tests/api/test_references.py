@@ -157,7 +157,7 @@ class Components(ReferenceCase):
             (b"ISO-10303-21;\nHEADER;", "a.step", "no STEP file"),
         ):
             self.assertIn(sentence, self.problem(self.add(state, "components", data, name, unit="mm"), 422, "bad-file"))
-        self.assertEqual(list((self.folder / "incoming").iterdir()), [])
+        self.assertEqual(list(self.room.work.path.glob("*.incoming")), [])
 
     def test_a_reference_that_is_not_in_the_store_is_refused(self) -> None:
         state = self.begun()

@@ -71,6 +71,15 @@ class Server:
     def address(self) -> str:
         return f"http://127.0.0.1:{self.port}"
 
+    @property
+    def key(self) -> str:
+        return (self.data / "key").read_text("utf-8")
+
+    @property
+    def let_in(self) -> dict[str, str]:
+        """The header that opens the service to a program."""
+        return {"Authorization": f"Bearer {self.key}"} if (self.data / "key").exists() else {}
+
     def start(self) -> None:
         command = [sys.executable, "-m", "zinc_otter.command_line", "serve", "--port", str(self.port)]
         command += ["--data", str(self.data), *(["--demo"] if self.demo else [])]
@@ -101,12 +110,13 @@ class Server:
         self.log.close()
 
     def get(self, path: str) -> Any:
-        with urllib.request.urlopen(self.address + path, timeout=30) as answer:
+        request = urllib.request.Request(self.address + path, headers=self.let_in)
+        with urllib.request.urlopen(request, timeout=30) as answer:
             return json.loads(answer.read())
 
     def post(self, path: str, body: object) -> Any:
         request = urllib.request.Request(
-            self.address + path, json.dumps(body).encode(), {"Content-Type": "application/json"}
+            self.address + path, json.dumps(body).encode(), {"Content-Type": "application/json", **self.let_in}
         )
         with urllib.request.urlopen(request, timeout=60) as answer:
             return json.loads(answer.read())
@@ -139,6 +149,8 @@ class Screen:
         self.outside: list[str] = []
         self.errors: list[str] = []
         page.set_default_timeout(30_000)
+        # What the printed address leaves in the browser; one test comes in by that address itself.
+        page.context.add_cookies([{"name": f"zinc-otter-{server.port}", "value": server.key, "url": server.address}])
         page.on("request", lambda r: self._note(r.url))
         page.on("pageerror", lambda e: self.errors.append(str(e)))
         page.on("console", self._hear)

@@ -15,7 +15,6 @@ from zinc_otter.core.formats.surfaces import Look
 from zinc_otter.core.primitives import box
 from zinc_otter.core.solid.followers import Fillet, Trim
 from zinc_otter.core.solid.recipe import Recipe
-from zinc_otter.jobs import triangle_work
 from zinc_otter.jobs.triangle_work import Fineness, count_triangles, write_file
 
 
@@ -48,18 +47,6 @@ class KeptTriangles(unittest.TestCase):
         os.utime(path, (1, 1))
         count_triangles(quietly, self.recipe, self.fineness)
         self.assertEqual(path.stat().st_mtime, 1)
-
-    def test_only_the_latest_are_kept(self) -> None:
-        self.fineness.folder.mkdir()
-        for i in range(triangle_work.KEPT + 3):
-            old = self.fineness.folder / f"{i:032x}.npz"
-            old.write_bytes(b"")
-            os.utime(old, (i + 1, i + 1))
-        count_triangles(quietly, self.recipe, self.fineness)
-        left = sorted(self.fineness.folder.iterdir())
-        self.assertEqual(len(left), triangle_work.KEPT)
-        self.assertIn(self.fineness.path(self.recipe), left)
-        self.assertNotIn(self.fineness.folder / f"{0:032x}.npz", left)
 
     def test_what_is_incomplete_is_written_only_if_it_is_asked_for_so(self) -> None:
         waiting = Recipe("Knob", cages.knob(), (Fillet("f1", between=("f8", "f9"), radius=1.0),))

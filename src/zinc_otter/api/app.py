@@ -6,7 +6,7 @@ from collections.abc import AsyncIterator
 from contextlib import asynccontextmanager
 from pathlib import Path
 
-from fastapi import FastAPI
+from fastapi import FastAPI, Request, Response
 from fastapi.openapi.docs import get_swagger_ui_html
 from fastapi.responses import FileResponse, HTMLResponse
 from fastapi.staticfiles import StaticFiles
@@ -17,6 +17,7 @@ from zinc_otter.api import (
     design_files,
     designs,
     geometry,
+    keeping,
     live,
     measures,
     print_bench,
@@ -25,14 +26,16 @@ from zinc_otter.api import (
     solids,
     triangle_files,
 )
+from zinc_otter.api.door import Door
 from zinc_otter.api.guard import Guard
+from zinc_otter.api.headers import Headers
 from zinc_otter.api.room import Room
 
 WEB = Path(__file__).parents[3] / "web" / "dist"
 
 
-def create_app(room: Room | None, web: Path = WEB) -> FastAPI:
-    """The application on a room; without one, only its OpenAPI description is of use."""
+def create_app(room: Room | None, web: Path = WEB, key: str | None = None) -> FastAPI:
+    """The application on a room; without one, only its OpenAPI description is of use. With a ``key`` it is asked for."""
 
     @asynccontextmanager
     async def lifespan(_: FastAPI) -> AsyncIterator[None]:
@@ -42,10 +45,14 @@ def create_app(room: Room | None, web: Path = WEB) -> FastAPI:
 
     app = FastAPI(title="Zinc Otter", version="0.1.0", lifespan=lifespan, docs_url=None, redoc_url=None)
     app.state.room = room
+    # The one added last is met first.
+    if key is not None:
+        app.add_middleware(Door, key=key)
     app.add_middleware(Guard)
+    app.add_middleware(Headers)
     problems.install(app)
     for part in (designs, references, cage_files, geometry, curves, measures, solids, triangle_files, design_files,
-                 print_bench, live):  # fmt: skip
+                 print_bench, keeping, live):  # fmt: skip
         app.include_router(part.router)
 
     @app.get("/api/health", tags=["service"])
@@ -54,23 +61,42 @@ def create_app(room: Room | None, web: Path = WEB) -> FastAPI:
         return {"status": "ok"}
 
     @app.get("/docs", include_in_schema=False)
-    def documentation() -> HTMLResponse:
+    def documentation(request: Request) -> HTMLResponse:
         """The API's own pages, their scripts shipped with the application."""
-        return get_swagger_ui_html(
+        page = get_swagger_ui_html(
             openapi_url="/openapi.json",
             title="Zinc Otter: the service",
             swagger_js_url="/assets/docs/swagger-ui-bundle.js",
             swagger_css_url="/assets/docs/swagger-ui.css",
             swagger_favicon_url="/favicon.svg",
         )
+        return _with_nonce(bytes(page.body).decode(), request)
 
     if web.exists():
         app.mount("/assets", StaticFiles(directory=web / "assets"), name="assets")
 
+        start = (web / "index.html").read_text("utf-8")
+
         @app.get("/{path:path}", include_in_schema=False)
-        def page(path: str) -> FileResponse:
+        def page(path: str, request: Request) -> Response:
             """Files of the front end; any other path is a view of the one page."""
-            file = (web / path).resolve()
-            return FileResponse(file if file.is_file() and file.is_relative_to(web) else web / "index.html")
+            file = _file_of(web, path)
+            return _with_nonce(start, request) if file is None else FileResponse(file)
 
     return app
+
+
+def _file_of(web: Path, path: str) -> Path | None:
+    """The file of a path within the front end; None for what is none: a view, or no path that a file could have."""
+    try:
+        file = (web / path).resolve()
+        return file if file.is_file() and file.is_relative_to(web) and file.name != "index.html" else None
+    except (ValueError, OSError):
+        return None
+
+
+def _with_nonce(page: str, request: Request) -> HTMLResponse:
+    """A page whose scripts and styles are known to be its own."""
+    nonce = request.scope["nonce"]
+    marked = page.replace("<script", f'<script nonce="{nonce}"').replace("<style", f'<style nonce="{nonce}"')
+    return HTMLResponse(marked.replace("NONCE", nonce), headers={"Cache-Control": "no-store"})

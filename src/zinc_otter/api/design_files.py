@@ -10,7 +10,7 @@ from fastapi import APIRouter
 from zinc_otter.api.designs import AtHand
 from zinc_otter.api.solid_schemas import KeyedJob
 from zinc_otter.api.solids import Anyway, heading_of, report_of
-from zinc_otter.api.triangle_files import Angle, Chord, fineness_of, sweep
+from zinc_otter.api.triangle_files import Angle, Chord, file_place, fineness_of, triangles_place
 from zinc_otter.core.formats.surfaces.look import CLAYS
 from zinc_otter.jobs.design_work import Share, write_design
 from zinc_otter.studio.followers import recipe_of
@@ -35,15 +35,17 @@ def begin_solids_file(
     shares = []
     for piece in shown:
         recipe = recipe_of(saved.design, piece.id, room.solid)
-        shares.append(Share(recipe, piece.name, CLAYS.get(piece.colour, CLAYS["clay"]), room.bodies.folder(recipe)))
+        colour = CLAYS.get(piece.colour, CLAYS["clay"])
+        shares.append(Share(recipe, piece.name, colour, room.solid_folder(design_id, recipe)))
     unit = saved.facts.unit
     asked = [f"{share.recipe.digest} {share.name} {share.colour}" for share in shares]
     asked += [saved.facts.name, str(saved.facts.revision), unit, kind, repr((tolerance, angle, anyway))]
     key = hashlib.sha256("\n".join(asked).encode()).hexdigest()[:32]
-    path = room.folder / "files" / f"{key}.{kind}"
-    sweep(path.parent)
+    path = file_place(room, design_id, key, kind)
     heading = heading_of(saved, saved.facts.name, ())
     fineness = fineness_of(room, tolerance, angle)
+    if shares:
+        triangles_place(room, design_id, fineness, *(share.recipe for share in shares))
     job_id = room.jobs.start(
         key, "Writing the file", write_design, shares, kind, unit, heading, fineness, path, anyway
     )

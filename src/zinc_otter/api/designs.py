@@ -5,7 +5,7 @@ from __future__ import annotations
 from typing import Annotated, Any
 from urllib.parse import quote
 
-from fastapi import APIRouter, Depends, Request, Response
+from fastapi import APIRouter, Depends, Query, Request, Response
 from fastapi.concurrency import run_in_threadpool
 
 from zinc_otter.api.room import Room, room_of
@@ -21,11 +21,12 @@ from zinc_otter.api.schemas import (
     PreviewState,
     SelectedState,
     StepAt,
+    StepState,
+    ThinTo,
     reference_state,
 )
 from zinc_otter.store.archive import read_archive, write_archive
 from zinc_otter.studio.commands import Command, Outcome
-from zinc_otter.studio.picture import picture
 from zinc_otter.studio.shelf import Saved
 
 router = APIRouter(prefix="/api/designs", tags=["designs"])
@@ -87,20 +88,28 @@ def copy_design(design_id: str, new: NewName, room: AtHand) -> DesignState:
 
 @router.delete("/{design_id}", status_code=204)
 def delete_design(design_id: str, room: AtHand) -> None:
-    """Delete a design with all its steps."""
-    room.studio.delete(design_id)
-    room.listeners.changed(design_id)
+    """Delete a design with all its steps, and what was made of it."""
+    room.delete(design_id)
 
 
 @router.get("/{design_id}/picture.png", response_class=Response)
 def get_picture(design_id: str, room: AtHand) -> Response:
     """A small picture of the design."""
-    saved = room.studio.saved(design_id)
-    path = room.folder / "pictures" / f"{saved.head_id}.png"
-    if not path.exists():
-        path.parent.mkdir(exist_ok=True)
-        path.write_bytes(picture(saved.design))
-    return Response(path.read_bytes(), media_type="image/png", headers={"Cache-Control": "no-cache"})
+    return Response(room.picture(design_id), media_type="image/png", headers={"Cache-Control": "no-cache"})
+
+
+@router.get("/{design_id}/steps")
+def earlier_steps(
+    design_id: str, room: AtHand, before: Annotated[int, Query(ge=0)], most: Annotated[int, Query(ge=1, le=500)] = 200
+) -> list[StepState]:
+    """Steps of the list with numbers under ``before``, the last of them: those that the design itself does not tell."""
+    return [StepState.of(step) for step in room.store.steps(design_id, before, most)]
+
+
+@router.post("/{design_id}/thin")
+def thin_steps(design_id: str, given: ThinTo, room: AtHand) -> DesignState:
+    """Forget all steps but the last ``keep`` up to the present one, for good. The form stays as it is."""
+    return DesignState.of(room.told(room.studio.thin(design_id, given.revision, given.keep)))
 
 
 @router.post("/{design_id}/commands")

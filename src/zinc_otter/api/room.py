@@ -4,9 +4,11 @@ from __future__ import annotations
 
 import asyncio
 import io
+import logging
 import secrets
 from collections.abc import Callable, Iterator
 from contextlib import contextmanager
+from datetime import UTC, datetime, timedelta
 from pathlib import Path
 from typing import Any
 
@@ -16,12 +18,20 @@ from fastapi import Request
 from zinc_otter.api.bodies import Bodies
 from zinc_otter.api.kept import Kept
 from zinc_otter.core.cage import Cage
+from zinc_otter.core.errors import CoreError
 from zinc_otter.core.printing.print_bench import Job
 from zinc_otter.core.proof.distance import MeshDistance
+from zinc_otter.core.solid.recipe import Recipe
 from zinc_otter.core.surface import Stencils, build_stencils
 from zinc_otter.jobs import JobRunner
+from zinc_otter.jobs.picture_work import draw_picture
+from zinc_otter.jobs.solid_work import BY_TRIANGLES, CERTIFICATE, SHAPE, SHOWN, STEP, put
 from zinc_otter.store import Store
-from zinc_otter.studio.shelf import Saved
+from zinc_otter.store.folder import DATABASE, DataFolder
+from zinc_otter.store.made_files import MadeFiles
+from zinc_otter.store.work_folder import WorkFolder
+from zinc_otter.studio.picture import picture_key
+from zinc_otter.studio.shelf import Saved, StoreFullError
 from zinc_otter.studio.studio import Studio
 
 
@@ -76,26 +86,85 @@ class Listeners:
 
 
 class Room:
-    """One running application."""
+    """One running application, on a folder that nobody else writes in."""
 
-    def __init__(self, folder: Path) -> None:
-        self.folder = folder
-        self.store = Store(folder / "zinc-otter.sqlite")
+    def __init__(self, folder: Path, among_others: bool = False, port: int | None = None) -> None:
+        self.data = DataFolder.take(folder, among_others, port)
+        try:
+            self.store = Store(folder / DATABASE)
+        except BaseException:
+            self.data.release()
+            raise
+        self.made = MadeFiles(folder / "made", self.store)
+        self.work = WorkFolder.fresh(folder)
         self.meshes = MeshShelf(self.store)
         self.studio = Studio(self.store, self.meshes.get)
-        self.jobs = JobRunner()
-        self.intake = JobRunner(time_limit=90)
+        self.jobs = JobRunner(folder=self.work.path)
+        self.intake = JobRunner(time_limit=90, folder=self.work.path)
         self.stencils = StencilShelf()
         self.listeners = Listeners()
-        self.bodies = Bodies(folder / "solids", self.stencils.get)
+        self.bodies = Bodies(folder / "made" / "solids", self.stencils.get)
         self.print_jobs: Kept[tuple[str, float], Job] = Kept(4)
+        self._sweep()
+
+    def _sweep(self) -> None:
+        """What is left over from earlier days; a fault in it keeps nobody from working."""
+        if self.store.reading:
+            return
+        try:
+            self.made.sweep()
+            self.store.sweep_assets(datetime.now(UTC).replace(tzinfo=None) - timedelta(days=1))
+        except (CoreError, OSError) as error:
+            logging.getLogger("zinc_otter").warning("leftovers were not swept: %s", error)
+
+    def solid_folder(self, design_id: str, recipe: Recipe) -> Path:
+        """Where the solid of a recipe is kept; what will lie in it is recorded for the design."""
+        folder = self.bodies.folder(recipe)
+        kept = (CERTIFICATE, STEP, SHOWN, BY_TRIANGLES, SHAPE)
+        self.made.place(design_id, *(f"solids/{folder.name}/{name}" for name in kept))
+        return folder
+
+    def delete(self, design_id: str) -> None:
+        """Delete a design and all that was made for it. A full disk is no hindrance: some room is kept for this."""
+        try:
+            self.studio.delete(design_id)
+        except StoreFullError:
+            if not self.data.give_room():
+                raise
+            self.studio.delete(design_id)
+        finally:
+            self.data.reserve()
+        try:
+            self.made.forget(design_id)
+        except (CoreError, OSError) as error:
+            logging.getLogger("zinc_otter").warning("leftovers of %s stay: %s", design_id, error)
+        self.listeners.changed(design_id)
+
+    def picture(self, design_id: str) -> bytes:
+        """A design's small picture, drawn in a worker where it was not before. Raises UnknownDesignError, JobFailedError."""
+        design = self.studio.saved(design_id).design
+        path = self.made.place(design_id, f"pictures/{picture_key(design)}.png")
+        try:
+            return path.read_bytes()
+        except FileNotFoundError:
+            pass
+        cages = [piece.cage for piece in design.pieces if piece.visible]
+        drawn: bytes = self.intake.call("Drawing the picture", draw_picture, cages)
+        try:
+            put(path, lambda fresh: fresh.write_bytes(drawn))
+        except OSError as error:
+            logging.getLogger("zinc_otter").warning("a picture was not kept: %s", error)
+        return drawn
 
     def read_in(self, data: bytes, what: str, work: Callable[..., Any], *more: Any) -> Any:
         """What a worker reads from a file's bytes: ``work(progress, path, *more)``. Raises its CoreError, JobFailedError."""
-        path = self.folder / "incoming" / secrets.token_hex(8)
-        path.parent.mkdir(exist_ok=True)
+        path = self.work.path / f"{secrets.token_hex(8)}.incoming"
         try:
-            path.write_bytes(data)
+            try:
+                path.write_bytes(data)
+            except OSError as error:
+                sentence = f"The file could not be taken in: {error.strerror or error}. Nothing was changed."
+                raise StoreFullError(sentence) from error
             return self.intake.call(what, work, path, *more)
         finally:
             path.unlink(missing_ok=True)
@@ -108,6 +177,8 @@ class Room:
         self.jobs.close()
         self.intake.close()
         self.store.close()
+        self.work.clear()
+        self.data.release()
 
     def told(self, saved: Saved) -> Saved:
         """Pass a changed design on, and tell those who look at it."""

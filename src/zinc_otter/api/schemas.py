@@ -13,7 +13,7 @@ from zinc_otter.studio.commands import AnyCommand, Picked
 from zinc_otter.studio.design import Design, Piece
 from zinc_otter.studio.followers import AnyFollower, recipe_of
 from zinc_otter.studio.references import Picture, Reference
-from zinc_otter.studio.shelf import DesignFacts, Saved, Unit
+from zinc_otter.studio.shelf import DesignFacts, Saved, StepFacts, Unit
 
 DesignName = Annotated[str, StringConstraints(min_length=1, max_length=80, strip_whitespace=True)]
 
@@ -48,6 +48,10 @@ class CommandAt(AtRevision):
 
 class StepAt(AtRevision):
     step: int
+
+
+class ThinTo(AtRevision):
+    keep: Annotated[int, Field(ge=1, le=100_000)]
 
 
 class DesignCard(BaseModel):
@@ -176,8 +180,13 @@ def reference_state(reference: Reference) -> PictureState | ComponentState:
 
 class StepState(BaseModel):
     id: int
+    number: int
     title: str
     created_at: datetime
+
+    @classmethod
+    def of(cls, step: StepFacts) -> StepState:
+        return cls(id=step.id, number=step.number, title=step.title, created_at=step.created_at)
 
 
 class SelectedState(Picked):
@@ -185,7 +194,10 @@ class SelectedState(Picked):
 
 
 class DesignState(BaseModel):
-    """A design as it stands. ``head`` is the index of the present step in ``steps``."""
+    """A design as it stands. ``head`` is the index of the present step in ``steps``.
+
+    Of a long list ``steps`` are those about the present one; ``earlier`` and ``later`` count the others.
+    """
 
     id: str
     name: str
@@ -194,6 +206,8 @@ class DesignState(BaseModel):
     pieces: list[PieceState]
     references: list[ReferenceState]
     steps: list[StepState]
+    earlier: int
+    later: int
     head: int
     selected: SelectedState | None
 
@@ -206,7 +220,9 @@ class DesignState(BaseModel):
             revision=saved.facts.revision,
             pieces=[PieceState.of(saved.design, piece) for piece in saved.design.pieces],
             references=[reference_state(reference) for reference in saved.design.references],
-            steps=[StepState(id=s.id, title=s.title, created_at=s.created_at) for s in saved.steps],
+            steps=[StepState.of(step) for step in saved.steps],
+            earlier=saved.earlier,
+            later=saved.later,
             head=saved.head_index,
             selected=SelectedState(**saved.selected) if saved.selected else None,
         )

@@ -2,27 +2,73 @@
 
 from __future__ import annotations
 
+import asyncio
 import socket
+import sys
 from pathlib import Path
+from typing import Any
 
 import uvicorn
+from uvicorn.protocols.http.httptools_impl import HttpToolsProtocol
 
 from zinc_otter.api.app import create_app
 from zinc_otter.api.room import Room
 from zinc_otter.core.errors import CoreError
 from zinc_otter.demo import put_in_demo
 
+MOST_CONNECTIONS = 400
+SECONDS_FOR_HEADERS = 10.0
 
-def serve(port: int, folder: Path, demo: bool) -> None:
-    """Serve until stopped. Raises CoreError when the port is taken, OSError when the data folder cannot be used."""
+
+def serve(port: int, folder: Path, demo: bool, among_others: bool = False) -> None:
+    """Serve until stopped.
+
+    Raises CoreError when the port is taken, the folder is in use or holds others' things, or its database cannot be read;
+    OSError when the folder cannot be used.
+    """
     listening = _listen(port)
-    room = Room(folder)
-    if demo:
+    room = Room(folder, among_others, port)
+    if room.store.reading:
+        print(f"zinc-otter: {room.store.reading}", file=sys.stderr, flush=True)
+    elif demo:
         put_in_demo(room.store, room.studio)
+    key = room.data.key
+    address = f"http://127.0.0.1:{port}/?key={key}"
+    room.data.tell_address(address)
     # Compressing binary frames costs more time than it saves on this machine's own wire.
-    config = uvicorn.Config(create_app(room), log_level="warning", ws_per_message_deflate=False)
-    print(f"Zinc Otter is ready: open http://127.0.0.1:{port}/ in a browser. Stop it with Ctrl+C.", flush=True)
+    config = uvicorn.Config(
+        create_app(room, key=key), log_level="warning", ws_per_message_deflate=False, http=Patient,
+        limit_concurrency=MOST_CONNECTIONS, timeout_keep_alive=10,
+    )  # fmt: skip
+    print(f"Zinc Otter is ready: open {address} in a browser. Stop it with Ctrl+C.", flush=True)
     uvicorn.Server(config).run(sockets=[listening])
+
+
+class Patient(HttpToolsProtocol):
+    """Closes a connection on which no request arrives: half-sent ones would be kept for ever."""
+
+    _waiting: asyncio.TimerHandle | None = None
+
+    def connection_made(self, transport: Any) -> None:
+        super().connection_made(transport)
+        self._waiting = self.loop.call_later(SECONDS_FOR_HEADERS, self._give_up)
+
+    def on_headers_complete(self) -> None:
+        self._stop_waiting()
+        super().on_headers_complete()
+
+    def connection_lost(self, exc: Exception | None) -> None:
+        self._stop_waiting()
+        super().connection_lost(exc)
+
+    def _give_up(self) -> None:
+        if not self.transport.is_closing():
+            self.transport.close()
+
+    def _stop_waiting(self) -> None:
+        if self._waiting is not None:
+            self._waiting.cancel()
+            self._waiting = None
 
 
 def _listen(port: int) -> socket.socket:

@@ -61,7 +61,7 @@ def begin_solid(design_id: str, piece_id: str, room: AtHand) -> JobReport:
     """Begin to make the solid of a piece with its followers. What stays open is refused, its open edges named."""
     piece, recipe = piece_and_recipe(room, design_id, piece_id)
     as_solid(recipe)
-    folder = room.bodies.folder(recipe)
+    folder = room.solid_folder(design_id, recipe)
     colour = CLAYS.get(piece.colour)
     job_id = room.jobs.start(str(folder), "Making the solid", make_solid, recipe, folder, colour)
     return report_of(room.jobs.state(job_id))
@@ -77,7 +77,7 @@ def begin_finder(design_id: str, piece_id: str, asked: FinderAsk, room: AtHand) 
     key = hashlib.sha256(f"{recipe.digest} {asked.model_dump_json()}".encode()).hexdigest()[:32]
     job_id = room.jobs.start(
         key, "Looking for the radius", find_fillet, recipe, asked.before, asked.between, asked.radius, asked.near,
-        asked.seconds, asked.budget, _found(room, key),
+        asked.seconds, asked.budget, room.made.place(design_id, f"found/{key}.json"),
     )  # fmt: skip
     return KeyedJob(job=report_of(room.jobs.state(job_id)), key=key)
 
@@ -94,7 +94,7 @@ Key = Annotated[str, Path_(pattern="^[0-9a-f]{32}$")]
 @router.get("/found/{key}")
 def get_found(key: Key, room: AtHand) -> FoundState | None:
     """What the finder found; null while it has not."""
-    path = _found(room, key)
+    path = room.made.path(f"found/{key}.json")
     return FoundState(**json.loads(path.read_text("utf-8"))) if path.exists() else None
 
 
@@ -195,10 +195,6 @@ def _certificate(room: Room, recipe: Recipe) -> Path | None:
     """That of the kernel's solid, where there is one, before that of the triangles."""
     folder = room.bodies.folder(recipe)
     return next((path for path in (folder / CERTIFICATE, folder / BY_TRIANGLES) if path.exists()), None)
-
-
-def _found(room: Room, key: str) -> Path:
-    return room.folder / "found" / f"{key}.json"
 
 
 def download(data: bytes, media_type: str, name: str) -> Response:

@@ -21,7 +21,7 @@ from zinc_otter.core.remark import Remark
 from zinc_otter.core.solid.gate import refuse_unsound
 from zinc_otter.core.solid.mesh.route import surface_triangles
 from zinc_otter.core.solid.patches import MOST_FACES, solid_faces, step_bytes
-from zinc_otter.core.solid.recipe import as_solid
+from zinc_otter.core.solid.recipe import Recipe, as_solid
 from zinc_otter.core.solid.tessellation import Triangles, tessellate
 from zinc_otter.jobs.triangle_work import Fineness, certify_body, count_triangles, made_body, write_file
 from zinc_otter.studio.design import Piece
@@ -42,9 +42,10 @@ def begin_triangles_certificate(
     """Begin to measure the body by triangles, as it would be written: where the kernel makes no solid of it, or to print."""
     _, recipe = piece_and_recipe(room, design_id, piece_id)
     as_solid(recipe)
-    folder = room.bodies.folder(recipe)
+    folder = room.solid_folder(design_id, recipe)
     key = f"{folder} by triangles"
     fineness = fineness_of(room, tolerance, angle)
+    triangles_place(room, design_id, fineness, recipe)
     job_id = room.jobs.start(key, "Measuring the triangles", certify_body, recipe, fineness, folder)
     return report_of(room.jobs.state(job_id))
 
@@ -57,7 +58,7 @@ def begin_triangles(
     _, recipe = piece_and_recipe(room, design_id, piece_id)
     as_solid(recipe)
     fineness = fineness_of(room, tolerance, angle)
-    key = str(fineness.path(recipe))
+    key = str(triangles_place(room, design_id, fineness, recipe))
     return report_of(room.jobs.state(room.jobs.start(key, "Making triangles", count_triangles, recipe, fineness)))
 
 
@@ -81,9 +82,9 @@ def begin_surface(
     look = Look(piece.name, CLAYS.get(piece.colour, CLAYS["clay"]))
     asked = f"{recipe.digest} {kind} {tolerance!r} {angle!r} {look} {anyway}"
     key = hashlib.sha256(asked.encode()).hexdigest()[:32]
-    path = room.folder / "files" / f"{key}.{kind}"
-    sweep(path.parent)
+    path = file_place(room, design_id, key, kind)
     fineness = fineness_of(room, tolerance, angle)
+    triangles_place(room, design_id, fineness, recipe)
     job_id = room.jobs.start(key, "Writing the file", write_file, recipe, kind, fineness, look, path, anyway)
     return KeyedJob(job=report_of(room.jobs.state(job_id)), key=key)
 
@@ -91,7 +92,7 @@ def begin_surface(
 @router.get("/files/{key}", response_class=Response)
 def fetch_file(key: Key, room: AtHand, kind: FileKind = "stl", name: str = "Solid") -> Response:
     """A file that was written, under a name."""
-    path = room.folder / "files" / f"{key}.{kind}"
+    path = room.made.path(f"files/{key}.{kind}")
     if not path.exists():
         raise NoSolidError("This file has not been written, or is not kept any more.")
     media_type = "model/step" if kind == "step" else KINDS[kind].media_type
@@ -171,7 +172,7 @@ def _too_many(faces: int) -> str:
 
 
 def fineness_of(room: Room, tolerance: float, angle: float) -> Fineness:
-    return Fineness(tolerance, angle, room.folder / "triangles")
+    return Fineness(tolerance, angle, room.made.path(""))
 
 
 def triangles_for(
@@ -182,17 +183,26 @@ def triangles_for(
     Raises UnsoundBodyError for one that is not sound, unless it is asked for ``anyway``.
     """
     piece, recipe = piece_and_recipe(room, design_id, piece_id)
-    triangles, _, judged = made_body(recipe, fineness_of(room, tolerance, angle))
+    fineness = fineness_of(room, tolerance, angle)
+    triangles_place(room, design_id, fineness, recipe)
+    triangles, _, judged = made_body(recipe, fineness)
     if not anyway:
         refuse_unsound(judged.faults)
     return piece, triangles, judged.faults
 
 
-def sweep(folder: Path) -> None:
-    """Of files that were written only the latest are kept."""
-    kept = sorted(folder.glob("*"), key=lambda path: path.stat().st_mtime, reverse=True)
-    for path in kept[_FILES_KEPT:]:
-        path.unlink(missing_ok=True)
+def triangles_place(room: Room, design_id: str, fineness: Fineness, *recipes: Recipe) -> Path:
+    """Where a body's triangles will lie; of those made before only the latest are kept, since they are large."""
+    path = room.made.place(design_id, *dict.fromkeys(fineness.name(recipe) for recipe in recipes))
+    room.made.sweep_folder("triangles", _TRIANGLES_KEPT)
+    return path
 
 
-_FILES_KEPT = 30
+def file_place(room: Room, design_id: str, key: str, kind: str) -> Path:
+    """Where a file to be fetched will lie; of those written before only the latest are kept."""
+    path = room.made.place(design_id, f"files/{key}.{kind}")
+    room.made.sweep_folder("files", _FILES_KEPT)
+    return path
+
+
+_FILES_KEPT, _TRIANGLES_KEPT = 30, 12

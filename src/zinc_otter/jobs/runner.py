@@ -7,12 +7,13 @@ import multiprocessing
 import secrets
 import shutil
 import tempfile
+import time
 from collections.abc import Callable
 from concurrent.futures import CancelledError
 from concurrent.futures.process import BrokenProcessPool
 from dataclasses import dataclass
 from pathlib import Path
-from threading import Lock
+from threading import Lock, Thread
 from typing import Any, Literal
 
 from pebble import ProcessExpired, ProcessPool
@@ -26,6 +27,18 @@ class UnknownJobError(CoreError):
     """A job that is not, or no longer, known."""
 
     kind = "unknown-job"
+
+
+class BusyError(CoreError):
+    """More is waiting already than can be done in a while."""
+
+    kind = "busy"
+
+
+class StoppedError(CoreError):
+    """Work that was waited for, and was cancelled."""
+
+    kind = "stopped"
 
 
 class JobFailedError(CoreError):
@@ -63,6 +76,9 @@ class Progress:
             return None
         return float(data["progress"]), str(data["words"])
 
+    def forget(self) -> None:
+        self._path.unlink(missing_ok=True)
+
 
 class _Job:
     def __init__(self, future: Any, progress: Progress, key: str, what: str) -> None:
@@ -71,14 +87,23 @@ class _Job:
         self.key = key
         self.what = what
         self.cancelled = False
+        self.begun_at: float | None = None
+        self.too_long = False
 
 
 class JobRunner:
-    """A pool of one worker process. ``work(progress, *arguments)`` must be a function importable by its name."""
+    """A pool of one worker process. ``work(progress, *arguments)`` must be a function importable by its name.
 
-    def __init__(self, time_limit: float = 300.0) -> None:
+    The time limit counts from when work is begun, by a clock that does not jump. ``folder`` holds how far jobs are; without
+    one it is a temporary one. Work at hand is bounded by ``most_waiting``.
+    """
+
+    def __init__(self, time_limit: float = 300.0, folder: Path | None = None, most_waiting: int = 32) -> None:
         self._time_limit = time_limit
-        self._folder = Path(tempfile.mkdtemp(prefix="zinc-otter-jobs-"))
+        self._most_waiting = most_waiting
+        self._temporary = folder is None
+        self._folder = folder or Path(tempfile.mkdtemp(prefix="zinc-otter-jobs-"))
+        self._watch: Thread | None = None
         self._lock = Lock()
         self._jobs: dict[str, _Job] = {}
         self._pool: ProcessPool | None = None
@@ -93,7 +118,9 @@ class JobRunner:
                 if job.key == key and not job.future.done():
                     return job_id
             for job_id in [i for i, job in self._jobs.items() if job.future.done()][:-_REMEMBERED]:
-                del self._jobs[job_id]
+                self._jobs.pop(job_id).progress.forget()
+            if sum(not job.future.done() for job in self._jobs.values()) >= self._most_waiting:
+                raise BusyError(f"{self._most_waiting} pieces of work wait already; try again when some are done.")
             if self._pool is not None and not self._pool.active:
                 # Its worker was killed while it had nothing to do, for instance where memory ran out.
                 self._pool.stop()  # type: ignore[no-untyped-call]
@@ -104,20 +131,49 @@ class JobRunner:
                 self._pool = ProcessPool(max_workers=1, context=multiprocessing.get_context("spawn"))
             job_id = secrets.token_hex(6)
             progress = Progress(self._folder / f"{job_id}.json")
-            future = self._pool.schedule(work, args=(progress, *arguments), timeout=self._time_limit)
+            future = self._pool.schedule(work, args=(progress, *arguments))
             self._jobs[job_id] = _Job(future, progress, key, what)
+            if self._watch is None or not self._watch.is_alive():
+                self._watch = Thread(target=self._watch_time, name="time limits of jobs", daemon=True)
+                self._watch.start()
             return job_id
 
+    def _watch_time(self) -> None:
+        """End what takes longer than the limit; ends itself when nothing is left to do."""
+        while True:
+            time.sleep(_LOOK)
+            with self._lock:
+                left = [job for job in self._jobs.values() if not job.future.done()]
+                if not left:
+                    self._watch = None
+                    return
+                now = time.monotonic()
+                for job in left:
+                    if job.begun_at is None:
+                        job.begun_at = now if job.future.running() else None
+                    elif now - job.begun_at > self._time_limit and not job.too_long:
+                        job.too_long = True
+                        job.future.cancel()
+
     def call(self, what: str, work: Callable[..., Any], *arguments: Any) -> Any:
-        """Do some work and wait for its result. Raises the work's CoreError, or JobFailedError."""
-        job_id = self.start(secrets.token_hex(6), what, work, *arguments)
+        """Do some work and wait for its result. Raises the work's CoreError, BusyError, StoppedError, or JobFailedError."""
+        return self.wait(self.start(secrets.token_hex(6), what, work, *arguments))
+
+    def wait(self, job_id: str) -> Any:
+        """The result of a job that was started, once there is one; it is handed out once. Raises as :meth:`call`."""
         job = self._job(job_id)
         try:
             return job.future.result()
         except CoreError:
             raise
         except Exception:
-            raise JobFailedError(_failure(job, self._time_limit) or what) from None
+            words = _failure(job, self._time_limit) or job.what
+            raise (StoppedError if job.cancelled else JobFailedError)(words) from None
+        finally:
+            with self._lock:
+                # A result may be large: nobody asks for it again.
+                self._jobs.pop(job_id, None)
+            job.progress.forget()
 
     def cancel(self, job_id: str) -> JobState:
         """Stop a job; its worker is ended. Raises UnknownJobError."""
@@ -151,8 +207,11 @@ class JobRunner:
                 self._pool.stop()  # type: ignore[no-untyped-call]
                 self._pool.join()
                 self._pool = None
+            for job in self._jobs.values():
+                job.progress.forget()
             self._jobs.clear()
-            shutil.rmtree(self._folder, ignore_errors=True)
+            if self._temporary:
+                shutil.rmtree(self._folder, ignore_errors=True)
 
     def _job(self, job_id: str) -> _Job:
         with self._lock:
@@ -162,18 +221,22 @@ class JobRunner:
 
 
 _REMEMBERED = 50
+_LOOK = 0.2
+"""Seconds between looks at the clock."""
 
 
 def _place(job: _Job) -> Place | None:
+    if job.too_long:
+        return None
     error = job.future.exception()
     return error.place if isinstance(error, CoreError) else None
 
 
 def _failure(job: _Job, time_limit: float) -> str | None:
+    if job.too_long:
+        return f"{job.what} took longer than {time_limit:g} s and was stopped. Fewer faces make it quicker."
     try:
         job.future.result()
-    except TimeoutError:
-        return f"{job.what} took longer than {time_limit:g} s and was stopped. Fewer faces make it quicker."
     except CancelledError:
         return f"{job.what} was cancelled."
     except (ProcessExpired, BrokenProcessPool):

@@ -22,16 +22,20 @@ if TYPE_CHECKING:
 
 @dataclass(frozen=True)
 class Fineness:
-    """How fine a body is asked for: ``chord`` mm and ``degrees``, and the folder where its triangles are kept."""
+    """How fine a body is asked for: ``chord`` mm and ``degrees``, and the folder under which its triangles are kept."""
 
     chord: float
     degrees: float
     folder: Path
 
-    def path(self, recipe: Recipe) -> Path:
+    def name(self, recipe: Recipe) -> str:
+        """The file's name within the folder."""
         # The number goes up whenever what is kept changes.
         asked = f"2 {recipe.digest} {self.chord!r} {self.degrees!r}"
-        return self.folder / f"{hashlib.sha256(asked.encode()).hexdigest()[:32]}.npz"
+        return f"triangles/{hashlib.sha256(asked.encode()).hexdigest()[:32]}.npz"
+
+    def path(self, recipe: Recipe) -> Path:
+        return self.folder / self.name(recipe)
 
     def counted(self, recipe: Recipe) -> tuple[int, float, float] | None:
         """The count of triangles, the chord (mm) and the turn (degrees), where they were made before."""
@@ -112,19 +116,13 @@ def write_file(
     progress(1.0, told(judged.faults))
 
 
-KEPT = 12
-
-
 MadeBody = tuple["Triangles", tuple[Note, ...], "Judged"]
 
 
 def made_body(
     recipe: Recipe, fineness: Fineness, progress: Callable[[float, str], None] = lambda _, __: None
 ) -> MadeBody:
-    """The triangles, what became of the followers, and what the gate says of them.
-
-    From where they are kept, if they were made before; of all that are kept only the latest stay.
-    """
+    """The triangles, what became of the followers, and what the gate says of them; kept ones, if they were made before."""
     from zinc_otter.core.solid.gate import judged
     from zinc_otter.core.solid.mesh.route import triangles_of
 
@@ -144,6 +142,4 @@ def made_body(
             np.savez(file, points=made.points, triangles=made.triangles, counted=counted, words=np.array(words))
 
     put(path, write)
-    for old in sorted(path.parent.glob("*.npz"), key=lambda one: one.stat().st_mtime, reverse=True)[KEPT:]:
-        old.unlink(missing_ok=True)
     return made, notes, said

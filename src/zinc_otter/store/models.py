@@ -1,11 +1,14 @@
-"""The tables. Steps form a tree by their parents; a design points at the present step and at the tip of its list."""
+"""The tables. Steps form a tree by their parents; a design points at the present step and at the tip of its list.
+
+The steps from the first to the tip are ``on_line``; their numbers follow each other without a gap.
+"""
 
 from __future__ import annotations
 
 from datetime import datetime
 from typing import Any
 
-from sqlalchemy import JSON, DateTime, ForeignKey, LargeBinary, String
+from sqlalchemy import JSON, BigInteger, DateTime, ForeignKey, Index, LargeBinary, String
 from sqlalchemy.orm import DeclarativeBase, Mapped, mapped_column
 
 
@@ -38,6 +41,9 @@ class StepRow(Base):
     document: Mapped[dict[str, Any]] = mapped_column(JSON)
     selected: Mapped[dict[str, Any] | None] = mapped_column(JSON)
     created_at: Mapped[datetime] = mapped_column(DateTime)
+    on_line: Mapped[bool] = mapped_column(default=True)
+
+    __table_args__ = (Index("ix_steps_line", "design_id", "on_line", "number"),)
 
 
 class BlobRow(Base):
@@ -54,3 +60,22 @@ class AssetRow(Base):
     kind: Mapped[str] = mapped_column(String(20))
     facts: Mapped[dict[str, Any]] = mapped_column(JSON)
     created_at: Mapped[datetime] = mapped_column(DateTime)
+
+
+class BlobUseRow(Base):
+    """That some step of a design names an array or asset; with the last use what it names can go."""
+
+    __tablename__ = "blob_uses"
+
+    design_id: Mapped[str] = mapped_column(String(32), primary_key=True)
+    hash: Mapped[str] = mapped_column(String(64), primary_key=True, index=True)
+
+
+class MadeFileRow(Base):
+    """A file that the application made beside the database and can make again: the record by which it is swept."""
+
+    __tablename__ = "made_files"
+
+    path: Mapped[str] = mapped_column(String(200), primary_key=True)
+    design_id: Mapped[str] = mapped_column(String(32), primary_key=True, index=True)
+    used_at: Mapped[int] = mapped_column(BigInteger)

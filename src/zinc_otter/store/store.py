@@ -3,20 +3,26 @@
 from __future__ import annotations
 
 import hashlib
+import logging
 import secrets
+import sqlite3
 from collections.abc import Callable, Iterator
-from contextlib import contextmanager
-from datetime import UTC, datetime
+from contextlib import closing, contextmanager
+from datetime import UTC, date, datetime
 from pathlib import Path
+from threading import Thread
 from typing import Any
 
-from sqlalchemy import delete, func, select
-from sqlalchemy.exc import OperationalError
+from sqlalchemy import delete, func, select, update
+from sqlalchemy.dialects.sqlite import insert
 from sqlalchemy.orm import Session
 
+from zinc_otter.store.backups import keep_day
 from zinc_otter.store.database import open_database
 from zinc_otter.store.documents import asset_hashes, blob_hashes, from_document, to_document
-from zinc_otter.store.models import AssetRow, BlobRow, DesignRow, StepRow
+from zinc_otter.store.failures import ReadingOnlyError, StoreDamagedError, damaged, in_words
+from zinc_otter.store.lines import Line, line_of
+from zinc_otter.store.models import AssetRow, BlobRow, BlobUseRow, DesignRow, StepRow
 from zinc_otter.studio.design import Design
 from zinc_otter.studio.shelf import (
     Asset,
@@ -24,7 +30,6 @@ from zinc_otter.studio.shelf import (
     Saved,
     StaleRevisionError,
     StepFacts,
-    StoreFullError,
     Unit,
     UnknownAssetError,
     UnknownDesignError,
@@ -32,34 +37,55 @@ from zinc_otter.studio.shelf import (
 
 
 class Store:
-    """Designs in one SQLite file. All methods may be called from any thread."""
+    """Designs in one SQLite file. All methods may be called from any thread.
+
+    ``reading`` says why nothing can be changed, and is empty as a rule. Every method may raise StoreDamagedError, and
+    every one that changes something StoreFullError, StoreBusyError and ReadingOnlyError.
+    """
 
     def __init__(self, path: Path, now: Callable[[], datetime] = lambda: datetime.now(UTC).replace(tzinfo=None)) -> None:
-        self._engine = open_database(path)
+        opened = open_database(path)
+        self.path = path
+        self.reading = opened.reading
+        self._engine = opened.engine
+        self._writing_engine = opened.engine.execution_options(writes=True)
         self._now = now
+        self._day: date | None = None
+        self._copying: Thread | None = None
 
     def close(self) -> None:
+        if self._copying is not None:
+            self._copying.join()
         self._engine.dispose()
 
     # --- reading ----------------------------------------------------------------------------------------------------
 
     def designs(self) -> list[DesignFacts]:
         """All designs, the one changed last first."""
-        with self._session() as session:
-            rows = session.scalars(select(DesignRow).order_by(DesignRow.changed_at.desc(), DesignRow.id)).all()
-            numbers = dict(session.execute(select(StepRow.id, StepRow.number)).tuples().all()) if rows else {}
-            return [_facts(row, numbers[row.head_id]) for row in rows]
+        with self.read() as session:
+            listed = (
+                select(DesignRow, StepRow.number)
+                .join(StepRow, StepRow.id == DesignRow.head_id, isouter=True)
+                .order_by(DesignRow.changed_at.desc(), DesignRow.id)
+            )
+            return [_facts(row, number or 0) for row, number in session.execute(listed)]
 
     def load(self, design_id: str) -> Saved:
         """A design at its present step. Raises UnknownDesignError."""
-        with self._session() as session:
+        with self.read() as session:
             return self._saved(session, self._row(session, design_id))
+
+    def steps(self, design_id: str, before: int, most: int) -> list[StepFacts]:
+        """Steps of the line with numbers under ``before``, the last of them up to so many. Raises UnknownDesignError."""
+        with self.read() as session:
+            self._row(session, design_id)
+            return line_of(session, design_id, before - most, before - 1)
 
     # --- changing ---------------------------------------------------------------------------------------------------
 
     def create(self, name: str, unit: Unit, design: Design | None = None, title: str = "Began the design") -> Saved:
         """A new design with a first step."""
-        with self._session() as session:
+        with self.write() as session:
             now = self._now()
             row = DesignRow(
                 id=secrets.token_hex(6), name=name, unit=unit, created_at=now, changed_at=now, revision=1,
@@ -77,7 +103,7 @@ class Store:
         return self.create(name, saved.facts.unit, saved.design, f"Copied from {saved.facts.name}")
 
     def rename(self, design_id: str, name: str | None, unit: Unit | None = None) -> Saved:
-        with self._session() as session:
+        with self.write() as session:
             row = self._row(session, design_id)
             row.name = name or row.name
             row.unit = unit or row.unit
@@ -85,20 +111,41 @@ class Store:
             return self._saved(session, row)
 
     def delete(self, design_id: str) -> None:
-        """Delete a design, its steps, and the arrays that no other design uses."""
-        with self._session() as session:
+        """Delete a design, its steps, and the arrays and assets that no other design uses; their room is given back."""
+        with self.write() as session:
             row = self._row(session, design_id)
-            gone: set[str] = set()
-            for document in session.scalars(select(StepRow.document).where(StepRow.design_id == design_id)):
-                gone |= blob_hashes(document)
+            # Freed of each other first: to delete them one out of another goes as deep as there are steps.
+            session.execute(update(StepRow).where(StepRow.design_id == design_id).values(parent_id=None))
             session.execute(delete(StepRow).where(StepRow.design_id == design_id))
             session.delete(row)
             session.flush()
-            for document in session.scalars(select(StepRow.document)):
-                gone -= blob_hashes(document)
-            for digest in gone:
-                session.execute(delete(BlobRow).where(BlobRow.hash == digest))
-                session.execute(delete(AssetRow).where(AssetRow.hash == digest))
+            self._unused(session, design_id, set())
+        self._give_back()
+
+    def thin(self, design_id: str, revision: int, keep: int) -> Saved:
+        """Forget all steps but the last ``keep`` up to the present one and those after it.
+
+        Raises StaleRevisionError, UnknownDesignError.
+        """
+        with self.write() as session:
+            row = self._row(session, design_id, revision)
+            head = session.get_one(StepRow, row.head_id)
+            first = max(head.number - keep + 1, 0)
+            of_design = StepRow.design_id == design_id
+            gone = of_design & ((StepRow.on_line == False) | (StepRow.number < first))  # noqa: E712
+            session.execute(update(StepRow).where(gone).values(parent_id=None))
+            session.execute(
+                update(StepRow).where(of_design, StepRow.on_line, StepRow.number == first).values(parent_id=None)
+            )
+            session.execute(delete(StepRow).where(gone))
+            used: set[str] = set()
+            for document in session.scalars(select(StepRow.document).where(of_design)):
+                used |= blob_hashes(document)
+            self._unused(session, design_id, used)
+            row.revision += 1
+            saved = self._saved(session, row)
+        self._give_back()
+        return saved
 
     def add_step(
         self,
@@ -109,20 +156,23 @@ class Store:
         design: Design,
         selected: dict[str, Any] | None,
     ) -> Saved:
-        """Keep a change as a new step after the present one. Raises StaleRevisionError, StoreFullError."""
-        with self._session() as session:
+        """Keep a change as a new step after the present one. Raises StaleRevisionError."""
+        with self.write() as session:
             row = self._row(session, design_id, revision)
             head = session.get_one(StepRow, row.head_id)
+            undone = (StepRow.design_id == design_id) & StepRow.on_line & (StepRow.number > head.number)
+            session.execute(update(StepRow).where(undone).values(on_line=False))
             step = self._new_step(session, row, head, title, command, design, selected)
             self._moved(row, step.id)
             row.tip_id = step.id
             return self._saved(session, row)
 
     def go_to(self, design_id: str, revision: int, step_id: int) -> Saved:
-        """Make a step of the list the present one. Raises StaleRevisionError, UnknownDesignError."""
-        with self._session() as session:
+        """Make a step of the line the present one. Raises StaleRevisionError, UnknownDesignError."""
+        with self.write() as session:
             row = self._row(session, design_id, revision)
-            if all(step.id != step_id for step in self._chain(session, row)):
+            step = session.get(StepRow, step_id)
+            if step is None or step.design_id != design_id or not step.on_line:
                 raise UnknownDesignError(f"This design has no step {step_id} in its list.")
             if row.head_id != step_id:
                 self._moved(row, step_id)
@@ -131,36 +181,83 @@ class Store:
     # --- assets -----------------------------------------------------------------------------------------------------
 
     def put_asset(self, kind: str, data: bytes, facts: dict[str, Any]) -> Asset:
-        """Keep the contents of a reference; the same contents are kept once. Raises StoreFullError."""
+        """Keep the contents of a reference; the same contents are kept once, whoever comes first."""
         digest = hashlib.sha256(kind.encode() + data).hexdigest()
-        with self._session() as session:
-            if session.get(AssetRow, digest) is None:
-                session.add(AssetRow(hash=digest, kind=kind, facts=facts, created_at=self._now()))
-                session.add(BlobRow(hash=digest, data=data))
+        with self.write() as session:
+            row = {"hash": digest, "kind": kind, "facts": facts, "created_at": self._now()}
+            session.execute(insert(AssetRow).values(**row).on_conflict_do_nothing())
+            session.execute(insert(BlobRow).values(hash=digest, data=data).on_conflict_do_nothing())
         return Asset(digest, kind, facts, data)
 
     def asset(self, digest: str) -> Asset:
         """The contents of a reference. Raises UnknownAssetError."""
-        with self._session() as session:
+        with self.read() as session:
             row = session.get(AssetRow, digest)
-            if row is None:
+            blob = session.get(BlobRow, digest)
+            if row is None or blob is None:
                 raise UnknownAssetError("This picture or mesh is not in the store.")
-            return Asset(row.hash, row.kind, row.facts, session.get_one(BlobRow, digest).data)
+            return Asset(row.hash, row.kind, row.facts, blob.data)
 
-    # --- within a transaction ---------------------------------------------------------------------------------------
+    def asset_kinds(self, digests: set[str]) -> dict[str, str]:
+        """What each of some assets is: "picture", "mesh" or "solid"; those that are not there are left out."""
+        with self.read() as session:
+            found = select(AssetRow.hash, AssetRow.kind).where(AssetRow.hash.in_(digests))
+            return {row[0]: row[1] for row in session.execute(found)}
+
+    def sweep_assets(self, before: datetime) -> int:
+        """Delete assets older than a time that no step of any design names: uploads whose step was never kept."""
+        with self.write() as session:
+            unused = select(AssetRow.hash).where(
+                AssetRow.created_at < before, AssetRow.hash.not_in(select(BlobUseRow.hash))
+            )
+            gone = list(session.scalars(unused))
+            for digest in gone:
+                session.execute(delete(BlobRow).where(BlobRow.hash == digest))
+                session.execute(delete(AssetRow).where(AssetRow.hash == digest))
+        return len(gone)
+
+    # --- transactions -----------------------------------------------------------------------------------------------
 
     @contextmanager
-    def _session(self) -> Iterator[Session]:
+    def read(self) -> Iterator[Session]:
+        """A transaction that only reads, and waits for nobody."""
+        with in_words(), Session(self._engine) as session, session.begin():
+            yield session
+
+    @contextmanager
+    def write(self) -> Iterator[Session]:
+        """A transaction that has taken the right to write."""
+        if self.reading:
+            raise ReadingOnlyError(self.reading)
+        self._keep_day()
+        with in_words(), Session(self._writing_engine) as session, session.begin():
+            yield session
+
+    def _keep_day(self) -> None:
+        """Before the first change of a day a copy is begun, beside the work."""
+        today = date.today()
+        if self._day == today:
+            return
+        self._day = today
+
+        def keep() -> None:
+            try:
+                keep_day(self.path, today)
+            except OSError as error:
+                logging.getLogger("zinc_otter").warning("no copy of the day was kept: %s", error)
+
+        self._copying = Thread(target=keep, name="copy of the day")
+        self._copying.start()
+
+    def _give_back(self) -> None:
+        """Make the file smaller by what was freed; where that fails it is used again later."""
         try:
-            with Session(self._engine) as session, session.begin():
-                yield session
-        except OperationalError as error:
-            # SQLite's own words for a full or unwritable disk; the transaction is rolled back by then.
-            if any(word in str(error.orig) for word in ("full", "disk I/O", "readonly")):
-                raise StoreFullError(
-                    "The change could not be kept: the disk is full or cannot be written. Nothing was changed."
-                ) from error
-            raise
+            with closing(sqlite3.connect(self.path, timeout=1.0)) as connection:
+                connection.executescript("PRAGMA incremental_vacuum; PRAGMA wal_checkpoint(TRUNCATE);")
+        except sqlite3.Error as error:
+            logging.getLogger("zinc_otter").warning("no room was given back: %s", error)
+
+    # --- within a transaction ---------------------------------------------------------------------------------------
 
     def _moved(self, row: DesignRow, head_id: int) -> None:
         row.head_id = head_id
@@ -193,6 +290,9 @@ class Store:
             raise UnknownAssetError("A reference names a picture or mesh that is not in the store.")
         known = set(session.scalars(select(BlobRow.hash).where(BlobRow.hash.in_(blobs))))
         session.add_all(BlobRow(hash=digest, data=data) for digest, data in blobs.items() if digest not in known)
+        uses = [{"design_id": row.id, "hash": digest} for digest in sorted(wanted | set(blobs))]
+        if uses:
+            session.execute(insert(BlobUseRow).values(uses).on_conflict_do_nothing())
         step = StepRow(
             design_id=row.id,
             parent_id=parent.id if parent else None,
@@ -202,32 +302,38 @@ class Store:
             document=document,
             selected=selected,
             created_at=self._now(),
+            on_line=True,
         )
         session.add(step)
         session.flush()
         return step
 
-    def _chain(self, session: Session, row: DesignRow) -> list[StepFacts]:
-        """The steps from the first to the tip."""
-        columns = (StepRow.id, StepRow.parent_id, StepRow.number, StepRow.title, StepRow.created_at)
-        line = select(*columns).where(StepRow.id == row.tip_id).cte("line", recursive=True)
-        line = line.union_all(select(*columns).where(StepRow.id == line.c.parent_id))
-        found = session.execute(select(line).order_by(line.c.number)).all()
-        return [StepFacts(r.id, r.number, r.title, r.created_at) for r in found]
+    def _unused(self, session: Session, design_id: str, used: set[str]) -> None:
+        """A design names only ``used`` from now on; what no other names either is deleted."""
+        before = set(session.scalars(select(BlobUseRow.hash).where(BlobUseRow.design_id == design_id)))
+        for digest in before - used:
+            session.execute(delete(BlobUseRow).where(BlobUseRow.design_id == design_id, BlobUseRow.hash == digest))
+            if session.scalar(select(BlobUseRow.hash).where(BlobUseRow.hash == digest).limit(1)) is None:
+                session.execute(delete(BlobRow).where(BlobRow.hash == digest))
+                session.execute(delete(AssetRow).where(AssetRow.hash == digest))
 
     def _saved(self, session: Session, row: DesignRow) -> Saved:
         session.flush()
-        head = session.get_one(StepRow, row.head_id)
+        head = session.get(StepRow, row.head_id)
+        if head is None:
+            raise StoreDamagedError(damaged(f"The design “{row.name}”"))
         hashes = blob_hashes(head.document) - asset_hashes(head.document)
         blobs = {b.hash: b.data for b in session.scalars(select(BlobRow).where(BlobRow.hash.in_(hashes)))}
-        steps = tuple(self._chain(session, row))
+        try:
+            design = from_document(head.document, blobs)
+        except Exception as error:
+            # Whatever comes of bytes that are not what was written.
+            raise StoreDamagedError(damaged(f"The design “{row.name}”")) from error
+        line = Line.around(session, row.id, head.number)
         return Saved(
-            _facts(row, head.number),
-            from_document(head.document, blobs),
-            steps,
-            row.head_id,
-            self._selected(session, head, steps),
-        )
+            _facts(row, head.number), design, line.steps, row.head_id, self._selected(session, head, line.steps),
+            line.earlier, line.later,
+        )  # fmt: skip
 
     def _selected(self, session: Session, head: StepRow, steps: tuple[StepFacts, ...]) -> dict[str, Any] | None:
         """What the designer has in hand at a step: after undo, what the undone step was done to."""
@@ -239,7 +345,7 @@ class Store:
 
     def step_count(self) -> int:
         """How many steps all designs have, those on abandoned branches included."""
-        with self._session() as session:
+        with self.read() as session:
             return session.scalar(select(func.count()).select_from(StepRow)) or 0
 
 

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import hashlib
 import io
 from dataclasses import dataclass
 
@@ -27,11 +28,18 @@ _VIEW = np.stack([_RIGHT, _UP, _BACK], axis=1)
 
 
 def picture(design: Design, width: int = 480, height: int = 320) -> bytes:
-    """A PNG of the visible pieces; plain paper when there are none.
+    """A PNG of the visible pieces; plain paper when there are none."""
+    return picture_of([piece.cage for piece in design.pieces if piece.visible], width, height)
 
-    Drawn at twice the size, then halved to smooth the edges.
-    """
-    cages = [piece.cage for piece in design.pieces if piece.visible]
+
+def picture_key(design: Design) -> str:
+    """A name for the picture by all that it shows: equal designs have one picture, whatever they are called."""
+    shown = "\n".join(piece.cage.digest for piece in design.pieces if piece.visible)
+    return hashlib.sha256(f"1\n{shown}".encode()).hexdigest()[:32]
+
+
+def picture_of(cages: list[Cage], width: int = 480, height: int = 320) -> bytes:
+    """A PNG of some cages' surfaces. Drawn at twice the size, then halved to smooth the edges."""
     image = drawn(cages, Frame.around(cages, width, height))
     buffer = io.BytesIO()
     Image.fromarray(image).save(buffer, "PNG")
@@ -52,8 +60,9 @@ class Frame:
         """One that shows all of some cages' surfaces, on a ``share`` of the picture."""
         if not cages:
             return cls(width, height, (0.0, 0.0, 0.0), 1.0)
-        points = np.concatenate([_dense_quads([cage])[0].reshape(-1, 3) for cage in cages])
-        low, top = points.min(axis=0), points.max(axis=0)
+        fine = _level(cages)
+        bounds = [_Drape.over(cage, fine).bounds for cage in cages]
+        low, top = np.min([b[0] for b in bounds], axis=0), np.max([b[1] for b in bounds], axis=0)
         scale = share * min(width / max(top[0] - low[0], 1e-9), height / max(top[1] - low[1], 1e-9))
         x, y, z = (float(v) for v in (low + top) / 2)
         return cls(width, height, (x, y, z), scale)
@@ -72,58 +81,105 @@ def drawn(cages: list[Cage], frame: Frame) -> NDArray[np.uint8]:
     """(height, width, 3) the surfaces of some cages, shaded."""
     wide, high = 2 * frame.width, 2 * frame.height
     image = np.broadcast_to(PAPER, (high, wide, 3)).copy()
-    if cages:
-        quads, tilts = _dense_quads(cages)
-        cells, normals = _nearest(frame._laid(quads, 2).astype(np.float32), tilts, wide, high)
-        image.reshape(-1, 3)[cells] = _shaded(normals)
+    sheet = _Sheet(wide, high)
+    fine = _level(cages)
+    for cage in cages:
+        drape = _Drape.over(cage, fine)
+        for first in range(0, len(drape.quads), _PORTION):
+            rows = drape.quads[first : first + _PORTION]
+            sheet.add(frame._laid(drape.points[rows], 2).astype(np.float32), drape.normals[rows])
+    covered = np.flatnonzero(sheet.depth > -np.inf)
+    image.reshape(-1, 3)[covered] = _shaded(sheet.normals[covered].astype(np.float64))
     small = image.reshape(frame.height, 2, frame.width, 2, 3).mean(axis=(1, 3))
     return (255 * np.clip(small, 0, 1)).astype(np.uint8)
 
 
-def _dense_quads(cages: list[Cage]) -> tuple[Floats, Floats]:
-    """Corners and normals (m, 4, 3) of all surfaces' dense faces, in view coordinates."""
+_PORTION = 20_000
+"""Dense faces that are drawn at a time."""
+_SAMPLES = 400_000
+"""Points of dense faces that are held at a time."""
+_MOST_DENSE = 60_000
+"""Faces of a design beyond which the cages themselves are drawn: their faces are smaller than a pixel."""
+
+
+def _level(cages: list[Cage]) -> int:
+    """The level of smoothness for all of them together; 0 for the cages as they are."""
     faces = sum(cage.topology.face_count for cage in cages)
-    level = int(np.clip(np.floor(np.log(25_000 / faces) / np.log(4)), 1, 5))
-    corners, normals = [], []
-    for cage in cages:
-        stencils = build_stencils(cage, level)
-        surface = evaluate(stencils, cage)
-        corners.append((surface.positions @ _VIEW)[stencils.row_quads])
-        normals.append((surface.normals @ _VIEW)[stencils.row_quads])
-    return np.concatenate(corners), np.concatenate(normals)
+    return 0 if faces > _MOST_DENSE else int(np.clip(np.floor(np.log(25_000 / max(faces, 1)) / np.log(4)), 1, 5))
 
 
-def _nearest(quads: NDArray[np.float32], tilts: Floats, wide: int, high: int) -> tuple[Ints, Floats]:
-    """The pixels that are covered, and the normal seen in each.
+@dataclass(frozen=True, eq=False)
+class _Drape:
+    """A surface to draw: points and normals (n, 3) in view coordinates, and quads (m, 4) of their rows."""
 
-    Quads (m, 4, 3) in pixels are sampled at bilinear points, close enough together to leave no gaps; of the points in a
-    pixel the nearest counts.
-    """
-    flat = quads[:, :, :2]
-    longest = np.linalg.norm(flat - np.roll(flat, 1, axis=1), axis=2).max(axis=1)
-    needed = 2 ** np.ceil(np.log2(np.clip(1.1 * longest, 1, 256))).astype(np.int64)
-    cells, depths, sources, places = [], [], [], []
-    for count in np.unique(needed):
+    points: Floats
+    normals: Floats
+    quads: Ints
+
+    @classmethod
+    def over(cls, cage: Cage, level: int) -> _Drape:
+        if level:
+            stencils = build_stencils(cage, level)
+            surface = evaluate(stencils, cage)
+            return cls(surface.positions @ _VIEW, surface.normals @ _VIEW, stencils.row_quads)
+        t = cage.topology
+        # Each side of a face with its first corner: triangles, the last corner twice; flat, as small as they are.
+        size = t.face_sizes
+        fans = np.repeat(np.arange(t.face_count), size - 2)
+        nth = np.arange(len(fans)) - np.repeat(np.cumsum(size - 2) - (size - 2), size - 2)
+        start = t.face_offsets[:-1][fans]
+        quads = t.face_verts[np.stack([start, start + nth + 1, start + nth + 2, start + nth + 2], axis=1)]
+        normals = np.zeros_like(cage.positions)
+        np.add.at(normals, t.face_verts, np.repeat(cage.face_normals, size, axis=0))
+        return cls(cage.positions @ _VIEW, normals @ _VIEW, quads)
+
+    @property
+    def bounds(self) -> tuple[Floats, Floats]:
+        return self.points.min(axis=0), self.points.max(axis=0)
+
+
+class _Sheet:
+    """What is seen in each pixel so far: how near it is, and which way it looks."""
+
+    def __init__(self, wide: int, high: int) -> None:
+        self._wide, self._high = wide, high
+        self.depth = np.full(wide * high, -np.inf, dtype=np.float32)
+        self.normals = np.zeros((wide * high, 3), dtype=np.float32)
+
+    def add(self, quads: NDArray[np.float32], tilts: Floats) -> None:
+        """Quads (m, 4, 3) in pixels with the normals of their corners.
+
+        They are sampled at bilinear points, close enough together to leave no gaps; of the points in a pixel the nearest
+        counts.
+        """
+        flat = quads[:, :, :2]
+        longest = np.linalg.norm(flat - np.roll(flat, 1, axis=1), axis=2).max(axis=1)
+        needed = 2 ** np.ceil(np.log2(np.clip(1.1 * longest, 1, 256))).astype(np.int64)
+        for count in np.unique(needed):
+            some = np.flatnonzero(needed == count)
+            step = max(_SAMPLES // int(count * count), 1)
+            for first in range(0, len(some), step):
+                self._sample(quads, tilts, some[first : first + step], int(count))
+
+    def _sample(self, quads: NDArray[np.float32], tilts: Floats, some: Ints, count: int) -> None:
         at = ((np.arange(count) + 0.5) / count).astype(np.float32)
         u, v = (g.ravel() for g in np.meshgrid(at, at))
         weights = np.stack([(1 - u) * (1 - v), u * (1 - v), u * v, (1 - u) * v])
-        some = np.flatnonzero(needed == count)
         x, y, z = (quads[some, :, k] @ weights for k in range(3))
-        column, row = np.clip(x.astype(np.int32), 0, wide - 1), np.clip(y.astype(np.int32), 0, high - 1)
-        cells.append((row * wide + column).ravel())
-        depths.append(z.ravel())
-        sources.append(np.repeat(some, count * count))
-        places.append(np.tile(np.stack([u, v], axis=1), (len(some), 1)))
-    cell, depth = np.concatenate(cells), np.concatenate(depths)
-    # Far to near: of the points in one pixel the nearest is written last.
-    order = np.argsort(depth)
-    winner = np.full(wide * high, -1, dtype=np.int64)
-    winner[cell[order]] = order
-    covered = np.flatnonzero(winner >= 0)
-    best = winner[covered]
-    u, v = np.concatenate(places)[best].T[:, :, None]
-    a, b, c, d = np.moveaxis(tilts[np.concatenate(sources)[best]], 1, 0)
-    return covered, (1 - v) * ((1 - u) * a + u * b) + v * ((1 - u) * d + u * c)
+        column = np.clip(x.astype(np.int32), 0, self._wide - 1)
+        row = np.clip(y.astype(np.int32), 0, self._high - 1)
+        cell, depth = (row * self._wide + column).ravel(), z.ravel()
+        # Far to near: of the points in one pixel the nearest is written last.
+        order = np.argsort(depth)
+        order = order[depth[order] > self.depth[cell[order]]]
+        self.depth[cell[order]] = depth[order]
+        best = np.full(len(self.depth), -1, dtype=np.int32)
+        best[cell[order]] = order
+        covered = np.flatnonzero(best >= 0)
+        source, place = np.divmod(best[covered], count * count)
+        a, b, c, d = np.moveaxis(tilts[some[source]], 1, 0)
+        u, v = u[place][:, None], v[place][:, None]
+        self.normals[covered] = (1 - v) * ((1 - u) * a + u * b) + v * ((1 - u) * d + u * c)
 
 
 def _shaded(normals: Floats) -> Floats:

@@ -67,13 +67,18 @@ class DesignFacts:
 
 @dataclass(frozen=True, eq=False)
 class Saved:
-    """A design as it stands: its list of steps up to the tip, the id of the present one, and what was selected then."""
+    """A design as it stands: the id of the present step, and what was selected then.
+
+    ``steps`` are those about the present one; ``earlier`` and ``later`` count those of the list before and after them.
+    """
 
     facts: DesignFacts
     design: Design
     steps: tuple[StepFacts, ...]
     head_id: int
     selected: dict[str, Any] | None
+    earlier: int = 0
+    later: int = 0
 
     @property
     def head_index(self) -> int:
@@ -91,6 +96,9 @@ class Shelf(Protocol):
 
     def delete(self, design_id: str) -> None:
         """Delete a design with all its steps."""
+
+    def thin(self, design_id: str, revision: int, keep: int) -> Saved:
+        """Forget all steps but the last ``keep`` up to the present one, and those after it. Raises StaleRevisionError."""
 
     def add_step(
         self,

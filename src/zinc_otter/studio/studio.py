@@ -2,9 +2,12 @@
 
 from __future__ import annotations
 
+from collections.abc import Iterator
+from contextlib import contextmanager
 from dataclasses import dataclass
 from threading import RLock
 from typing import Any
+from weakref import WeakValueDictionary
 
 from zinc_otter.core.cage import Selection
 from zinc_otter.studio.commands import Command, Outcome, Picked
@@ -20,8 +23,18 @@ class _Preview:
     outcome: Outcome
 
 
+class _Changing:
+    """The lock of a design that is being changed; it goes when nobody holds it."""
+
+    def __init__(self) -> None:
+        self.lock = RLock()
+
+
 class Studio:
-    """One place through which every change of a design goes. Safe to call from several threads."""
+    """One place through which every change of a design goes. Safe to call from several threads.
+
+    What takes long on one design holds up no other: each has a lock of its own.
+    """
 
     def __init__(self, shelf: Shelf, meshes: Meshes = no_meshes) -> None:
         self._shelf = shelf
@@ -29,28 +42,32 @@ class Studio:
         self._lock = RLock()
         self._open: dict[str, Saved] = {}
         self._previews: dict[str, _Preview] = {}
+        self._deleted: set[str] = set()
+        self._changing: WeakValueDictionary[str, _Changing] = WeakValueDictionary()
 
     def saved(self, design_id: str) -> Saved:
         """The design as it stands. Raises UnknownDesignError."""
         with self._lock:
-            if design_id not in self._open:
-                self._open[design_id] = self._shelf.load(design_id)
-                while len(self._open) > _MOST_OPEN:
-                    self._open.pop(next(iter(self._open)))
-            return self._open[design_id]
+            if design_id in self._open:
+                return self._open[design_id]
+        return self._keep(self._shelf.load(design_id))
 
     def preview(self, design_id: str, revision: int, command: Command) -> Outcome:
         """What a command would lead to; nothing is kept. Raises StaleRevisionError and what the command raises."""
         saved = self._at(design_id, revision)
         outcome = command.apply_among(saved.design, self._meshes)
         with self._lock:
+            self._previews.pop(design_id, None)
             self._previews[design_id] = _Preview(design_id, revision, command, outcome)
+            while len(self._previews) > _MOST_OPEN:
+                self._previews.pop(next(iter(self._previews)))
         return outcome
 
     def commit(self, design_id: str, revision: int, command: Command) -> Saved:
         """Keep a command as one step: the last preview, when it was of the same command. Raises as preview does."""
-        with self._lock:
-            last = self._previews.pop(design_id, None)
+        with self._change(design_id):
+            with self._lock:
+                last = self._previews.pop(design_id, None)
             saved = self._at(design_id, revision)
             if last is not None and last.revision == revision and last.command == command:
                 outcome = last.outcome
@@ -71,7 +88,7 @@ class Studio:
         """Drop the last preview."""
         with self._lock:
             self._previews.pop(design_id, None)
-            return self.saved(design_id)
+        return self.saved(design_id)
 
     def undo(self, design_id: str, revision: int) -> Saved:
         """Go one step back; at the first step nothing happens."""
@@ -85,22 +102,47 @@ class Studio:
 
     def go_to(self, design_id: str, revision: int, step_id: int) -> Saved:
         """Make a step of the list the present one."""
-        with self._lock:
+        with self._change(design_id):
             return self._keep(self._shelf.go_to(design_id, revision, step_id))
 
     def rename(self, design_id: str, name: str | None, unit: Unit | None = None) -> Saved:
         """Another name, or another unit to be shown in."""
-        with self._lock:
+        with self._change(design_id):
             return self._keep(self._shelf.rename(design_id, name, unit))
 
+    def thin(self, design_id: str, revision: int, keep: int) -> Saved:
+        """Forget all steps but the last ``keep`` up to the present one, and those after it."""
+        with self._change(design_id):
+            return self._keep(self._shelf.thin(design_id, revision, keep))
+
     def delete(self, design_id: str) -> None:
-        with self._lock:
+        with self._change(design_id):
             self._shelf.delete(design_id)
-            self._open.pop(design_id, None)
-            self._previews.pop(design_id, None)
+            with self._lock:
+                self._deleted.add(design_id)
+                self._open.pop(design_id, None)
+                self._previews.pop(design_id, None)
+
+    @contextmanager
+    def _change(self, design_id: str) -> Iterator[None]:
+        """Changes of one design come one after the other."""
+        with self._lock:
+            changing = self._changing.get(design_id)
+            if changing is None:
+                changing = self._changing[design_id] = _Changing()
+        with changing.lock:
+            yield
 
     def _keep(self, saved: Saved) -> Saved:
-        self._open[saved.facts.id] = saved
+        """Hold what was last read or kept; what is newer by now stays, and what was deleted meanwhile is not held."""
+        with self._lock:
+            if saved.facts.id in self._deleted:
+                return saved
+            held = self._open.pop(saved.facts.id, None)
+            newest = held if held is not None and held.facts.revision > saved.facts.revision else saved
+            self._open[saved.facts.id] = newest
+            while len(self._open) > _MOST_OPEN:
+                self._open.pop(next(iter(self._open)))
         return saved
 
     def _at(self, design_id: str, revision: int) -> Saved:

@@ -17,6 +17,7 @@ import { download, Refused, service } from "../live/service";
 import type { DesignCard } from "../live/types";
 import { BoxIcon, MoreIcon, PenIcon, PlaneIcon } from "../theme/icons";
 import { colours } from "../theme/colours";
+import { Reading, Room } from "./Keeping";
 import { go } from "./route";
 
 export function FirstScreen() {
@@ -94,6 +95,7 @@ export function FirstScreen() {
             {fault ?? error?.message}
           </Alert>
         )}
+        <Reading />
         <Typography variant="h2" gutterBottom>
           Designs
         </Typography>
@@ -105,6 +107,7 @@ export function FirstScreen() {
             <DesignTile key={design.id} design={design} attempt={attempt} />
           ))}
         </Box>
+        <Room />
       </Box>
     </Box>
   );
@@ -127,6 +130,7 @@ function DesignTile({ design, attempt }: { design: DesignCard; attempt(act: () =
           component="img"
           src={`/api/designs/${design.id}/picture.png?${design.revision}`}
           alt=""
+          loading="lazy"
           sx={{ width: "100%", aspectRatio: "3 / 2", display: "block", borderBottom: `1px solid ${colours.zincLight}` }}
         />
       </CardActionArea>

@@ -84,7 +84,7 @@ export interface paths {
         post?: never;
         /**
          * Delete Design
-         * @description Delete a design with all its steps.
+         * @description Delete a design with all its steps, and what was made of it.
          */
         delete: operations["delete_design_api_designs__design_id__delete"];
         options?: never;
@@ -130,6 +130,46 @@ export interface paths {
         get: operations["get_picture_api_designs__design_id__picture_png_get"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/designs/{design_id}/steps": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Earlier Steps
+         * @description Steps of the list with numbers under ``before``, the last of them: those that the design itself does not tell.
+         */
+        get: operations["earlier_steps_api_designs__design_id__steps_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/designs/{design_id}/thin": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Thin Steps
+         * @description Forget all steps but the last ``keep`` up to the present one, for good. The form stays as it is.
+         */
+        post: operations["thin_steps_api_designs__design_id__thin_post"];
         delete?: never;
         options?: never;
         head?: never;
@@ -810,6 +850,43 @@ export interface paths {
         put?: never;
         post?: never;
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/keeping": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Get Keeping */
+        get: operations["get_keeping_api_keeping_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/keeping/made": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /**
+         * Clear Made
+         * @description Remove all that was made of designs and can be made again. The designs stay as they are.
+         */
+        delete: operations["clear_made_api_keeping_made_delete"];
         options?: never;
         head?: never;
         patch?: never;
@@ -2820,6 +2897,8 @@ export interface components {
         /**
          * DesignState
          * @description A design as it stands. ``head`` is the index of the present step in ``steps``.
+         *
+         *     Of a long list ``steps`` are those about the present one; ``earlier`` and ``later`` count the others.
          */
         DesignState: {
             /** Id */
@@ -2839,6 +2918,10 @@ export interface components {
             references: (components["schemas"]["PictureState"] | components["schemas"]["ComponentState"])[];
             /** Steps */
             steps: components["schemas"]["StepState"][];
+            /** Earlier */
+            earlier: number;
+            /** Later */
+            later: number;
             /** Head */
             head: number;
             selected: components["schemas"]["SelectedState"] | null;
@@ -3739,6 +3822,44 @@ export interface components {
             kind: "keep-variant";
             /** Piece */
             piece: string;
+        };
+        /**
+         * KeepingState
+         * @description Where designs are kept, and the bytes that they take.
+         */
+        KeepingState: {
+            /** Folder */
+            folder: string;
+            /**
+             * Reading
+             * @description why designs are only read here; empty as a rule
+             */
+            reading: string;
+            /**
+             * Designs
+             * @description bytes of all designs with their steps, pictures and meshes
+             */
+            designs: number;
+            /**
+             * Made
+             * @description bytes of solids, pictures and files that were made of them and can be made again
+             */
+            made: number;
+            /**
+             * Copies
+             * @description bytes of the copies of earlier days
+             */
+            copies: number;
+            /**
+             * Made Days
+             * @description days after which what was made and not asked for again is swept
+             */
+            made_days: number;
+            /**
+             * Copy Days
+             * @description how many days that were worked are kept as copies
+             */
+            copy_days: number;
         };
         /**
          * KeyedJob
@@ -5668,6 +5789,8 @@ export interface components {
         StepState: {
             /** Id */
             id: number;
+            /** Number */
+            number: number;
             /** Title */
             title: string;
             /**
@@ -5920,6 +6043,13 @@ export interface components {
              * @enum {string}
              */
             kind: "thickened";
+        };
+        /** ThinTo */
+        ThinTo: {
+            /** Revision */
+            revision: number;
+            /** Keep */
+            keep: number;
         };
         /**
          * Trim
@@ -6548,6 +6678,75 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    earlier_steps_api_designs__design_id__steps_get: {
+        parameters: {
+            query: {
+                before: number;
+                most?: number;
+            };
+            header?: never;
+            path: {
+                design_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StepState"][];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    thin_steps_api_designs__design_id__thin_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                design_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ThinTo"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DesignState"];
+                };
             };
             /** @description Validation Error */
             422: {
@@ -7782,6 +7981,46 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    get_keeping_api_keeping_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KeepingState"];
+                };
+            };
+        };
+    };
+    clear_made_api_keeping_made_delete: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KeepingState"];
                 };
             };
         };

@@ -1,6 +1,6 @@
 /** REST calls. A refusal becomes a Refused error that carries the problem document. */
 import { answered, asked } from "./asking";
-import type { BenchAnswer, Machine, CageFile, SolidFile, Material, Certificate, DesignCard, DesignState, FinderAsk, KeyedJob, FoundState, JobReport, Kind, PickRule, Problem, SurfaceFacts } from "./types";
+import type { BenchAnswer, Machine, CageFile, SolidFile, Material, Certificate, DesignCard, DesignState, FinderAsk, KeyedJob, FoundState, JobReport, Keeping, Kind, PickRule, Problem, StepState, SurfaceFacts } from "./types";
 
 export class Refused extends Error {
   constructor(readonly problem: Problem) {
@@ -31,7 +31,11 @@ async function answerTo<T>(method: string, path: string, body?: unknown): Promis
     throw new Refused({ type: "/problems/offline", title: "No answer", status: 0, detail });
   }
   if (response.status === 204) return undefined as T;
-  const data: unknown = await response.json();
+  const data: unknown = await response.json().catch(() => null);
+  if (data === null && !response.ok) {
+    const detail = `The application's server could not answer (${response.status}). Your last finished step is safe; try again.`;
+    throw new Refused({ type: "/problems/offline", title: "No answer", status: response.status, detail });
+  }
   if (!response.ok) throw new Refused(data as Problem);
   return data as T;
 }
@@ -64,6 +68,10 @@ export const service = {
     call<DesignState>("POST", `/designs/${id}/commands`, { revision, command }),
   undo: (id: string, revision: number) => call<DesignState>("POST", `/designs/${id}/undo`, { revision }),
   redo: (id: string, revision: number) => call<DesignState>("POST", `/designs/${id}/redo`, { revision }),
+  steps: (id: string, before: number) => call<StepState[]>("GET", `/designs/${id}/steps?${query({ before })}`),
+  thin: (id: string, revision: number, keep: number) => call<DesignState>("POST", `/designs/${id}/thin`, { revision, keep }),
+  keeping: () => call<Keeping>("GET", "/keeping"),
+  clearMade: () => call<Keeping>("DELETE", "/keeping/made"),
   goTo: (id: string, revision: number, step: number) =>
     call<DesignState>("POST", `/designs/${id}/go-to`, { revision, step }),
   beginTrianglesCertificate: (design: string, id: string, chord: number, angle: number) =>

@@ -6,6 +6,7 @@ export type DesignCard = Schemas["DesignCard"];
 export type DesignState = Schemas["DesignState"];
 export type PieceState = Schemas["PieceState"];
 export type StepState = Schemas["StepState"];
+export type Keeping = Schemas["KeepingState"];
 export type JobReport = Schemas["JobReport"];
 export type Certificate = Schemas["CertificateState"];
 export type PreviewState = Schemas["PreviewState"];

@@ -1,0 +1,71 @@
+"""Only who has the key comes in: it stands in the address that is printed, and then in a cookie of the browser."""
+
+from __future__ import annotations
+
+import hmac
+from http.cookies import CookieError, SimpleCookie
+from urllib.parse import parse_qsl, urlencode
+
+from starlette.requests import HTTPConnection
+from starlette.responses import HTMLResponse, RedirectResponse, Response
+from starlette.types import ASGIApp, Receive, Scope, Send
+
+from zinc_otter.api.problems import answer, make_problem
+
+_OPEN = ("/api/health",)
+_YEAR = 365 * 24 * 3600
+_HOW = "Open the address that was printed where Zinc Otter was started; it ends in “?key=…”."
+_PAGE = f"""<!doctype html><html lang="en"><head><meta charset="utf-8"><title>Zinc Otter</title></head>
+<body><main><h1>This is Zinc Otter, and it is locked</h1><p>{_HOW} After that this browser is let in.</p>
+<p>The address is also kept in the file “address” in the folder of the designs.</p></main></body></html>"""
+
+
+class Door:
+    """Asks every request for the key: as ``Authorization: Bearer``, as a cookie, or once in the address of a page.
+
+    Cookies do not know ports, so the cookie's name has the port in it.
+    """
+
+    def __init__(self, app: ASGIApp, key: str) -> None:
+        self._app = app
+        self._key = key
+
+    async def __call__(self, scope: Scope, receive: Receive, send: Send) -> None:
+        if scope["type"] not in ("http", "websocket") or scope["path"] in _OPEN:
+            await self._app(scope, receive, send)
+            return
+        asked = HTTPConnection(scope)
+        name = f"zinc-otter-{asked.url.port or 80}"
+        if scope["type"] == "http" and scope["method"] == "GET" and not scope["path"].startswith("/api"):
+            given = dict(parse_qsl(scope["query_string"].decode("latin-1")))
+            if self._fits(given.pop("key", "")):
+                to = "/" + scope["path"].lstrip("/\\") + (f"?{urlencode(given)}" if given else "")
+                let_in = RedirectResponse(to, 303)
+                let_in.set_cookie(name, self._key, max_age=_YEAR, httponly=True, samesite="strict")
+                await let_in(scope, receive, send)
+                return
+        bearer = asked.headers.get("authorization", "")
+        if self._fits(_cookie(asked, name)) or (bearer.startswith("Bearer ") and self._fits(bearer[7:])):
+            await self._app(scope, receive, send)
+        elif scope["type"] == "websocket":
+            await receive()
+            await send({"type": "websocket.close", "code": 4401, "reason": "The key is missing."})
+        else:
+            await _locked(scope["path"])(scope, receive, send)
+
+    def _fits(self, given: str) -> bool:
+        return hmac.compare_digest(given.encode("utf-8", "replace"), self._key.encode())
+
+
+def _cookie(asked: HTTPConnection, name: str) -> str:
+    try:
+        held = SimpleCookie(asked.headers.get("cookie", "")).get(name)
+    except CookieError:
+        return ""
+    return held.value if held is not None else ""
+
+
+def _locked(path: str) -> Response:
+    if path.startswith("/api") or path.startswith("/assets"):
+        return answer(make_problem("locked-out", 401, "The key is missing", f"This request has no key. {_HOW}"))
+    return HTMLResponse(_PAGE, 401)

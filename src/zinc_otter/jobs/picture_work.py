@@ -1,0 +1,14 @@
+"""Draw a design's small picture. Runs in a worker process, so that what it takes is given back."""
+
+from __future__ import annotations
+
+from collections.abc import Callable
+
+from zinc_otter.core.cage import Cage
+
+
+def draw_picture(progress: Callable[[float, str], None], cages: list[Cage]) -> bytes:
+    """A PNG of the surfaces of some cages."""
+    from zinc_otter.studio.picture import picture_of
+
+    return picture_of(cages)
