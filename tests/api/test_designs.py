@@ -91,7 +91,7 @@ class BadInput(ServiceCase):
     def test_boxes_of_no_and_of_too_many_faces(self) -> None:
         self.assertIn("counts.1", self.refused({**BOX, "counts": [1, 0, 1]}))
         self.assertIn("counts.2", self.refused({**BOX, "counts": [1, 1, 10_000_000]}))
-        self.assertIn("20,000 are the most", self.refused({**BOX, "counts": [5000, 5000, 5000]}, kind="bad-number"))
+        self.assertIn("30,000 are the most", self.refused({**BOX, "counts": [5000, 5000, 5000]}, kind="too-many-faces"))
 
     def test_sizes_that_are_no_numbers(self) -> None:
         for wrong in (float("nan"), float("inf"), "wide", None, -4):

@@ -6,9 +6,9 @@ import numpy as np
 from hypothesis import given
 from hypothesis import strategies as st
 
+from zinc_otter.core.cage.face_bound import MOST_FACES
 from zinc_otter.core.errors import BadNumberError
 from zinc_otter.core.primitives import box, plane
-from zinc_otter.core.primitives.checks import MOST_FACES
 
 counts = st.tuples(*[st.integers(1, 6)] * 3)
 sizes = st.tuples(*[st.floats(0.01, 1000)] * 3)

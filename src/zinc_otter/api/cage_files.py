@@ -11,12 +11,13 @@ from fastapi.concurrency import run_in_threadpool
 from zinc_otter.api.designs import AtHand
 from zinc_otter.api.references import name_of
 from zinc_otter.api.solid_schemas import CageFileState, FindingState, SolidFileState
+from zinc_otter.core.cage.face_bound import MOST_FACES
 from zinc_otter.core.errors import FileFormatError
 from zinc_otter.core.formats.cages.cleaning import Cleaning
 from zinc_otter.core.formats.mesh import UNITS
 from zinc_otter.core.formats.surfaces.look import nearest_clay
 from zinc_otter.jobs.component_work import SolidFile, read_cage_file, read_solid_file
-from zinc_otter.studio.commands.add_cage import MOST_FACES, AddCage
+from zinc_otter.studio.commands.add_cage import AddCage
 
 router = APIRouter(prefix="/api", tags=["files"])
 FileName = Annotated[str, Query(min_length=1, max_length=260)]

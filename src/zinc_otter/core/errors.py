@@ -72,6 +72,12 @@ class BadNumberError(CoreError):
     kind = "bad-number"
 
 
+class TooManyFacesError(BadNumberError):
+    """A cage, or a design, of more faces than can be worked with."""
+
+    kind = "too-many-faces"
+
+
 class BadSelectionError(CoreError):
     """A selection that is empty, out of range, or of no use for the edit asked for."""
 

@@ -19,7 +19,7 @@ Id = Annotated[str, Field(min_length=1, max_length=20)]
 Name = Annotated[str, Field(min_length=1, max_length=80)]
 Number = Annotated[float, Field(ge=-1e6, le=1e6, allow_inf_nan=False)]
 Vector = tuple[Number, Number, Number]
-MOST_FACES = 500_000
+MOST_FACES = 200_000
 
 
 class _Strict(BaseModel):

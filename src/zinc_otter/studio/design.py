@@ -6,11 +6,15 @@ from collections.abc import Callable
 from dataclasses import dataclass, replace
 
 from zinc_otter.core.cage import Cage, Edit, Selection
+from zinc_otter.core.cage.face_bound import check_face_total
 from zinc_otter.core.cage.symmetry import Plane, Symmetry, mirrored_copy, symmetric_edit
-from zinc_otter.core.errors import CoreError
+from zinc_otter.core.errors import CoreError, TooManyFacesError
 from zinc_otter.core.solid.followers import Follower
 from zinc_otter.core.solid.followers.moving import similarity_between, taken_along
 from zinc_otter.studio.references import Reference
+
+MOST_IN_DESIGN = 200_000
+"""Faces of all pieces together."""
 
 
 class UnknownPieceError(CoreError):
@@ -117,6 +121,7 @@ class Design:
 
     def with_new_piece(self, name: str, cage: Cage, like: Piece | None = None) -> tuple[Design, Piece]:
         """The design with one piece more, and that piece; directly behind the piece that it is ``like``."""
+        self._check_faces(cage, 0)
         piece = Piece(f"p{self.next_number}", self.free_name(name), cage)
         at = len(self.pieces)
         if like is not None:
@@ -135,6 +140,7 @@ class Design:
     def with_piece(self, changed: Piece) -> Design:
         """The design with the piece of the same id replaced, and what follows it computed anew."""
         before = self.piece(changed.id)
+        self._check_faces(changed.cage, before.cage.topology.face_count)
         design = replace(self, pieces=tuple(changed if piece is before else piece for piece in self.pieces))
         if changed.cage is not before.cage:
             for piece in design.pieces:
@@ -169,6 +175,16 @@ class Design:
             if matrix is not None:
                 followers = tuple(taken_along(follower, matrix) for follower in followers)
         return self.with_piece(replace(piece, cage=done.cage, symmetry=symmetry, followers=followers))
+
+    def _check_faces(self, cage: Cage, before: int) -> None:
+        """Raise TooManyFacesError where a cage that had so many faces ``before`` grows beyond what can be worked with."""
+        count = cage.topology.face_count
+        check_face_total(count, before)
+        total = sum(piece.cage.topology.face_count for piece in self.pieces) + count - before
+        if count > before and total > MOST_IN_DESIGN:
+            raise TooManyFacesError(
+                f"The pieces of the design would have {total:,} faces; {MOST_IN_DESIGN:,} are the most together."
+            )
 
     def with_reference(self, changed: Reference) -> Design:
         """The design with the reference of the same id replaced."""

@@ -115,9 +115,10 @@ def convert(topology: Topology, selection: Selection, kind: Kind) -> Selection:
 
 def vertex_normals(cage: Cage, face_vectors: Floats) -> Floats:
     """(n, 3) unit sums of ``face_vectors`` (f, 3), area times normal, of the faces around each vertex; zero for none."""
-    total = np.zeros((cage.topology.vertex_count, 3))
-    np.add.at(total, cage.topology.face_verts, face_vectors[cage.topology.corner_face])
-    return unit(total)
+    t = cage.topology
+    of_corner = face_vectors[t.corner_face]
+    axes = [np.bincount(t.face_verts, of_corner[:, k], t.vertex_count) for k in range(3)]
+    return unit(np.stack(axes, axis=1))
 
 
 def mean_normal(cage: Cage, selection: Selection) -> Floats:

@@ -7,8 +7,9 @@ from collections.abc import Sequence
 import numpy as np
 
 from zinc_otter.core.cage.cage import Cage
+from zinc_otter.core.cage.face_bound import check_face_total
 from zinc_otter.core.cage.topology import Ints
-from zinc_otter.core.primitives.checks import Sizes, check_counts, check_face_total, check_sizes, of_quads
+from zinc_otter.core.primitives.checks import Sizes, check_counts, check_sizes, of_quads
 
 
 def box(size: Sizes, counts: Sequence[int], centre: Sequence[float] = (0.0, 0.0, 0.0)) -> Cage:

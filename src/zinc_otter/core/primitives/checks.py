@@ -10,10 +10,6 @@ from zinc_otter.core.cage.cage import LARGEST_LENGTH, Cage
 from zinc_otter.core.cage.topology import Floats, Ints, Topology
 from zinc_otter.core.errors import BadNumberError
 
-MOST_FACES = 20_000
-"""More faces than this in a control cage are taken for a slip: a cage lives from having few."""
-
-
 Sizes = Sequence[float] | Floats
 
 
@@ -35,12 +31,6 @@ def check_counts(counts: Sequence[int], count: int, least: Sequence[int] | None 
         if int(value) != value or value < low:
             raise BadNumberError(f"A face count must be a whole number from {low} here; {value} is not.")
     return tuple(int(value) for value in counts)
-
-
-def check_face_total(total: int) -> None:
-    """Raise BadNumberError when a primitive would have more faces than a cage can use."""
-    if total > MOST_FACES:
-        raise BadNumberError(f"That would make {total:,} faces; {MOST_FACES:,} are the most for one cage.")
 
 
 def of_quads(positions: Floats, quads: Ints) -> Cage:

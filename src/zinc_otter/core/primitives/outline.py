@@ -11,10 +11,11 @@ from scipy.sparse import diags, lil_matrix
 from scipy.sparse.linalg import spsolve
 
 from zinc_otter.core.cage.cage import HARD, Cage
+from zinc_otter.core.cage.face_bound import check_face_total
 from zinc_otter.core.cage.grid_fill import filled_rows, grid_counts
 from zinc_otter.core.cage.topology import Bools, Floats, Ints
 from zinc_otter.core.errors import BadNumberError
-from zinc_otter.core.primitives.checks import check_face_total, check_sizes, of_quads
+from zinc_otter.core.primitives.checks import check_sizes, of_quads
 
 _FINE = 4096
 

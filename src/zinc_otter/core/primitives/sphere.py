@@ -7,10 +7,11 @@ from collections.abc import Sequence
 import numpy as np
 
 from zinc_otter.core.cage.cage import Cage, unit
+from zinc_otter.core.cage.face_bound import check_face_total
 from zinc_otter.core.cage.topology import Floats
 from zinc_otter.core.errors import BadNumberError
 from zinc_otter.core.primitives.box import box
-from zinc_otter.core.primitives.checks import Sizes, check_counts, check_face_total, check_sizes, of_faces
+from zinc_otter.core.primitives.checks import Sizes, check_counts, check_sizes, of_faces
 
 
 def patched_sphere(diameter: float, count: int) -> Cage:

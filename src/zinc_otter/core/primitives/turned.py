@@ -8,10 +8,11 @@ from typing import Literal
 import numpy as np
 
 from zinc_otter.core.cage.cage import Cage
+from zinc_otter.core.cage.face_bound import check_face_total
 from zinc_otter.core.cage.grid_fill import filled_ring, grid_counts
 from zinc_otter.core.cage.topology import Floats, Ints
 from zinc_otter.core.errors import BadNumberError
-from zinc_otter.core.primitives.checks import Sizes, check_counts, check_face_total, check_sizes, of_faces, of_quads
+from zinc_otter.core.primitives.checks import Sizes, check_counts, check_sizes, of_faces, of_quads
 
 Caps = Literal["open", "bottom", "top", "both"]
 

@@ -10,12 +10,12 @@ from pydantic import Field
 
 from zinc_otter.core.cage import Cage
 from zinc_otter.core.cage.edit import edges_between
+from zinc_otter.core.cage.face_bound import MOST_FACES
 from zinc_otter.core.errors import BadSelectionError
 from zinc_otter.studio.commands.base import NewPiece, Outcome, Vector
 from zinc_otter.studio.commands.pieces import Colour
 from zinc_otter.studio.design import Design
 
-MOST_FACES = 30_000
 Index = Annotated[int, Field(ge=0, lt=2**31)]
 Sharpness = Annotated[float, Field(ge=0, le=10)]
 

@@ -9,7 +9,9 @@ import numpy as np
 from zinc_otter.core.cage.cage import Cage
 from zinc_otter.core.cage.edit import Edit, edges_between
 from zinc_otter.core.cage.edits.reringing import reringed
+from zinc_otter.core.cage.face_bound import check_face_total
 from zinc_otter.core.cage.grid_fill import coons
+from zinc_otter.core.cage.growing_points import GrowingPoints
 from zinc_otter.core.cage.selection import Selection
 from zinc_otter.core.cage.topology import Bools, Floats, Ints
 
@@ -47,6 +49,7 @@ def gridded(
     corners. The lines that now run through the grids are selected. Parts of a creased edge stay creased.
     """
     t = cage.topology
+    check_face_total(_total(cage, edges, counts, grids), t.face_count)
     firsts = t.vertex_count + np.concatenate([[0], np.cumsum(counts)[:-1]]).astype(np.int64)
     fresh = {e: list(range(f, f + c)) for e, f, c in zip(edges.tolist(), firsts.tolist(), counts.tolist(), strict=True)}
     work = _Work(np.concatenate([cage.positions, np.asarray(points).reshape(-1, 3)]))
@@ -71,7 +74,7 @@ def gridded(
         pieces.append((np.full(len(walk) - 1, edge), np.column_stack([walk[:-1], walk[1:]])))
     old = np.concatenate([edge for edge, _ in pieces])
     pairs = np.concatenate([pair for _, pair in pieces])
-    done = reringed(cage, np.array(work.points), work.rings, [(pairs, cage.edge_sharpness[old])])
+    done = reringed(cage, work.points.all, work.rings, [(pairs, cage.edge_sharpness[old])])
     after = done.cage.topology
     lines = edges_between(after, done.verts[np.array(work.lines, dtype=np.int64).reshape(-1, 2)])
     return Gridded(
@@ -81,11 +84,22 @@ def gridded(
     )  # fmt: skip
 
 
+def _total(cage: Cage, edges: Ints, counts: Ints, grids: Bools | None) -> int:
+    """How many faces there will be, but for those that close a side."""
+    t = cage.topology
+    if grids is None or not grids.any():
+        return t.face_count
+    parts = np.ones(t.edge_count, dtype=np.int64)
+    parts[edges] += counts
+    first = t.face_offsets[:-1][grids]
+    return int(t.face_count - grids.sum() + (parts[t.corner_edge[first]] * parts[t.corner_edge[first + 1]]).sum())
+
+
 class _Work:
     """The new faces as they come about."""
 
     def __init__(self, points: Floats) -> None:
-        self.points: list[Floats] = list(points)
+        self.points = GrowingPoints(points)
         self.rings: list[tuple[list[int], list[int]]] = []
         self.lines: list[tuple[int, int]] = []
 
@@ -96,10 +110,10 @@ class _Work:
         g[:-1, 0], g[m, :-1] = bottom, right
         g[1:, n], g[0, 1:] = top[::-1], left[::-1]
         if m > 1 and n > 1:
-            p = np.array(self.points)
+            p = self.points
             inner = coons(p[g[:, 0]], p[g[:, n]], p[g[0]], p[g[m]])[1:-1, 1:-1].reshape(-1, 3)
             g[1:-1, 1:-1] = (len(p) + np.arange(len(inner))).reshape(m - 1, n - 1)
-            self.points += list(inner)
+            p.put(inner)
         for i in range(m):
             for j in range(n):
                 self.rings.append(([face], [int(g[i, j]), int(g[i + 1, j]), int(g[i + 1, j + 1]), int(g[i, j + 1])]))
@@ -123,5 +137,4 @@ class _Work:
         p = self.points
         length = np.linalg.norm(p[v] - p[a]) + np.linalg.norm(p[b] - p[v])
         share = np.linalg.norm(p[v] - p[a]) / max(float(length), 1e-12)
-        p.append(0.5 * (p[v] + (1 - share) * p[d] + share * p[c]))
-        return len(p) - 1
+        return p.put(0.5 * (p[v] + (1 - share) * p[d] + share * p[c])[None])[0]

@@ -9,6 +9,7 @@ from zinc_otter.core.cage.cage import Cage
 from zinc_otter.core.cage.edit import edges_between
 from zinc_otter.core.cage.edits.cut import cut
 from zinc_otter.core.cage.edits.delete import delete_elements
+from zinc_otter.core.cage.face_bound import check_face_total
 from zinc_otter.core.cage.plane import Plane
 from zinc_otter.core.cage.selection import Selection, middles_of
 from zinc_otter.core.cage.symmetry.group import Group, mirror
@@ -39,6 +40,7 @@ def assembled(part: Cage, group: Group, tolerance: float, own: Symmetry | None =
     """
     if not (np.isfinite(tolerance) and tolerance >= 0):
         raise BadNumberError("The tolerance is a length of 0 or more.")
+    check_face_total(group.order * part.topology.face_count)
     for plane in group.planes:
         part = drawn_onto(part, plane, tolerance)
         _refuse_crossing(part, plane, tolerance)

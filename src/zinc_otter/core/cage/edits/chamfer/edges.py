@@ -9,6 +9,8 @@ from zinc_otter.core.cage.edit import Edit, edges_between
 from zinc_otter.core.cage.edits.chamfer.fans import Fans, check_asked, fans_of, largest_distance
 from zinc_otter.core.cage.edits.chamfer.profile import Faces, section
 from zinc_otter.core.cage.edits.reringing import reringed
+from zinc_otter.core.cage.face_bound import check_face_total
+from zinc_otter.core.cage.growing_points import GrowingPoints
 from zinc_otter.core.cage.selection import Selection
 from zinc_otter.core.cage.topology import Bools, Floats, Ints
 from zinc_otter.core.errors import BadNumberError, BadSelectionError
@@ -37,6 +39,8 @@ def chamfer_edges(
     chosen = np.zeros(t.edge_count, dtype=bool)
     chosen[selection.ids] = True
     fans = fans_of(cage, chosen)
+    picked = int(chosen.sum())
+    check_face_total(t.face_count + segments * picked + (segments // 2) ** 2 * len(fans.drifts), t.face_count)
     most, edge = largest_distance(cage, fans)
     if distance >= 0.999 * most:
         raise BadSelectionError(
@@ -60,7 +64,7 @@ class _Chamfer:
         self.segments, self.is_round, self.quads = segments, is_round, quads
         drifts = np.array(fans.drifts).reshape(-1, 3)
         moved = cage.positions[fans.origins] + distance * drifts
-        self.faces = Faces([*cage.positions, *moved])
+        self.faces = Faces(GrowingPoints(np.concatenate([cage.positions, moved])))
         self.sections: dict[tuple[int, int], list[int]] = {}
         self.split_faces: dict[int, int] = {}
 
@@ -72,7 +76,7 @@ class _Chamfer:
             self._end_at(vertex)
         own, lines, outer = self._strips()
         old_rings, corner_verts, leaving, kept = self._old_faces()
-        positions = np.array(self.faces.points)
+        positions = self.faces.points.all
         rings = [([face], ring) for face, ring in old_rings] + [([], ring) for ring in [*own, *self.faces.rings]]
         split: list[tuple[Ints, Floats | float]] = [kept]
         if keep_creases:

@@ -71,15 +71,17 @@ def fans_of(cage: Cage, chosen: Bools) -> Fans:
     """The fans of all vertices of the ``chosen`` edges (e,). Raises BadSelectionError."""
     t = cage.topology
     fans = Fans(t.vertex_count)
+    sides = Sides.of(cage)
+    starts_at = _starts(t, chosen)
     touched = np.unique(t.edge_verts[chosen])
     for vertex in touched.tolist():
-        corners = list(_around(t, vertex, chosen))
+        corners = list(_around(t, int(starts_at[vertex])))
         is_border = bool(t.on_border[vertex])
         if is_border:
             fans.on_border.add(vertex)
         marks = [bool(chosen[t.corner_edge[c]]) for c in corners]
         if sum(marks) == 1 and not is_border:
-            _end(cage, fans, vertex, corners, touched)
+            _end(sides, fans, vertex, corners, touched)
             continue
         begin = 0
         for k in range(1, len(corners) + 1):
@@ -89,7 +91,7 @@ def fans_of(cage: Cage, chosen: Bools) -> Fans:
             starts = marks[begin]
             stops = k < len(corners) or not is_border
             edge = int(t.corner_edge[sector[0]]) if starts else -1
-            made = fans.new(vertex, _drift(cage, vertex, sector, starts, stops))
+            made = fans.new(vertex, _drift(sides, vertex, sector, starts, stops))
             for corner in sector:
                 fans.rings[corner] = [made]
             fans.sectors.setdefault(vertex, []).append((made, edge))
@@ -97,11 +99,17 @@ def fans_of(cage: Cage, chosen: Bools) -> Fans:
     return fans
 
 
-def _around(t: Topology, vertex: int, chosen: Bools) -> Iterator[int]:
-    """The corners at a vertex, counter-clockwise: from its border, or from a chosen edge, on."""
-    at = np.flatnonzero(t.face_verts == vertex)
-    begins = t.corner_twin[at] < 0 if t.on_border[vertex] else chosen[t.corner_edge[at]]
-    start = int(at[begins][0])
+def _starts(t: Topology, chosen: Bools) -> Ints:
+    """(v,) for each vertex a corner to start from: at its border, or else at a chosen edge; -1 where there is none."""
+    begins = np.where(t.on_border[t.face_verts], t.corner_twin < 0, chosen[t.corner_edge])
+    start = np.full(t.vertex_count, -1, dtype=np.int64)
+    found = np.flatnonzero(begins)[::-1]
+    start[t.face_verts[found]] = found
+    return start
+
+
+def _around(t: Topology, start: int) -> Iterator[int]:
+    """The corners at a vertex, counter-clockwise from one on."""
     corner = start
     while True:
         yield corner
@@ -110,8 +118,8 @@ def _around(t: Topology, vertex: int, chosen: Bools) -> Iterator[int]:
             return
 
 
-def _end(cage: Cage, fans: Fans, vertex: int, corners: list[int], touched: Ints) -> None:
-    t = cage.topology
+def _end(sides: Sides, fans: Fans, vertex: int, corners: list[int], touched: Ints) -> None:
+    t = sides.topology
     n = len(corners)
     first, last = corners[0], corners[-1]
     edge = int(t.corner_edge[first])
@@ -119,8 +127,8 @@ def _end(cage: Cage, fans: Fans, vertex: int, corners: list[int], touched: Ints)
         raise BadSelectionError(
             "A chamfer cannot end at a vertex of two edges; heal that vertex away first.", vertices=[vertex]
         )
-    left = fans.new(vertex, _along(cage, vertex, first, ahead=False, of_edge=edge))
-    right = fans.new(vertex, _along(cage, vertex, last, ahead=True, of_edge=edge))
+    left = fans.new(vertex, _along(sides, vertex, first, ahead=False))
+    right = fans.new(vertex, _along(sides, vertex, last, ahead=True))
     fans.rings[first], fans.rings[last] = [left], [right]
     beyond = int(t.face_verts[t.corner_next[corners[2]]]) if n == 4 else -1
     if n == 3:
@@ -136,65 +144,58 @@ def _end(cage: Cage, fans: Fans, vertex: int, corners: list[int], touched: Ints)
         fans.ends[vertex] = End(edge, left, right, "stay")
 
 
-def _drift(cage: Cage, vertex: int, sector: list[int], starts: bool, stops: bool) -> Floats:
+@dataclass(frozen=True, eq=False)
+class Sides:
+    """Directions at each corner (c, 3), unit: away along the ``next`` and the ``prev`` edge, into the face square to either
+    (``in_next``, ``in_prev``), and the face's mean ``normal``.
+    """
+
+    topology: Topology
+    next: Floats
+    prev: Floats
+    in_next: Floats
+    in_prev: Floats
+    normal: Floats
+
+    @classmethod
+    def of(cls, cage: Cage) -> Sides:
+        t, p = cage.topology, cage.positions
+        here = p[t.face_verts]
+        out, back = p[t.face_verts[t.corner_next]] - here, p[t.face_verts[t.corner_prev]] - here
+        cross = np.cross(out, back)
+        mean = cage.face_normals[t.corner_face]
+        # The normal of a face as it lies at the corner; of the face where both edges are one line, or it turns inwards.
+        bent = unit(cross)
+        lengths = np.linalg.norm(out, axis=1) * np.linalg.norm(back, axis=1)
+        flat = np.linalg.norm(cross, axis=1) < _SHARPEST * lengths
+        normal = np.where((flat | ((bent * mean).sum(axis=1) <= 0))[:, None], mean, bent)
+        ahead, behind = unit(out), unit(back)
+        return cls(t, ahead, behind, unit(np.cross(normal, ahead)), unit(np.cross(normal, -behind)), mean)
+
+
+def _drift(sides: Sides, vertex: int, sector: list[int], starts: bool, stops: bool) -> Floats:
     """(3,) by how much a sector's vertex moves for each mm, so that it is 1 mm from the chamfered edges beside it."""
-    t = cage.topology
     first, last = sector[0], sector[-1]
     if not starts:
-        return _along(cage, vertex, last, ahead=True, of_edge=int(t.corner_edge[t.corner_prev[last]]))
+        return _along(sides, vertex, last, ahead=True)
     if not stops:
-        return _along(cage, vertex, first, ahead=False, of_edge=int(t.corner_edge[first]))
-    inward_first = _inward(cage, first, int(t.corner_edge[first]))
-    inward_last = _inward(cage, last, int(t.corner_edge[t.corner_prev[last]]))
+        return _along(sides, vertex, first, ahead=False)
+    inward_first, inward_last = sides.in_next[first], sides.in_prev[last]
     if len(sector) == 2:
-        along = _direction(cage, vertex, int(t.corner_edge[t.corner_prev[first]]))
+        along = sides.prev[first]
         gain = float(along @ (inward_first + inward_last)) / 2
         _check_gain(gain, vertex)
-        return along / gain
-    normals = [cage.face_normals[t.corner_face[c]] for c in (first, last)]
-    rows = np.array([inward_first, inward_last, *normals])
+        return np.asarray(along / gain)
+    rows = np.stack([inward_first, inward_last, sides.normal[first], sides.normal[last]])
     return np.asarray(np.linalg.lstsq(rows, np.array([1.0, 1.0, 0.0, 0.0]), rcond=1e-3)[0])
 
 
-def _along(cage: Cage, vertex: int, corner: int, ahead: bool, of_edge: int) -> Floats:
-    """(3,) along the other edge of a corner, so far that the distance to ``of_edge`` within the face is 1."""
-    t = cage.topology
-    other = int(t.corner_edge[corner if ahead else t.corner_prev[corner]])
-    along = _direction(cage, vertex, other)
-    gain = float(along @ _inward(cage, corner, of_edge))
+def _along(sides: Sides, vertex: int, corner: int, ahead: bool) -> Floats:
+    """(3,) along one edge of a corner, so far that the distance to the other within the face is 1."""
+    along, inward = (sides.next, sides.in_prev) if ahead else (sides.prev, sides.in_next)
+    gain = float(along[corner] @ inward[corner])
     _check_gain(gain, vertex)
-    return along / gain
-
-
-def _direction(cage: Cage, vertex: int, edge: int) -> Floats:
-    a, b = cage.topology.edge_verts[edge]
-    other = int(b if a == vertex else a)
-    return unit(cage.positions[other] - cage.positions[vertex])
-
-
-def _inward(cage: Cage, corner: int, edge: int) -> Floats:
-    """(3,) unit direction within the corner's face, square to one of its edges."""
-    t = cage.topology
-    face = int(t.corner_face[corner])
-    a, b = cage.positions[t.edge_verts[edge]]
-    # The face's own ring tells on which side it lies.
-    ring = t.corner_edge[t.face_offsets[face] : t.face_offsets[face + 1]].tolist()
-    half = int(t.face_offsets[face]) + ring.index(edge)
-    along = unit(b - a) if t.face_verts[half] == t.edge_verts[edge, 0] else unit(a - b)
-    return np.asarray(unit(np.cross(_normal_at(cage, corner), along)))
-
-
-def _normal_at(cage: Cage, corner: int) -> Floats:
-    """(3,) normal of the two edges at a corner: of its face as it lies there; of the face where they are one line."""
-    t = cage.topology
-    p = cage.positions
-    here = p[t.face_verts[corner]]
-    out, back = p[t.face_verts[t.corner_next[corner]]] - here, p[t.face_verts[t.corner_prev[corner]]] - here
-    cross = np.cross(out, back)
-    mean = cage.face_normals[t.corner_face[corner]]
-    bent = unit(cross)
-    flat = np.linalg.norm(cross) < _SHARPEST * np.linalg.norm(out) * np.linalg.norm(back)
-    return np.asarray(mean if flat or bent @ mean <= 0 else bent)
+    return np.asarray(along[corner] / gain)
 
 
 def _check_gain(gain: float, vertex: int) -> None:

@@ -6,6 +6,7 @@ import numpy as np
 
 from zinc_otter.core.cage.cage import unit
 from zinc_otter.core.cage.grid_fill import coons
+from zinc_otter.core.cage.growing_points import GrowingPoints
 from zinc_otter.core.cage.topology import Floats
 
 
@@ -29,14 +30,12 @@ def section(right: Floats, apex: Floats, left: Floats, segments: int, is_round: 
 class Faces:
     """Collects points and faces; ``first`` is the number of the first point."""
 
-    def __init__(self, points: list[Floats]) -> None:
+    def __init__(self, points: GrowingPoints) -> None:
         self.points = points
         self.rings: list[list[int]] = []
 
     def put(self, points: Floats) -> list[int]:
-        first = len(self.points)
-        self.points += list(points)
-        return list(range(first, first + len(points)))
+        return self.points.put(points)
 
     def grid(self, numbers: list[list[int]]) -> None:
         """Quads over rows of vertices, counter-clockwise where the first index runs right and the second up."""
@@ -50,7 +49,7 @@ class Faces:
         Where the sections lie on a sphere, so does what is between them.
         """
         half = (len(sides[0]) - 1) // 2
-        p = np.array(self.points)
+        p = self.points
         ring = np.array([v for side in sides for v in side[:-1]])
         middles = [side[half] for side in sides]
         sphere = _sphere_through(p[ring]) if is_round else None
@@ -66,8 +65,7 @@ class Faces:
             after = (k + 1) % len(sides)
             ahead, back = sides[after][: half + 1], side[half:][::-1]
             # Rows run from the corner along the next section; columns back along this one.
-            q = np.array(self.points)
-            inside = coons(q[ahead], q[spokes[k]], q[back], q[spokes[after]])[1:-1, 1:-1]
+            inside = coons(p[ahead], p[spokes[k]], p[back], p[spokes[after]])[1:-1, 1:-1]
             flat = inside.reshape(-1, 3)
             numbers = np.array(self.put(sphere.onto(flat) if sphere and len(flat) else flat), dtype=np.int64)
             g = np.empty((half + 1, half + 1), dtype=np.int64)
