@@ -4,13 +4,15 @@ The viewer sends ``{do: "preview" | "commit" | "cancel", seq, revision, command}
 ``{do: "look", seq, level}`` to be shown the pieces at another level of smoothness, 1 to 4 or null;
 ``{do: "weigh", seq, piece, picked, reach}`` to be shown how far a reach carries; ``{do: "curves", seq, asked}`` to be
 shown curves of a piece with every frame from then on, or with null no more; ``{do: "bodies", seq}`` to look again whether
-the kernel has made a solid by now. It is sent ``state`` (the design without arrays), ``frame`` (arrays of what changed),
-``weights``, ``curves`` and ``problem``; and a little later ``bodies``, what followers make of the pieces.
+the kernel has made a solid by now; ``{do: "stop"}`` to stop what is being worked on. It is sent ``state`` (the design
+without arrays), ``frame`` (arrays of what changed), ``weights``, ``curves`` and ``problem``; ``working`` while something
+takes long; and a little later ``bodies``, what followers make of the pieces.
 """
 
 from __future__ import annotations
 
 import asyncio
+import time
 from typing import Any
 
 from fastapi import APIRouter, WebSocket, WebSocketDisconnect
@@ -46,10 +48,12 @@ async def live(socket: WebSocket, design_id: str) -> None:
         await socket.close(4404, str(error))
 
 
-_DEEDS = ("preview", "commit", "cancel", "look", "weigh", "curves", "bodies")
+_DEEDS = ("preview", "commit", "cancel", "look", "weigh", "curves", "bodies", "stop")
 
 
 _LATEST = ("preview", "weigh", "curves")
+_QUIET, _BEAT = 0.7, 0.5
+"""Seconds after which a viewer is told that something takes long, and then how often."""
 
 
 class _Weigh(BaseModel):
@@ -101,13 +105,19 @@ class _Channel:
         """Take messages as they come; of previews only the latest waits."""
         try:
             while True:
-                data = await self._socket.receive_bytes()
+                frame = await self._socket.receive()
+                if frame["type"] != "websocket.receive":
+                    return
                 try:
-                    message = unpack(data)
+                    message = unpack(frame.get("bytes") or b"")
                     if not isinstance(message, dict) or message.get("do") not in _DEEDS:
                         raise ValueError
                 except ValueError:
                     message = {"do": "broken"}
+                if message["do"] == "stop":
+                    # Not one of those that wait their turn: it ends what is under way.
+                    await asyncio.to_thread(self._room.edits.stop, self._design_id)
+                    continue
                 if self._waiting and self._waiting[-1]["do"] == message["do"] and message["do"] in _LATEST:
                     self._waiting.pop()
                 self._waiting.append(message)
@@ -119,6 +129,7 @@ class _Channel:
         while self._waiting:
             message = self._waiting.pop(0)
             seq = message.get("seq", 0)
+            telling = asyncio.create_task(self._tell_working(seq))
             try:
                 await self._deeds[message["do"]](seq, message)
             except UnknownDesignError:
@@ -127,6 +138,18 @@ class _Channel:
                 await self._refuse(seq, problem_of(error))
             except ValidationError as error:
                 await self._refuse(seq, invalid(error))
+            finally:
+                telling.cancel()
+
+    async def _tell_working(self, seq: int) -> None:
+        """Say every now and then that what was asked for is still being worked on, and for how many seconds."""
+        begun = time.monotonic()
+        await asyncio.sleep(_QUIET)
+        while True:
+            seconds = time.monotonic() - begun
+            stoppable = self._room.edits.is_stoppable(self._design_id)
+            await self._send({"type": "working", "seq": seq, "seconds": seconds, "stoppable": stoppable})
+            await asyncio.sleep(_BEAT)
 
     async def _preview(self, seq: int, message: dict[str, Any]) -> None:
         def work() -> tuple[dict[str, Any], Design]:
@@ -159,7 +182,7 @@ class _Channel:
 
     async def _look(self, seq: int, message: dict[str, Any]) -> None:
         level = message.get("level")
-        if level is not None and level not in (1, 2, 3, 4):
+        if level is not None and (not isinstance(level, int) or isinstance(level, bool) or level not in (1, 2, 3, 4)):
             return await self._broken(seq, message)
         self._view.look(level)
         await self._show_saved(seq)

@@ -16,6 +16,7 @@ import numpy as np
 from fastapi import Request
 
 from zinc_otter.api.bodies import Bodies
+from zinc_otter.api.edits import Edits
 from zinc_otter.api.kept import Kept
 from zinc_otter.core.cage import Cage
 from zinc_otter.core.errors import CoreError
@@ -98,7 +99,9 @@ class Room:
         self.made = MadeFiles(folder / "made", self.store)
         self.work = WorkFolder.fresh(folder)
         self.meshes = MeshShelf(self.store)
-        self.studio = Studio(self.store, self.meshes.get)
+        self.edit_work = JobRunner(time_limit=60, folder=self.work.path)
+        self.edits = Edits(self.edit_work)
+        self.studio = Studio(self.store, self.meshes.get, self.edits.apply)
         self.jobs = JobRunner(folder=self.work.path)
         self.intake = JobRunner(time_limit=90, folder=self.work.path)
         self.stencils = StencilShelf()
@@ -176,6 +179,7 @@ class Room:
     def close(self) -> None:
         self.jobs.close()
         self.intake.close()
+        self.edit_work.close()
         self.store.close()
         self.work.clear()
         self.data.release()

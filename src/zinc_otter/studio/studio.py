@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterator
+from collections.abc import Callable, Iterator
 from contextlib import contextmanager
 from dataclasses import dataclass
 from threading import RLock
@@ -12,6 +12,7 @@ from weakref import WeakValueDictionary
 from zinc_otter.core.cage import Selection
 from zinc_otter.studio.commands import Command, Outcome, Picked
 from zinc_otter.studio.commands.base import Meshes, no_meshes
+from zinc_otter.studio.design import Design
 from zinc_otter.studio.shelf import Saved, Shelf, StaleRevisionError, Unit
 
 
@@ -21,6 +22,14 @@ class _Preview:
     revision: int
     command: Command
     outcome: Outcome
+
+
+Applier = Callable[[str, Command, Design, Meshes], Outcome]
+"""Carries out a command on a design of an id: at once, or where it can be stopped."""
+
+
+def at_once(_: str, command: Command, design: Design, meshes: Meshes) -> Outcome:
+    return command.apply_among(design, meshes)
 
 
 class _Changing:
@@ -36,9 +45,10 @@ class Studio:
     What takes long on one design holds up no other: each has a lock of its own.
     """
 
-    def __init__(self, shelf: Shelf, meshes: Meshes = no_meshes) -> None:
+    def __init__(self, shelf: Shelf, meshes: Meshes = no_meshes, apply: Applier = at_once) -> None:
         self._shelf = shelf
         self._meshes = meshes
+        self._apply = apply
         self._lock = RLock()
         self._open: dict[str, Saved] = {}
         self._previews: dict[str, _Preview] = {}
@@ -55,7 +65,7 @@ class Studio:
     def preview(self, design_id: str, revision: int, command: Command) -> Outcome:
         """What a command would lead to; nothing is kept. Raises StaleRevisionError and what the command raises."""
         saved = self._at(design_id, revision)
-        outcome = command.apply_among(saved.design, self._meshes)
+        outcome = self._apply(design_id, command, saved.design, self._meshes)
         with self._lock:
             self._previews.pop(design_id, None)
             self._previews[design_id] = _Preview(design_id, revision, command, outcome)
@@ -72,7 +82,7 @@ class Studio:
             if last is not None and last.revision == revision and last.command == command:
                 outcome = last.outcome
             else:
-                outcome = command.apply_among(saved.design, self._meshes)
+                outcome = self._apply(design_id, command, saved.design, self._meshes)
             return self._keep(
                 self._shelf.add_step(
                     design_id,

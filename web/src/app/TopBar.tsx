@@ -17,10 +17,10 @@ import { tools } from "../tools/all";
 import { go } from "./route";
 
 export function TopBar({ onKeys }: { onKeys(): void }) {
-  const { design, connected, station, setStation, undo, redo, rename, showIn, preview } = useBench();
+  const { design, connected, station, setStation, undo, redo, rename, showIn, preview, working, stopWork } = useBench();
   const [renaming, setRenaming] = useState(false);
   const steps = design?.steps.length ?? 0;
-  const saved = !connected ? "no connection, trying again" : preview ? "not applied yet" : "saved";
+  const saved = working ? `working, ${working.seconds} s` : !connected ? "no connection, trying again" : preview ? "not applied yet" : "saved";
   return (
     <Box
       component="header"
@@ -53,6 +53,11 @@ export function TopBar({ onKeys }: { onKeys(): void }) {
           )}
           <Typography role="status" sx={{ fontSize: 12, px: 0.5, color: connected ? "text.secondary" : "error.main" }}>
             {saved}
+            {working?.stoppable && (
+              <Button size="small" color="inherit" onClick={stopWork} sx={{ py: 0, ml: 0.5, minWidth: 0, fontSize: 12, textDecoration: "underline" }}>
+                Stop
+              </Button>
+            )}
           </Typography>
         </Box>
       </Stack>

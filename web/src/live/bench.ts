@@ -31,6 +31,8 @@ let channel: Channel | null = null;
 
 interface Bench extends Picking {
   design: DesignState | null;
+  /** What the service is still working on, and for how long; null as a rule. */
+  working: { seq: number; seconds: number; stoppable: boolean } | null;
   connected: boolean;
   gone: boolean;
   problem: Problem | null;
@@ -62,6 +64,8 @@ interface Bench extends Picking {
   weigh(): void;
   /** Show the curves that are asked for, of the piece in hand and the edges picked on it. */
   bend(): void;
+  /** Stop what the service is working on. */
+  stopWork(): void;
   /** Drop a preview and wait until the design is shown as it stands: only then are elements what their numbers say. */
   cleared(): Promise<void>;
   back(): void;
@@ -135,6 +139,13 @@ export const useBench = create<Bench>((set, get) => {
   };
 
   const message = (m: Message) => {
+    if (m.type === "working") return set({ working: { seq: m.seq, seconds: Math.round(m.seconds), stoppable: m.stoppable } });
+    if (get().working && (m.type === "problem" || m.type === "state" || m.seq === get().working?.seq)) set({ working: null });
+    if (m.type === "problem" && m.problem.type === "/problems/stopped") {
+      set({ touched: false });
+      turns.answered(m.seq);
+      return;
+    }
     if (m.type === "problem") {
       const soft = !turns.isAwaiting(m.seq) && !get().touched && toolById(get().toolId)?.eager === true;
       set({ problem: m.problem, problemPiece: get().piece, touched: false, soft });
@@ -209,6 +220,7 @@ export const useBench = create<Bench>((set, get) => {
 
   return {
     design: null,
+    working: null,
     connected: false,
     gone: false,
     problem: null,
@@ -229,7 +241,7 @@ export const useBench = create<Bench>((set, get) => {
       channel = new Channel(id, {
         message,
         connected: (connected) => {
-          set({ connected });
+          set({ connected, working: null });
           // What was under way may have been kept or not: the state that comes now tells.
           turns.forget();
           nudged = null;
@@ -250,6 +262,10 @@ export const useBench = create<Bench>((set, get) => {
         pieces.clear();
         set({ design: null });
       };
+    },
+
+    stopWork() {
+      channel?.stop();
     },
 
     setStation(station) {

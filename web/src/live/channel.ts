@@ -16,6 +16,8 @@ export class Channel {
   private closed = false;
   private seq = 0;
   private underWay = 0;
+  /** The message of which the service said that it takes long. */
+  private slow = 0;
   /** The last message that is answered by one with its number. */
   private lastAsked = 0;
   private waiting: { revision: number; command: Command } | null = null;
@@ -32,12 +34,16 @@ export class Channel {
   /** Show what a command would lead to. While one preview is under way only the newest of the rest is kept. */
   preview(revision: number, command: Command): void {
     this.previewing = true;
-    if (this.underWay) this.waiting = { revision, command };
+    if (this.underWay) {
+      this.waiting = { revision, command };
+      this.stopSlow();
+    }
     else this.underWay = this.send({ do: "preview", revision, command });
   }
 
   /** The number of the message by which the answer will be known; 0 where there is no connection. */
   commit(revision: number, command: Command): number {
+    // A preview of the same that is being worked on becomes the step.
     this.waiting = null;
     this.previewing = false;
     return this.send({ do: "commit", revision, command });
@@ -50,6 +56,7 @@ export class Channel {
   /** The number of the message by which the answer will be known; 0 where there is no connection. */
   cancel(): number {
     this.waiting = null;
+    this.stopSlow();
     this.previewing = false;
     return this.send({ do: "cancel" });
   }
@@ -65,6 +72,16 @@ export class Channel {
   /** Ask whether the kernel has made solids by now. */
   bodies(): void {
     this.send({ do: "bodies" });
+  }
+
+  /** Stop what is being worked on; what was asked for is answered by a refusal. */
+  stop(): void {
+    this.socket?.send(pack({ do: "stop", seq: 0 }));
+  }
+
+  /** A preview that takes long is only in the way of what is asked for after it. */
+  private stopSlow(): void {
+    if (this.underWay && this.slow === this.underWay) this.stop();
   }
 
   close(): void {
@@ -92,6 +109,11 @@ export class Channel {
     socket.onmessage = (event: MessageEvent<ArrayBuffer>) => {
       const message = unpack(event.data) as Message;
       this.listener.message(message);
+      if (message.type === "working") {
+        this.slow = message.seq;
+        if (this.waiting) this.stopSlow();
+        return;
+      }
       if (message.seq === this.underWay) {
         this.underWay = 0;
         if (this.waiting) {

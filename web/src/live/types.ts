@@ -113,6 +113,7 @@ export type Message =
   | { type: "weights"; seq: number; weights: Weights | null }
   | { type: "curves"; seq: number; curves: Bend[] }
   | BodiesMessage
+  | { type: "working"; seq: number; seconds: number; stoppable: boolean }
   | { type: "problem"; seq: number; problem: Problem };
 
 /** What followers make of a piece: its triangles, and what became of each follower. */

@@ -18,6 +18,8 @@ Share = Annotated[float, Field(ge=0, le=1, allow_inf_nan=False)]
 class Aligning(OnSelection):
     """A verb whose plane, line or circle is that of what was picked, not of it together with its images."""
 
+    is_quick = True
+
     share: Share = 1.0
 
     def editing(self, cage: Cage, picked: Selection) -> Callable[[Cage, Selection], Edit]:

@@ -78,6 +78,10 @@ class Command(BaseModel, ABC):
         """As :meth:`apply`, for commands that look at the meshes of components too."""
         return self.apply(design)
 
+    def weight(self, design: Design) -> int:
+        """Faces that it works through, where that may take a while; 0 for what is quick however many there are."""
+        return 0
+
     @abstractmethod
     def title(self, design: Design) -> str:
         """The step in plain words, given the design before it."""
@@ -110,6 +114,8 @@ class OnSelection(Command, ABC):
 
     shows_result: ClassVar[bool] = False
     """Whether what it leads to is selected also where a whole piece was picked."""
+    is_quick: ClassVar[bool] = False
+    """Whether it only moves or marks what is there, and so is done at once on the largest cage."""
 
     @abstractmethod
     def edit(self, cage: Cage, selection: Selection) -> Edit:
@@ -125,6 +131,10 @@ class OnSelection(Command, ABC):
         assert first is not None
         whole = self.picked.kind == "piece" and not self.shows_result
         return Outcome(design, self.piece, first.selected, whole, first.weights, first.doubtful, first.remarks)
+
+    def weight(self, design: Design) -> int:
+        mine = {self.piece, *self.others}
+        return 0 if self.is_quick else sum(p.cage.topology.face_count for p in design.pieces if p.id in mine)
 
     def edited(self, design: Design, piece_id: str) -> tuple[Design, Edit]:
         """The design with one of the pieces edited."""
@@ -156,6 +166,8 @@ class OnSelection(Command, ABC):
 
 class BesideMeshes(OnSelection, ABC):
     """A command on one piece that goes by the mesh of a component, or by another piece."""
+
+    is_quick = True
 
     @abstractmethod
     def edit_beside(self, design: Design, meshes: Meshes) -> Callable[[Cage, Selection], Edit]:

@@ -15,6 +15,8 @@ from zinc_otter.studio.words import number
 class SetCorner(OnSelection):
     """Give the picked vertices (or those that the picked edges or faces hold) a sharpness, 0 smooth to 10 hard."""
 
+    is_quick = True
+
     kind: Literal["corner"] = "corner"
     sharpness: Sharpness
 

@@ -18,6 +18,8 @@ Sharpness = Annotated[float, Field(ge=0, le=HARD, allow_inf_nan=False)]
 class SetCrease(OnSelection):
     """Give the picked edges (or those that the picked faces or vertices hold) a sharpness, 0 smooth to 10 hard."""
 
+    is_quick = True
+
     kind: Literal["crease"] = "crease"
     sharpness: Sharpness
 

@@ -23,6 +23,8 @@ from zinc_otter.studio.words import number
 class ScaleCreases(OnSelection):
     """Multiply the sharpness of all creases and corners of what is picked by a ``factor``: below 1 softens."""
 
+    is_quick = True
+
     kind: Literal["scale-creases"] = "scale-creases"
     factor: Annotated[Number, Field(ge=0, le=HARD)]
 

@@ -38,6 +38,10 @@ class SplitParts(OnSelection):
             piece_id, picked, lambda cage, chosen: split_faces(cage, chosen, self.along, self.across, everywhere)
         )
 
+    def weight(self, design: Design) -> int:
+        picked = sum(len(self.picked.on(design.piece(piece_id).cage).ids) for piece_id in (self.piece, *self.others))
+        return super().weight(design) + picked * self.along * (1 if self.picked.kind == "edge" else self.across)
+
     def title(self, design: Design) -> str:
         parts = f"{self.along}" if self.picked.kind == "edge" else f"{self.along} by {self.across}"
         return f"Split {self.what(design)} into {parts}"

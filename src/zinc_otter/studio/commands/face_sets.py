@@ -15,6 +15,8 @@ from zinc_otter.studio.design import Design
 class NameFaces(OnSelection):
     """Keep the picked faces as a set under a name; a set of that name is replaced."""
 
+    is_quick = True
+
     kind: Literal["name-faces"] = "name-faces"
     name: Name
 

@@ -15,6 +15,8 @@ from zinc_otter.studio.words import millimetres
 class MoveEach(OnSelection):
     """Move every vertex by ``distance`` in mm along its own normal."""
 
+    is_quick = True
+
     kind: Literal["move-each"] = "move-each"
     distance: Length
 

@@ -13,6 +13,8 @@ from zinc_otter.studio.design import Design
 class Flip(OnSelection):
     """Turn whole shells over, outside in: every shell of which something is picked."""
 
+    is_quick = True
+
     kind: Literal["flip"] = "flip"
 
     def edit(self, cage: Cage, selection: Selection) -> Edit:

@@ -51,6 +51,8 @@ def reaching(reach: ReachBy | None) -> str:
 class Placement(OnSelection):
     """A command that moves what is picked, and with a ``reach`` what lies around it by a share."""
 
+    is_quick = True
+
     reach: ReachBy | None = None
 
     @abstractmethod

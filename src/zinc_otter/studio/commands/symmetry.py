@@ -115,6 +115,10 @@ class RepeatAround(Command):
             cage, symmetry = following(piece.cage, group, hand)
         return Outcome(design.with_piece(replace(piece, cage=cage, symmetry=symmetry)), piece.id, Selection.of("face", []))
 
+    def weight(self, design: Design) -> int:
+        times = self.sectors * (2 if self.mirrored else 1) if self.way == "open" else 1
+        return times * design.piece(self.piece).cage.topology.face_count
+
     def title(self, design: Design) -> str:
         return f"Repeated {design.piece(self.piece).name} in {self.sectors} sectors"
 
