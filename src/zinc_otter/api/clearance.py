@@ -9,10 +9,13 @@ import numpy as np
 
 from zinc_otter.api.room import MeshShelf
 from zinc_otter.core.cage.topology import Floats
+from zinc_otter.core.proof.distance import MeshDistance
 from zinc_otter.studio.design import Design
 from zinc_otter.studio.references import Component
 
 _WHILE_DRAGGING = 3_000
+_IN_QUESTION = 400
+"""Points, nearest by the lesser mesh, that are measured against a large one itself."""
 
 
 def clearances(design: Design, surfaces: Mapping[str, Floats], meshes: MeshShelf, settled: bool) -> list[dict[str, Any]]:
@@ -33,11 +36,12 @@ def clearances(design: Design, surfaces: Mapping[str, Floats], meshes: MeshShelf
             points = surfaces[piece.id]
             if not settled and len(points) > _WHILE_DRAGGING:
                 points = points[:: -(-len(points) // _WHILE_DRAGGING)]
-            distance, at = mesh.signed(component.own(points))
+            distance, at = (_nearest(mesh, component.own(points)) if settled else mesh.felt.signed(component.own(points)))
             least = int(np.argmin(distance))
             vertices = piece.cage.positions
             if not settled and len(vertices) > _WHILE_DRAGGING:
                 vertices = vertices[:0]
+            measured = mesh if settled and len(vertices) <= _WHILE_DRAGGING else mesh.felt
             found.append({
                 "piece": piece.id,
                 "reference": component.id,
@@ -46,6 +50,22 @@ def clearances(design: Design, surfaces: Mapping[str, Floats], meshes: MeshShelf
                 "signed": mesh.closed,
                 "from": points[least].tolist(),
                 "to": component.placed(at[least][None])[0].tolist(),
-                "vertices": mesh.signed(component.own(vertices))[0].astype(np.float32),
+                "vertices": measured.signed(component.own(vertices))[0].astype(np.float32),
             })
     return found
+
+
+def _nearest(mesh: MeshDistance, points: Floats) -> tuple[Floats, Floats]:
+    """As :meth:`MeshDistance.signed`, where only the nearest of all points counts.
+
+    On a large mesh its lesser one tells which points come into question; these are measured against the mesh itself.
+    """
+    if mesh.felt is mesh:
+        return mesh.signed(points)
+    rough, at = mesh.felt.signed(points)
+    near = np.argsort(rough)[:_IN_QUESTION]
+    exact, exact_at = mesh.signed(points[near])
+    # The others were further even roughly.
+    rough, at = np.maximum(rough, float(exact.min())), at.copy()
+    rough[near], at[near] = exact, exact_at
+    return rough, at

@@ -19,6 +19,15 @@ class Kept(Generic[K, V]):
         self._most = most
         self._lock = Lock()
 
+    def drop(self, goes: Callable[[K], bool]) -> None:
+        """Forget the values of keys that go."""
+        with self._lock:
+            keys = list(self._values)
+        for key in keys:
+            if goes(key):
+                with self._lock:
+                    self._values.pop(key, None)
+
     def get(self, key: K, make: Callable[[], V]) -> V:
         """The value of a key, made where there is none. Raises what ``make`` raises, and keeps nothing then."""
         with self._lock:

@@ -86,12 +86,16 @@ def get_picture(digest: str, room: AtHand) -> Response:
 
 @router.get("/assets/{digest}/mesh", response_class=Response)
 def get_mesh(digest: str, room: AtHand) -> Response:
-    """The contents of a component as MessagePack: ``positions`` in mm (float32) and ``triangles`` (int32)."""
+    """What is drawn of a component as MessagePack: ``positions`` in mm (float32) and ``triangles`` (int32).
+
+    Of a large one this is a mesh of fewer triangles; distances are measured to all of them.
+    """
     asset = room.store.asset(digest)
     if asset.kind != "mesh":
         raise FileFormatError("This asset is no mesh.")
     with np.load(io.BytesIO(asset.data), allow_pickle=False) as arrays:
-        positions, triangles = arrays["vertices"].astype(np.float32), arrays["triangles"].astype(np.int32)
+        which = "drawn_" if "drawn_triangles" in arrays else ""
+        positions, triangles = arrays[f"{which}vertices"].astype(np.float32), arrays[f"{which}triangles"].astype(np.int32)
     packed = pack({"positions": positions, "triangles": triangles, "notes": asset.facts["notes"]})
     return Response(packed, media_type="application/msgpack", headers=_FOR_EVER)
 

@@ -21,6 +21,7 @@ from zinc_otter.api.kept import Kept
 from zinc_otter.core.cage import Cage
 from zinc_otter.core.errors import CoreError
 from zinc_otter.core.printing.print_bench import Job
+from zinc_otter.core.proof.coarse_mesh import FELT, simplified
 from zinc_otter.core.proof.distance import MeshDistance
 from zinc_otter.core.solid.recipe import Recipe
 from zinc_otter.core.surface import Stencils, build_stencils
@@ -59,7 +60,15 @@ class MeshShelf:
 
     def _read(self, digest: str) -> MeshDistance:
         with np.load(io.BytesIO(self._store.asset(digest).data), allow_pickle=False) as arrays:
-            return MeshDistance(arrays["vertices"], arrays["triangles"])
+            vertices, triangles = arrays["vertices"], arrays["triangles"]
+            felt = (arrays["felt_vertices"], arrays["felt_triangles"]) if "felt_triangles" in arrays else None
+        # Those that came in by an earlier version have no lesser mesh yet.
+        lesser = len(triangles) > FELT and felt is None
+        return MeshDistance(vertices, triangles, simplified(vertices, triangles, FELT) if lesser else felt)
+
+    def give_back(self) -> None:
+        """Forget meshes that no design shows any more."""
+        self._kept.drop(lambda digest: not self._store.asset_kinds({digest}))
 
 
 class Listeners:
@@ -141,6 +150,7 @@ class Room:
             self.made.forget(design_id)
         except (CoreError, OSError) as error:
             logging.getLogger("zinc_otter").warning("leftovers of %s stay: %s", design_id, error)
+        self.meshes.give_back()
         self.listeners.changed(design_id)
 
     def picture(self, design_id: str) -> bytes:

@@ -19,6 +19,8 @@ import numpy as np
 from zinc_otter.core.cage.topology import Floats, Ints
 from zinc_otter.core.errors import BadNumberError, FileFormatError
 from zinc_otter.core.formats.obj import obj_lines, text_of
+from zinc_otter.core.proof.coarse_mesh import DRAWN, FELT, simplified
+from zinc_otter.core.same_rows import same_rows
 
 MOST_TRIANGLES = 2_000_000
 MOST_UNPACKED = 400 * 1024 * 1024
@@ -39,7 +41,8 @@ class Mesh:
     def open_edge_count(self) -> int:
         """How many edges have not exactly two triangles."""
         pairs = np.sort(np.concatenate([self.triangles[:, [0, 1]], self.triangles[:, [1, 2]], self.triangles[:, [2, 0]]]))
-        _, counts = np.unique(pairs, axis=0, return_counts=True)
+        keys = pairs[:, 0].astype(np.int64) * len(self.vertices) + pairs[:, 1]
+        _, counts = np.unique(keys, return_counts=True)
         return int(np.count_nonzero(counts != 2))
 
     @property
@@ -50,9 +53,17 @@ class Mesh:
 
 
 def as_asset(mesh: Mesh) -> tuple[bytes, dict[str, Any]]:
-    """The mesh as compressed arrays, and what is to be known of it: counts, size and bounds in mm, notes."""
+    """The mesh as compressed arrays, and what is to be known of it: counts, size and bounds in mm, notes.
+
+    Of a large one there are lesser ones too: ``drawn`` and ``felt`` in the names of their arrays.
+    """
     held = io.BytesIO()
-    np.savez_compressed(held, vertices=mesh.vertices, triangles=mesh.triangles)
+    arrays = {"vertices": mesh.vertices, "triangles": mesh.triangles}
+    for name, most in (("drawn", DRAWN), ("felt", FELT)):
+        if len(mesh.triangles) > most:
+            fewer = simplified(mesh.vertices, mesh.triangles, most)
+            arrays |= {f"{name}_vertices": fewer[0], f"{name}_triangles": fewer[1]}
+    np.savez_compressed(held, **arrays)  # type: ignore[arg-type]
     low, high = mesh.vertices.min(axis=0), mesh.vertices.max(axis=0)
     facts = {
         "triangles": len(mesh.triangles),
@@ -265,8 +276,8 @@ def checked_mesh(vertices: Floats, triangles: Ints, notes: tuple[str, ...] = ())
     said = list(notes)
     # Formats without shared vertices repeat them to the last bit or nearly; merge what is one place.
     grid = 1e-6 * max(float(np.ptp(vertices, axis=0).max()), 1e-9)
-    _, first, which = np.unique(np.rint(vertices / grid), axis=0, return_index=True, return_inverse=True)
-    merged, joined = vertices[first], which.reshape(-1)[triangles]
+    first, which = same_rows(np.rint(vertices / grid))
+    merged, joined = vertices[first], which[triangles]
     flat = (joined[:, 0] == joined[:, 1]) | (joined[:, 1] == joined[:, 2]) | (joined[:, 2] == joined[:, 0])
     if flat.any():
         said.append(f"{np.count_nonzero(flat)} faces without area were left out")

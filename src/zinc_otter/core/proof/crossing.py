@@ -9,6 +9,7 @@ import numpy as np
 from zinc_otter.core.cage.cage import Cage, unit
 from zinc_otter.core.cage.topology import Bools, Floats, Ints
 from zinc_otter.core.proof.near_boxes import near_boxes
+from zinc_otter.core.same_rows import same_rows
 from zinc_otter.core.surface import build_stencils, evaluate
 
 TOUCH = 1e-7
@@ -54,8 +55,8 @@ def meetings(points: Floats, triangles: Ints) -> Meetings:
     another looking to the same side, as where a surface is folded. They touch where one comes as near as that to the other
     without passing through. Points in one place count as one vertex.
     """
-    _, same = np.unique(points, axis=0, return_inverse=True)
-    corner = same.reshape(-1)[triangles]
+    _, same = same_rows(points)
+    corner = same[triangles]
     eps = TOUCH * float(np.ptp(points, axis=0).max()) if len(points) else 0.0
     crossed, touched = [np.empty((0, 2), dtype=np.int64)], [np.empty((0, 2), dtype=np.int64)]
     at = points[triangles]

@@ -13,10 +13,12 @@ class MeshDistance:
     """Answers for one mesh of vertices (n, 3) mm and triangles (m, 3) that look outwards.
 
     ``closed``: every edge runs once each way between two triangles, so that inside and outside are defined. The search for
-    the nearest triangle is libigl's tree of boxes.
+    the nearest triangle is libigl's tree of boxes. ``felt`` is a mesh of fewer triangles that stands for a large one where
+    an answer must be quick; for others it is the mesh itself.
     """
 
-    def __init__(self, vertices: Floats, triangles: Ints) -> None:
+    def __init__(self, vertices: Floats, triangles: Ints, felt: tuple[Floats, Ints] | None = None) -> None:
+        self.felt = self if felt is None else MeshDistance(*felt)
         self.vertices = np.ascontiguousarray(vertices, dtype=np.float64)
         self.triangles = np.ascontiguousarray(triangles, dtype=np.int64)
         self.closed = is_closed(self.triangles)
@@ -97,14 +99,17 @@ def _pseudonormals(vertices: Floats, triangles: Ints, corners: Floats, normals: 
     keys = pairs[..., 0].astype(np.int64) * len(vertices) + pairs[..., 1]
     _, which = np.unique(keys.ravel(), return_inverse=True)
     which = which.reshape(-1)
-    total = np.zeros((which.max() + 1, 3))
-    np.add.at(total, which, np.repeat(normals, 3, axis=0))
-    result[:, 1:4] = total[which].reshape(-1, 3, 3)
+    result[:, 1:4] = _sums(which, np.repeat(normals, 3, axis=0), int(which.max()) + 1)[which].reshape(-1, 3, 3)
     at_corner = np.zeros((len(vertices), 3))
     for k in range(3):
         u = unit(corners[:, (k + 1) % 3] - corners[:, k])
         v = unit(corners[:, (k + 2) % 3] - corners[:, k])
         angle = np.arccos(np.clip((u * v).sum(axis=1), -1, 1))
-        np.add.at(at_corner, triangles[:, k], angle[:, None] * normals)
+        at_corner += _sums(triangles[:, k], angle[:, None] * normals, len(vertices))
     result[:, 4:] = at_corner[triangles]
     return result
+
+
+def _sums(where: Ints, values: Floats, count: int) -> Floats:
+    """(count, 3) the sums of ``values`` (n, 3) by where each belongs."""
+    return np.stack([np.bincount(where, values[:, k], count) for k in range(3)], axis=1)

@@ -9,6 +9,7 @@ import numpy as np
 from zinc_otter.core.cage.topology import Floats, Ints
 from zinc_otter.core.proof.crossing import meetings
 from zinc_otter.core.remark import Remark, at_points
+from zinc_otter.core.same_rows import same_rows
 
 MOST_PLACES = 24
 """So many places are shown of one fault; the words tell how many there are."""
@@ -76,8 +77,8 @@ def _bad_edges(points: Floats, triangles: Ints) -> list[Remark]:
 def joined(points: Floats, triangles: Ints) -> tuple[Ints, Floats]:
     """The triangles with points in one place as one, less those that come to nothing so; and the points."""
     grid = _SAME * max(float(np.ptp(points, axis=0).max()), 1e-12)
-    _, first, same = np.unique(np.rint(points / grid), axis=0, return_index=True, return_inverse=True)
-    corner = same.reshape(-1)[triangles].astype(np.int64)
+    first, same = same_rows(np.rint(points / grid))
+    corner = same[triangles]
     flat = (corner == np.roll(corner, 1, axis=1)).any(axis=1)
     return corner[~flat], points[first]
 

@@ -69,7 +69,7 @@ class Resample(OnSelection):
     def edited(self, design: Design, piece_id: str) -> tuple[Design, Edit]:
         piece = design.piece(piece_id)
         symmetry, picked = piece.symmetry, self.picked.on(piece.cage)
-        if symmetry is None:
+        if symmetry is None or picked.kind != "face":
             return super().edited(design, piece_id)
         picked.check(piece.cage.topology)
         # Each side is a grid of its own, and "u" counts along the same edge of it.

@@ -143,7 +143,10 @@ def _cage(mesh: Any, to_mm: float, y_up: bool, build: Build) -> Cage:
     sets = {}
     for subset in UsdGeom.Subset.GetAllGeomSubsets(UsdGeom.Imageable(mesh)):
         prim = subset.GetPrim()
-        sets[prim.GetDisplayName() or prim.GetName()] = _ints(subset.GetIndicesAttr())
+        called = prim.GetDisplayName() or prim.GetName()
+        # Two may be shown under one name: none of them is lost for that.
+        own = next(one for one in (called, *(f"{called} {i}" for i in range(2, 10_000))) if one not in sets)
+        sets[own] = _ints(subset.GetIndicesAttr())
     return build(points, verts, sizes, _creases(mesh), corners, sets)
 
 
