@@ -26,6 +26,7 @@ from zinc_otter.api import (
     solids,
     triangle_files,
 )
+from zinc_otter.api.description import describe
 from zinc_otter.api.door import Door
 from zinc_otter.api.guard import Guard
 from zinc_otter.api.headers import Headers
@@ -54,6 +55,8 @@ def create_app(room: Room | None, web: Path = WEB, key: str | None = None) -> Fa
     for part in (designs, references, cage_files, geometry, curves, measures, solids, triangle_files, design_files,
                  print_bench, keeping, live):  # fmt: skip
         app.include_router(part.router)
+
+    describe(app)
 
     @app.get("/api/health", tags=["service"])
     def health() -> dict[str, str]:

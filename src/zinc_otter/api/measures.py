@@ -38,6 +38,9 @@ def number(text: Annotated[str, Query(max_length=4 * LONGEST)], asked: Asked = "
 def pick(design_id: str, piece_id: str, given: Pick, room: AtHand) -> Picked:
     """What a rule picks on a piece, given what is picked."""
     cage = room.studio.saved(design_id).design.piece(piece_id).cage
-    found = given.rule.found(cage, given.picked.on(cage))
+    picked = given.picked.on(cage)
+    if len(picked.ids):
+        picked.check(cage.topology)
+    found = given.rule.found(cage, picked)
     ids: list[Any] = found.ids.tolist()
     return Picked(kind=found.kind, ids=ids)

@@ -6,7 +6,7 @@ from dataclasses import asdict
 from datetime import datetime
 from typing import Annotated, Literal
 
-from pydantic import BaseModel, ConfigDict, Field, StringConstraints
+from pydantic import BaseModel, ConfigDict, Field, PlainSerializer, StringConstraints, WithJsonSchema
 
 from zinc_otter.core.cage.symmetry import Group
 from zinc_otter.studio.commands import AnyCommand, Picked
@@ -15,7 +15,12 @@ from zinc_otter.studio.followers import AnyFollower, recipe_of
 from zinc_otter.studio.references import Picture, Reference
 from zinc_otter.studio.shelf import DesignFacts, Saved, StepFacts, Unit
 
+_DATE_TIME = {"type": "string", "format": "date-time"}
 DesignName = Annotated[str, StringConstraints(min_length=1, max_length=80, strip_whitespace=True)]
+
+
+Moment = Annotated[datetime, PlainSerializer(lambda at: f"{at.isoformat()}Z", str), WithJsonSchema(_DATE_TIME)]
+"""A time of day in UTC, as RFC 3339 writes it."""
 
 
 class In(BaseModel):
@@ -60,7 +65,7 @@ class DesignCard(BaseModel):
     id: str
     name: str
     unit: Unit
-    changed_at: datetime
+    changed_at: Moment
     revision: int
     step_count: int
 
@@ -182,7 +187,7 @@ class StepState(BaseModel):
     id: int
     number: int
     title: str
-    created_at: datetime
+    created_at: Moment
 
     @classmethod
     def of(cls, step: StepFacts) -> StepState:

@@ -122,7 +122,7 @@ function DesignTile({ design, attempt }: { design: DesignCard; attempt(act: () =
     void attempt(act);
   };
   const steps = design.step_count === 1 ? "1 step" : `${design.step_count} steps`;
-  const day = new Date(`${design.changed_at}Z`).toLocaleDateString("en-GB", { day: "numeric", month: "long" });
+  const day = new Date(design.changed_at).toLocaleDateString("en-GB", { day: "numeric", month: "long" });
   return (
     <Card variant="outlined">
       <CardActionArea onClick={() => go(`/design/${design.id}`)} aria-label={`Open ${design.name}`}>
