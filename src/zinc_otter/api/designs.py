@@ -100,7 +100,10 @@ def get_picture(design_id: str, room: AtHand) -> Response:
 
 @router.get("/{design_id}/steps")
 def earlier_steps(
-    design_id: str, room: AtHand, before: Annotated[int, Query(ge=0)], most: Annotated[int, Query(ge=1, le=500)] = 200
+    design_id: str,
+    room: AtHand,
+    before: Annotated[int, Query(ge=0, le=10**9)],
+    most: Annotated[int, Query(ge=1, le=500)] = 200,
 ) -> list[StepState]:
     """Steps of the list with numbers under ``before``, the last of them: those that the design itself does not tell."""
     return [StepState.of(step) for step in room.store.steps(design_id, before, most)]

@@ -20,6 +20,7 @@ from zinc_otter.studio.commands.pictures import AddPicture, FlatView
 from zinc_otter.studio.picture_files import read_picture
 
 router = APIRouter(prefix="/api", tags=["references"])
+Revision = Annotated[int, Query(ge=0, le=2**53)]
 FileName = Annotated[str, Query(min_length=1, max_length=300, description="the file's name, with its ending")]
 
 
@@ -28,7 +29,7 @@ async def add_picture(
     design_id: str,
     request: Request,
     room: AtHand,
-    revision: int,
+    revision: Revision,
     name: FileName,
     view: FlatView = "front",
     width: Annotated[float, Query(gt=0, le=1e6)] = 100.0,
@@ -52,7 +53,7 @@ async def add_component(
     design_id: str,
     request: Request,
     room: AtHand,
-    revision: int,
+    revision: Revision,
     name: FileName,
     unit: Literal["mm", "cm", "m", "in"] | None = None,
     clearance: Annotated[float, Query(ge=0, le=1e6)] = 0.0,

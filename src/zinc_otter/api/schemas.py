@@ -44,7 +44,7 @@ class DesignChange(In):
 
 
 class AtRevision(In):
-    revision: int
+    revision: Annotated[int, Field(ge=0, le=2**53)]
 
 
 class CommandAt(AtRevision):
@@ -52,7 +52,7 @@ class CommandAt(AtRevision):
 
 
 class StepAt(AtRevision):
-    step: int
+    step: Annotated[int, Field(ge=0, le=2**53)]
 
 
 class ThinTo(AtRevision):

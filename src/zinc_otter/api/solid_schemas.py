@@ -157,17 +157,20 @@ class SolidFileState(BaseModel):
     faces: int
 
 
+_Bed = Annotated[float, Field(ge=1, le=20_000)]
+
+
 class MachineAsk(In):
     """What the simulated print bench can do; mm, mm/s, degrees, g/cm³, a share of fill."""
 
-    bed: tuple[Positive, Positive, Positive] = (220.0, 220.0, 250.0)
-    layer: Positive = 0.2
-    line: Positive = 0.4
-    least_wall: Positive = 1.2
+    bed: tuple[_Bed, _Bed, _Bed] = (220.0, 220.0, 250.0)
+    layer: Annotated[float, Field(ge=0.005, le=10)] = 0.2
+    line: Annotated[float, Field(ge=0.02, le=50)] = 0.4
+    least_wall: Annotated[float, Field(ge=0.01, le=100)] = 1.2
     overhang: Annotated[float, Field(gt=0, lt=90)] = 50.0
-    speed: Positive = 60.0
+    speed: Annotated[float, Field(ge=0.1, le=10_000)] = 60.0
     fill: Annotated[float, Field(ge=0, le=1)] = 0.15
-    density: Positive = 1.24
+    density: Annotated[float, Field(ge=0.01, le=25)] = 1.24
 
 
 class ObjectionState(BaseModel):

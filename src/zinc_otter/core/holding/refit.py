@@ -12,7 +12,7 @@ from functools import cached_property
 import numpy as np
 from scipy.linalg import solve
 from scipy.sparse import block_array, csr_matrix, diags_array, identity
-from scipy.sparse.linalg import spsolve
+from scipy.sparse.linalg import cg, spsolve
 
 from zinc_otter.core.cage.cage import Cage
 from zinc_otter.core.cage.edit import Edit
@@ -29,6 +29,8 @@ _DAMPING = 1e-3
 """Of the mean diagonal of the normal equations."""
 _DENSE = 600
 """Up to so many unknowns a dense solver is quicker."""
+_DIRECT = 5_000
+"""Up to so many unknowns a sparse factorization is; it fills up faster than the cage grows."""
 _ENOUGH_POINTS = 40_000
 _MARGIN = 3
 """Rings of faces around the free points that the fit looks at: two that they reach, and one that these lean on."""
@@ -119,7 +121,12 @@ class _Linear:
             full = gram.toarray()
             full[np.diag_indices_from(full)] += weight
             return np.asarray(solve(full, goal, assume_a="pos", overwrite_a=True, check_finite=False))
-        return np.asarray(spsolve((gram + weight * identity(gram.shape[0])).tocsc(), goal, permc_spec="MMD_AT_PLUS_A"))
+        damped = csr_matrix(gram + weight * identity(gram.shape[0]))
+        if gram.shape[0] <= _DIRECT:
+            return np.asarray(spsolve(damped.tocsc(), goal, permc_spec="MMD_AT_PLUS_A"))
+        # A step is only the way to the next one: conjugate gradients bring it near enough, in time linear in the faces.
+        found, _ = cg(damped, goal, rtol=1e-9, maxiter=400, M=diags_array(1 / damped.diagonal()))
+        return np.asarray(found)
 
 
 def strays_from(cage: Cage, old: NearestOnSurface, free: Ints) -> float:
