@@ -15,7 +15,9 @@ from zinc_otter.api.problems import answer, make_problem
 _OPEN = ("/api/health",)
 _YEAR = 365 * 24 * 3600
 _HOW = "Open the address that was printed where Zinc Otter was started; it ends in “?key=…”."
-_PAGE = f"""<!doctype html><html lang="en"><head><meta charset="utf-8"><title>Zinc Otter</title></head>
+_PAGE = f"""<!doctype html><html lang="en"><head><meta charset="utf-8"><title>Zinc Otter</title>
+<style nonce="NONCE">body {{ background: #f4f1ea; color: #22282a; font: 17px/1.5 sans-serif; margin: 15vh auto;
+max-width: 36em; padding: 0 2em }} h1 {{ font-family: serif }}</style></head>
 <body><main><h1>This is Zinc Otter, and it is locked</h1><p>{_HOW} After that this browser is let in.</p>
 <p>The address is also kept in the file “address” in the folder of the designs.</p></main></body></html>"""
 
@@ -51,7 +53,7 @@ class Door:
             await receive()
             await send({"type": "websocket.close", "code": 4401, "reason": "The key is missing."})
         else:
-            await _locked(scope["path"])(scope, receive, send)
+            await _locked(scope)(scope, receive, send)
 
     def _fits(self, given: str) -> bool:
         return hmac.compare_digest(given.encode("utf-8", "replace"), self._key.encode())
@@ -65,7 +67,8 @@ def _cookie(asked: HTTPConnection, name: str) -> str:
     return held.value if held is not None else ""
 
 
-def _locked(path: str) -> Response:
+def _locked(scope: Scope) -> Response:
+    path = scope["path"]
     if path.startswith("/api") or path.startswith("/assets"):
         return answer(make_problem("locked-out", 401, "The key is missing", f"This request has no key. {_HOW}"))
-    return HTMLResponse(_PAGE, 401)
+    return HTMLResponse(_PAGE.replace("NONCE", scope.get("nonce", "")), 401)

@@ -28,6 +28,7 @@ from zinc_otter.api.problems import Problem, invalid, problem_of
 from zinc_otter.api.room import Room
 from zinc_otter.api.schemas import DesignState
 from zinc_otter.core.errors import CoreError
+from zinc_otter.jobs.runner import StoppedError
 from zinc_otter.studio.commands import Picked, read_command
 from zinc_otter.studio.commands.base import PieceId
 from zinc_otter.studio.commands.placement import ReachBy
@@ -78,6 +79,7 @@ class _Channel:
         self._deeds = {
             "preview": self._preview, "commit": self._commit, "cancel": self._cancel, "look": self._look,
             "weigh": self._weigh, "curves": self._curves_asked, "bodies": self._bodies_asked, "broken": self._broken,
+            "stopped": self._stopped,
         }  # fmt: skip
 
     async def run(self) -> None:
@@ -115,7 +117,9 @@ class _Channel:
                 except ValueError:
                     message = {"do": "broken"}
                 if message["do"] == "stop":
-                    # Not one of those that wait their turn: it ends what is under way.
+                    # Not one of those that wait their turn: it ends what is under way, and what is to come of it.
+                    for left in self._waiting:
+                        left["do"] = "stopped" if left["do"] in ("preview", "commit") else left["do"]
                     await asyncio.to_thread(self._room.edits.stop, self._design_id)
                     continue
                 if self._waiting and self._waiting[-1]["do"] == message["do"] and message["do"] in _LATEST:
@@ -221,6 +225,9 @@ class _Channel:
 
     def _near(self, design: Design, settled: bool) -> dict[str, Any]:
         return {"clearances": clearances(design, self._view.surfaces, self._room.meshes, settled)}
+
+    async def _stopped(self, seq: int, _: dict[str, Any]) -> None:
+        raise StoppedError("It was stopped before it was begun.")
 
     async def _broken(self, seq: int, _: dict[str, Any]) -> None:
         sentence = "A message of the live channel could not be read."

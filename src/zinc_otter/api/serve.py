@@ -15,6 +15,7 @@ from zinc_otter.api.app import create_app
 from zinc_otter.api.room import Room
 from zinc_otter.core.errors import CoreError
 from zinc_otter.demo import put_in_demo
+from zinc_otter.jobs.picture_work import draw_picture
 
 MOST_CONNECTIONS = 400
 SECONDS_FOR_HEADERS = 10.0
@@ -32,6 +33,8 @@ def serve(port: int, folder: Path, demo: bool, among_others: bool = False) -> No
         print(f"zinc-otter: {room.store.reading}", file=sys.stderr, flush=True)
     elif demo:
         put_in_demo(room.store, room.studio)
+    # The first pictures are asked for as soon as the page is there: their worker takes a while to be begun.
+    room.intake.start("warm", "Beginning the worker", draw_picture, [])
     key = room.data.key
     address = f"http://127.0.0.1:{port}/?key={key}"
     room.data.tell_address(address)

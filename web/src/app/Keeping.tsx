@@ -6,7 +6,7 @@ import Typography from "@mui/material/Typography";
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { service } from "../live/service";
 
-const useKeeping = () => useQuery({ queryKey: ["keeping"], queryFn: service.keeping });
+const useKeeping = () => useQuery({ queryKey: ["keeping"], queryFn: service.keeping, refetchInterval: 5_000 });
 
 const size = (bytes: number) =>
   bytes < 1e5 ? `${Math.round(bytes / 1e3)} kB` : bytes < 1e9 ? `${(bytes / 1e6).toFixed(1)} MB` : `${(bytes / 1e9).toFixed(1)} GB`;

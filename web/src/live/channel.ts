@@ -76,12 +76,17 @@ export class Channel {
 
   /** Stop what is being worked on; what was asked for is answered by a refusal. */
   stop(): void {
-    this.socket?.send(pack({ do: "stop", seq: 0 }));
+    this.waiting = null;
+    this.halt();
+  }
+
+  private halt(): void {
+    if (this.socket?.readyState === WebSocket.OPEN) this.socket.send(pack({ do: "stop", seq: 0 }));
   }
 
   /** A preview that takes long is only in the way of what is asked for after it. */
   private stopSlow(): void {
-    if (this.underWay && this.slow === this.underWay) this.stop();
+    if (this.underWay && this.slow === this.underWay) this.halt();
   }
 
   close(): void {
