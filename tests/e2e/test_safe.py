@@ -116,4 +116,5 @@ class Long(BrowserCase):
         self.assertEqual(self.page.get_by_role("alert").count(), 0)
         # It can be gone on with at once.
         self.screen.button("Undo").click()
-        self.page.wait_for_function("() => document.querySelector('[aria-label=Steps] [aria-current=step]').innerText.startsWith('0')")
+        present = self.page.locator("[aria-label=Steps] [aria-current=step]")
+        present.get_by_text("Began the design").wait_for()
