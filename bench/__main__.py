@@ -11,7 +11,7 @@ from pathlib import Path
 
 import numpy as np
 
-from bench import interface, verbs
+from bench import interface, keeping, verbs
 from bench.timing import REPEATS, best
 from tests.reference import opensubdiv
 from zinc_otter.api.bodies import QUICK, Bodies
@@ -156,6 +156,7 @@ def main() -> None:
     verbs.main()
     solids()
     followed()
+    keeping.main()
     interface.main()
 
 

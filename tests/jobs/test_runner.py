@@ -6,13 +6,16 @@ import tempfile
 import time
 import unittest
 from collections.abc import Callable
+from concurrent.futures import ThreadPoolExecutor
 from pathlib import Path
+from unittest import mock
 
 from tests import sample_cages as cages
 from zinc_otter.core.errors import CoreError
 from zinc_otter.core.formats.step import look_at, read_step
 from zinc_otter.core.solid.recipe import Recipe
 from zinc_otter.jobs import JobRunner, JobState, UnknownJobError
+from zinc_otter.jobs.runner import BusyError, StoppedError
 from zinc_otter.jobs.solid_work import CERTIFICATE, SHAPE, SHOWN, STEP, make_solid
 
 Progress = Callable[[float, str], None]
@@ -21,6 +24,11 @@ Progress = Callable[[float, str], None]
 def hangs(progress: Progress) -> None:
     progress(0.3, "Hanging")
     time.sleep(600)
+
+
+def rests(progress: Progress, seconds: float) -> None:
+    progress(0.1, "Resting")
+    time.sleep(seconds)
 
 
 def dies(progress: Progress) -> None:
@@ -78,6 +86,32 @@ class Runner(unittest.TestCase):
         state = self.wait(runner, runner.start("a", "Making it", hangs))
         self.assertEqual(state.status, "failed")
         self.assertIn("longer than 4 s", state.words)
+
+    def test_a_clock_that_jumps_ends_nothing(self) -> None:
+        runner = self.runner(time_limit=30)
+        job_id = runner.start("a", "Making it", rests, 1.5)
+        self.wait(runner, job_id, lambda s: s.status == "running")
+        real = time.time
+        with mock.patch("time.time", lambda: real() + 1e6):
+            self.assertEqual(self.wait(runner, job_id).status, "done")
+
+    def test_what_waits_is_bounded(self) -> None:
+        runner = JobRunner(30, most_waiting=3)
+        self.addCleanup(runner.close)
+        for key in "abc":
+            runner.start(key, "Making it", rests, 20)
+        with self.assertRaisesRegex(BusyError, "3 pieces of work wait already"):
+            runner.start("d", "Making it", rests, 20)
+        self.assertEqual(runner.start("c", "Making it", rests, 20), runner.start("c", "Making it", rests, 20))
+
+    def test_waiting_for_what_is_stopped_ends_at_once(self) -> None:
+        runner = self.runner()
+        job_id = runner.start("a", "Making it", hangs)
+        self.wait(runner, job_id, lambda s: s.status == "running")
+        with ThreadPoolExecutor(1) as pool:
+            waiting = pool.submit(runner.wait, job_id)
+            runner.cancel(job_id)
+            self.assertIsInstance(waiting.exception(timeout=20), StoppedError)
 
     def test_cancel_ends_the_work(self) -> None:
         runner = self.runner()

@@ -85,7 +85,12 @@ def read_mesh(data: bytes, extension: str, unit: str | None) -> Mesh:
         raise FileFormatError(f"A component comes as {known}, or as STEP; .{extension[:12]} is none of these.")
     if extension not in HAS_UNIT and unit not in UNITS:
         raise BadNumberError(f"{extension.upper()} files name no unit; say whether it is in {', '.join(UNITS)}.")
-    count = _COUNTS[extension](data)
+    try:
+        count = _COUNTS[extension](data)
+    except FileFormatError:
+        raise
+    except Exception as error:
+        raise FileFormatError(f"The file cannot be read as {extension.upper()}: it is broken.") from error
     if count > MOST_TRIANGLES:
         raise FileFormatError(f"The file has {count:,} faces; {MOST_TRIANGLES:,} are the most for a component.")
     if count == 0:

@@ -15,7 +15,7 @@ from scipy.spatial import cKDTree
 from zinc_otter.core.cage.cage import Cage
 from zinc_otter.core.cage.topology import Floats, Ints
 from zinc_otter.core.errors import BadNumberError
-from zinc_otter.core.formats.cages.loaded import cage_of, refuse_broken
+from zinc_otter.core.formats.cages.loaded import cage_of, refuse_broken, refuse_strange_marks
 
 SCANNED = 0.15
 """From this share of faces that stay triangles a mesh is taken for a scan."""
@@ -68,6 +68,7 @@ class Cleaner:
         positions = np.asarray(positions, dtype=np.float64) * self.scale
         sizes, flat = np.asarray(face_sizes, dtype=np.int64), np.asarray(face_verts, dtype=np.int64)
         refuse_broken(positions, flat, sizes)
+        refuse_strange_marks(len(positions), creases, corners)
         kept = np.arange(len(sizes))
         label, points = self._merged(positions, flat)
         flat = label[flat]

@@ -13,6 +13,8 @@ from zinc_otter.core.cage.edit import edges_between
 from zinc_otter.core.cage.topology import Floats, Ints, Topology
 from zinc_otter.core.errors import FileFormatError
 
+FURTHEST = 1e9
+"""mm from the origin, beyond which numbers are taken for broken ones."""
 MOST_CORNERS = 1_000
 MOST_FACES = 500_000
 
@@ -46,6 +48,7 @@ def cage_of(
     Raises FileFormatError naming what points nowhere, UnsoundCageError where the faces make no manifold.
     """
     refuse_broken(positions, face_verts, face_sizes)
+    refuse_strange_marks(len(positions), creases, corners)
     n = len(positions)
     if (face_sizes < 3).any():
         raise FileFormatError(f"Face {int(np.argmax(face_sizes < 3))} has fewer than three corners.")
@@ -60,8 +63,6 @@ def cage_of(
             raise FileFormatError(f"A crease runs between vertices {a} and {b}, where there is no edge.")
         edges[found] = np.clip(creases[1], 0, HARD)
     if corners is not None and len(corners[0]):
-        if corners[0].min() < 0 or corners[0].max() >= n:
-            raise FileFormatError("A sharp corner names a vertex that is not there.")
         verts[corners[0]] = np.clip(corners[1], 0, HARD)
     return Cage(positions, topology, edges, verts, face_sets)
 
@@ -87,3 +88,18 @@ def refuse_broken(positions: Floats, face_verts: Ints, face_sizes: Ints) -> None
     nowhere = ~np.isfinite(positions).all(axis=1)
     if nowhere.any():
         raise FileFormatError(f"{int(nowhere.sum())} vertices have coordinates that are no numbers.")
+    if np.abs(positions).max() > FURTHEST:
+        raise FileFormatError(f"A vertex lies further than {FURTHEST / 1e6:g} km from the origin; look at the file's unit.")
+
+
+def refuse_strange_marks(
+    count: int, creases: tuple[Ints, Floats] | None, corners: tuple[Ints, Floats] | None
+) -> None:
+    """Raise FileFormatError for creases and corners that name none of ``count`` vertices, or have no plain sharpness."""
+    for what, marks in (("A crease", creases), ("A sharp corner", corners)):
+        if marks is None or len(marks[0]) == 0:
+            continue
+        if marks[0].min() < 0 or marks[0].max() >= count:
+            raise FileFormatError(f"{what} names a vertex that is not there.")
+        if not np.isfinite(np.asarray(marks[1], dtype=np.float64)).all():
+            raise FileFormatError(f"{what} has a sharpness that is no number.")
