@@ -1,4 +1,4 @@
-"""Imports run downwards only: api -> studio -> core, store and jobs beside; core knows no web, database or screen."""
+"""Imports run downwards only: api -> jobs and store -> studio -> core; core knows no web, database or screen."""
 
 from __future__ import annotations
 
@@ -17,7 +17,7 @@ ALLOWED = {
     "core": {"core"},
     "studio": {"core", "studio"},
     "store": {"core", "studio", "store"},
-    "jobs": {"core", "jobs"},
+    "jobs": {"core", "studio", "jobs"},
     "demo": {"core", "studio", "demo"},
     "api": {"core", "studio", "store", "jobs", "demo", "api"},
 }

@@ -168,7 +168,7 @@ class Refusals(unittest.TestCase):
             ("at least as long as it is wide", lambda: capsule((10, 8), (4, 2))),
             ("even face count across", lambda: capsule((10, 18), (3, 2))),
             ("from 3", lambda: poled_sphere(10, (2, 4))),
-            ("20,000 are the most", lambda: torus((50, 10), (500, 500))),
+            ("30,000 are the most", lambda: torus((50, 10), (500, 500))),
             ("inset lies between 0 and 1", lambda: cylinder((20, 30), (8, 2), "both", 1.0)),
         ):
             with self.assertRaisesRegex(BadNumberError, sentence):
