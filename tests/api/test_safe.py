@@ -126,6 +126,15 @@ class Arriving(ServiceCase):
         self.assertEqual(client.get("/api/designs").status_code, 200)
         self.assertEqual(app._held, 2_000_000)
 
+    def test_a_component_is_no_picture(self) -> None:
+        state = self.begun(BOX)
+        picture = self.room.store.put_asset("picture", b"a picture", {"pixels": [1, 1]})
+        command = {"kind": "add-component", "name": "X", "asset": picture.hash, "triangles": 1, "size": [1, 1, 1]}
+        answer = self.client.post(f"/api/designs/{state['id']}/commands", json={"revision": 2, "command": command})
+        self.assertIn("is no mesh in the store", self.problem(answer, 404, "unknown-asset"))
+        with self.client.websocket_connect(f"ws://127.0.0.1/api/designs/{state['id']}/live") as socket:
+            self.assertEqual(unpacked(socket.receive_bytes())["type"], "state")
+
     def test_archives_that_claim_more_than_they_hold_are_refused(self) -> None:
         before = len(self.client.get("/api/designs").json())
         packed = io.BytesIO()
@@ -133,6 +142,11 @@ class Arriving(ServiceCase):
             held.writestr("design.json", "[" * 200_000)
         deep = packed.getvalue()
         huge = b"\x93NUMPY\x01\x00v\x00{'descr': '<f8', 'fortran_order': False, 'shape': (10000000000,), }"
+        with zipfile.ZipFile(packed := io.BytesIO(), "w", zipfile.ZIP_DEFLATED) as held:
+            held.writestr("arrays/0.npy", bytes(120 * 1024**2))
+        numbers = packed.getvalue()
+        refused = self.problem(self.client.post("/api/designs/archives", content=numbers), 422, "bad-file")
+        self.assertIn("take 120 MB; those of a design take 96 at most", refused)
         for data in (b"", b"PK\x03\x04", deep, deep[: len(deep) // 2], huge):
             self.problem(self.client.post("/api/designs/archives", content=data), 422, "bad-file")
         self.assertEqual(len(self.client.get("/api/designs").json()), before)

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import socket
 import threading
 from http.server import BaseHTTPRequestHandler, ThreadingHTTPServer
 
@@ -75,6 +76,19 @@ class Door(BrowserCase):
         self.page.get_by_text("Zinc Otter", exact=False).first.wait_for()
         self.assertEqual(heard, [])
         self.expected_errors = ("favicon", "Content Security Policy") if heard else ()
+
+
+class Arriving(BrowserCase):
+    def test_half_sent_requests_are_given_up(self) -> None:
+        held = []
+        for words in (b"", b"GET /api/health HTTP/1.1\r\nHost: 127.0.0.1", b"GET / HT") * 20:
+            one = socket.create_connection(("127.0.0.1", self.server.port))
+            self.addCleanup(one.close)
+            one.sendall(words)
+            one.settimeout(25)
+            held.append(one)
+        self.assertEqual(self.server.get("/api/health"), {"status": "ok"})
+        self.assertEqual({one.recv(100) for one in held}, {b""})
 
 
 class Long(BrowserCase):

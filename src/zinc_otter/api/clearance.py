@@ -9,6 +9,7 @@ import numpy as np
 
 from zinc_otter.api.room import MeshShelf
 from zinc_otter.core.cage.topology import Floats
+from zinc_otter.core.errors import CoreError
 from zinc_otter.core.proof.distance import MeshDistance
 from zinc_otter.studio.design import Design
 from zinc_otter.studio.references import Component
@@ -29,7 +30,11 @@ def clearances(design: Design, surfaces: Mapping[str, Floats], meshes: MeshShelf
     for component in design.references:
         if not isinstance(component, Component) or not component.visible:
             continue
-        mesh = meshes.get(component.asset)
+        try:
+            mesh = meshes.get(component.asset)
+        except CoreError:
+            # What cannot be read is not measured to; the design is worked on all the same.
+            continue
         for piece in design.pieces:
             if not piece.visible or piece.id not in surfaces:
                 continue

@@ -33,7 +33,7 @@ from zinc_otter.store.folder import DATABASE, DataFolder
 from zinc_otter.store.made_files import MadeFiles
 from zinc_otter.store.work_folder import WorkFolder
 from zinc_otter.studio.picture import picture_key
-from zinc_otter.studio.shelf import Saved, StoreFullError
+from zinc_otter.studio.shelf import Saved, StoreFullError, UnknownAssetError
 from zinc_otter.studio.studio import Studio
 
 
@@ -59,7 +59,10 @@ class MeshShelf:
         return self._kept.get(digest, lambda: self._read(digest))
 
     def _read(self, digest: str) -> MeshDistance:
-        with np.load(io.BytesIO(self._store.asset(digest).data), allow_pickle=False) as arrays:
+        asset = self._store.asset(digest)
+        if asset.kind != "mesh":
+            raise UnknownAssetError("What this component names is no mesh.")
+        with np.load(io.BytesIO(asset.data), allow_pickle=False) as arrays:
             vertices, triangles = arrays["vertices"], arrays["triangles"]
             felt = (arrays["felt_vertices"], arrays["felt_triangles"]) if "felt_triangles" in arrays else None
         # Those that came in by an earlier version have no lesser mesh yet.

@@ -20,6 +20,8 @@ from zinc_otter.studio.shelf import Asset, Unit
 
 KIND = "zinc-otter design"
 MOST_UNPACKED = 400 * 1024 * 1024
+MOST_NUMBERS = 96 * 1024 * 1024
+"""Bytes of the arrays of all cages: many times what as many faces need as a design may have."""
 _LONG_AGO = (1980, 1, 1, 0, 0, 0)
 """One date for all entries, so that equal designs give equal files."""
 
@@ -65,6 +67,10 @@ def read_archive(data: bytes) -> Archive:
         with zipfile.ZipFile(io.BytesIO(data)) as box:
             if sum(entry.file_size for entry in box.infolist()) > MOST_UNPACKED:
                 raise FileFormatError("The archive unpacks to more than 400 MB.")
+            numbers = sum(entry.file_size for entry in box.infolist() if entry.filename.endswith(".npy"))
+            if numbers > MOST_NUMBERS:
+                held, most = numbers // 1024**2, MOST_NUMBERS // 1024**2
+                raise FileFormatError(f"The cages of the archive take {held} MB; those of a design take {most} at most.")
             head = json.loads(_unpacked(box, "design.json"))
             if not isinstance(head, dict) or head.get("kind") != KIND:
                 raise FileFormatError("This is no archive of a design.")
@@ -76,7 +82,7 @@ def read_archive(data: bytes) -> Archive:
             wanted = asset_hashes(document)
             blobs = {}
             for digest in blob_hashes(document) - wanted:
-                raw = _unpacked(box, f"arrays/{digest}.npy")
+                raw = _unpacked(box, f"arrays/{digest}.npy", MOST_NUMBERS)
                 if hashlib.sha256(raw).hexdigest() != digest:
                     raise FileFormatError("An array of the archive is not what its name says.")
                 np.load(io.BytesIO(raw), allow_pickle=False)
@@ -106,10 +112,10 @@ def read_archive(data: bytes) -> Archive:
         raise FileFormatError("This is no archive of a design, or it is broken.") from None
 
 
-def _unpacked(box: zipfile.ZipFile, path: str) -> bytes:
+def _unpacked(box: zipfile.ZipFile, path: str, most: int = MOST_UNPACKED) -> bytes:
     """An entry, counted while it is unpacked: what the directory says of sizes need not be true."""
     with box.open(path) as entry:
-        data = entry.read(MOST_UNPACKED + 1)
-    if len(data) > MOST_UNPACKED:
-        raise FileFormatError("The archive unpacks to more than 400 MB.")
+        data = entry.read(most + 1)
+    if len(data) > most:
+        raise FileFormatError(f"The archive unpacks to more than {most // 1024**2} MB.")
     return data

@@ -77,10 +77,16 @@ def blob_hashes(document: Mapping[str, Any]) -> set[str]:
 
 def asset_hashes(document: Mapping[str, Any]) -> set[str]:
     """The hashes of the pictures and meshes that a document's references show, and of the solids that followers take."""
-    found = {reference["asset"] for reference in document.get("references", [])}
+    return set(asset_kinds(document))
+
+
+def asset_kinds(document: Mapping[str, Any]) -> dict[str, str]:
+    """Of each such hash, what it must be: "picture", "mesh" or "solid"."""
+    shown = {"picture": "picture", "component": "mesh"}
+    found = {reference["asset"]: shown[reference["kind"]] for reference in document.get("references", [])}
     for piece in document["pieces"]:
         for follower in piece.get("followers", ()):
-            found.update(read_follower(follower).solids)
+            found |= dict.fromkeys(read_follower(follower).solids, "solid")
     return found
 
 

@@ -19,7 +19,7 @@ from sqlalchemy.orm import Session
 
 from zinc_otter.store.backups import keep_day
 from zinc_otter.store.database import open_database
-from zinc_otter.store.documents import asset_hashes, blob_hashes, from_document, to_document
+from zinc_otter.store.documents import asset_hashes, asset_kinds, blob_hashes, from_document, to_document
 from zinc_otter.store.failures import ReadingOnlyError, StoreDamagedError, damaged, in_words
 from zinc_otter.store.lines import Line, line_of
 from zinc_otter.store.models import AssetRow, BlobRow, BlobUseRow, DesignRow, StepRow
@@ -285,12 +285,15 @@ class Store:
         selected: dict[str, Any] | None,
     ) -> StepRow:
         document, blobs = to_document(design)
-        wanted = asset_hashes(document)
-        if wanted - set(session.scalars(select(AssetRow.hash).where(AssetRow.hash.in_(wanted)))):
-            raise UnknownAssetError("A reference names a picture or mesh that is not in the store.")
+        wanted = asset_kinds(document)
+        kinds = select(AssetRow.hash, AssetRow.kind).where(AssetRow.hash.in_(wanted))
+        there = {row[0]: row[1] for row in session.execute(kinds)}
+        for digest, kind in wanted.items():
+            if there.get(digest) != kind:
+                raise UnknownAssetError(f"What a reference or follower names is no {kind} in the store.")
         known = set(session.scalars(select(BlobRow.hash).where(BlobRow.hash.in_(blobs))))
         session.add_all(BlobRow(hash=digest, data=data) for digest, data in blobs.items() if digest not in known)
-        uses = [{"design_id": row.id, "hash": digest} for digest in sorted(wanted | set(blobs))]
+        uses = [{"design_id": row.id, "hash": digest} for digest in sorted(set(wanted) | set(blobs))]
         if uses:
             session.execute(insert(BlobUseRow).values(uses).on_conflict_do_nothing())
         step = StepRow(
