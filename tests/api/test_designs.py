@@ -7,6 +7,7 @@ import numpy as np
 
 from tests.api.case import BOX, ServiceCase, extrude
 from zinc_otter.api.app import create_app
+from zinc_otter.core.errors import CoreError
 from zinc_otter.core.primitives import box
 from zinc_otter.core.surface import build_stencils, evaluate
 
@@ -155,3 +156,40 @@ class Contract(ServiceCase):
         self.assertIn("swagger-ui-bundle.js", page)
         self.assertNotIn("http://", page)
         self.assertNotIn("https://", page)
+
+
+class Problems(ServiceCase):
+    def test_every_kind_of_problem_leads_to_a_page(self) -> None:
+        state = self.begun(BOX)
+        for answer in (
+            self.client.get("/api/designs/none"),
+            self.client.get("/api/nothing/here"),
+            self.client.put("/api/designs"),
+            self.client.post(f"/api/designs/{state['id']}/commands", json={"revision": 1, "command": BOX}),
+            self.client.post("/api/designs", json={"name": ""}),
+        ):
+            self.assertEqual(answer.headers["content-type"], "application/problem+json", answer.text)
+            page = self.client.get(answer.json()["type"])
+            self.assertEqual(page.status_code, 200, answer.text)
+            self.assertRegex(page.text, r"<p>.{20,}[.]</p>")
+        self.problem(self.client.get("/problems/none"), 404, "http")
+        self.problem(self.client.get("/api/nothing/here"), 404, "http")
+
+    def test_each_kind_says_one_thing(self) -> None:
+        said: dict[str, tuple[str, int]] = {}
+        left = [CoreError]
+        while left:
+            error = left.pop()
+            left += error.__subclasses__()
+            self.assertEqual(said.setdefault(error.kind, (error.title, error.status)), (error.title, error.status))
+        self.assertGreater(len(said), 25)
+
+    def test_what_is_created_has_a_place_and_what_is_known_is_not_sent_again(self) -> None:
+        made = self.client.post("/api/designs", json={"name": "Float"})
+        place = made.headers["location"]
+        first = self.client.get(place)
+        self.assertEqual(first.json()["id"], made.json()["id"])
+        again = self.client.get(place, headers={"If-None-Match": first.headers["etag"]})
+        self.assertEqual((again.status_code, again.content), (304, b""))
+        self.client.patch(place, json={"name": "Other"})
+        self.assertEqual(self.client.get(place, headers={"If-None-Match": first.headers["etag"]}).json()["name"], "Other")

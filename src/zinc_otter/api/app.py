@@ -10,6 +10,7 @@ from fastapi import FastAPI, Request, Response
 from fastapi.openapi.docs import get_swagger_ui_html
 from fastapi.responses import FileResponse, HTMLResponse
 from fastapi.staticfiles import StaticFiles
+from starlette.exceptions import HTTPException
 
 from zinc_otter.api import (
     cage_files,
@@ -21,6 +22,7 @@ from zinc_otter.api import (
     live,
     measures,
     print_bench,
+    problem_pages,
     problems,
     references,
     solids,
@@ -53,7 +55,7 @@ def create_app(room: Room | None, web: Path = WEB, key: str | None = None) -> Fa
     app.add_middleware(Headers)
     problems.install(app)
     for part in (designs, references, cage_files, geometry, curves, measures, solids, triangle_files, design_files,
-                 print_bench, keeping, live):  # fmt: skip
+                 print_bench, keeping, live, problem_pages):  # fmt: skip
         app.include_router(part.router)
 
     describe(app)
@@ -74,6 +76,11 @@ def create_app(room: Room | None, web: Path = WEB, key: str | None = None) -> Fa
             swagger_favicon_url="/favicon.svg",
         )
         return _with_nonce(bytes(page.body).decode(), request)
+
+    @app.get("/api/{rest:path}", include_in_schema=False)
+    def nothing(rest: str) -> Response:
+        """What is asked of the service and is nothing of it is no view of the page."""
+        raise HTTPException(404, f"The service has nothing at /api/{rest[:80]}.")
 
     if web.exists():
         app.mount("/assets", StaticFiles(directory=web / "assets"), name="assets")

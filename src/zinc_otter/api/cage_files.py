@@ -64,7 +64,7 @@ async def look_at_cage_file(
     return await run_in_threadpool(work)
 
 
-@router.post("/solid-files", status_code=201)
+@router.post("/solid-files")
 async def keep_solid_file(request: Request, room: AtHand, name: FileName) -> SolidFileState:
     """Keep a STEP file (the body) with closed solids, to be combined with; answers the asset that a follower names."""
     title, extension = name_of(name)

@@ -40,9 +40,9 @@ def list_designs(room: AtHand) -> list[DesignCard]:
 
 
 @router.post("", status_code=201)
-def create_design(new: NewDesign, room: AtHand) -> DesignState:
+def create_design(new: NewDesign, room: AtHand, response: Response) -> DesignState:
     """Begin an empty design."""
-    return DesignState.of(room.store.create(new.name, new.unit))
+    return _created(room.store.create(new.name, new.unit), response)
 
 
 @router.get("/{design_id}/archive", response_class=Response)
@@ -55,7 +55,7 @@ def download_archive(design_id: str, room: AtHand) -> Response:
 
 
 @router.post("/archives", status_code=201)
-async def open_archive(request: Request, room: AtHand) -> DesignState:
+async def open_archive(request: Request, room: AtHand, response: Response) -> DesignState:
     """A new design from an archive (the body)."""
     data = await request.body()
 
@@ -63,15 +63,21 @@ async def open_archive(request: Request, room: AtHand) -> DesignState:
         archive = read_archive(data)
         for asset in archive.assets:
             room.store.put_asset(asset.kind, asset.data, asset.facts)
-        return DesignState.of(room.store.create(archive.name, archive.unit, archive.design, "Opened from an archive"))
+        saved = room.store.create(archive.name, archive.unit, archive.design, "Opened from an archive")
+        return _created(saved, response)
 
     return await run_in_threadpool(work)
 
 
-@router.get("/{design_id}")
-def get_design(design_id: str, room: AtHand) -> DesignState:
-    """The design as it stands, without arrays."""
-    return DesignState.of(room.studio.saved(design_id))
+@router.get("/{design_id}", response_model=DesignState, responses={304: {"description": "It is as it was."}})
+def get_design(design_id: str, room: AtHand, request: Request, response: Response) -> DesignState | Response:
+    """The design as it stands, without arrays. Its revision is its ETag: one that is known is not sent again."""
+    saved = room.studio.saved(design_id)
+    tag = f'"{saved.facts.revision}-{saved.facts.changed_at.timestamp()}"'
+    if request.headers.get("if-none-match") == tag:
+        return Response(status_code=304, headers={"ETag": tag})
+    response.headers["ETag"] = tag
+    return DesignState.of(saved)
 
 
 @router.patch("/{design_id}")
@@ -81,9 +87,9 @@ def change_design(design_id: str, new: DesignChange, room: AtHand) -> DesignStat
 
 
 @router.post("/{design_id}/copy", status_code=201)
-def copy_design(design_id: str, new: NewName, room: AtHand) -> DesignState:
+def copy_design(design_id: str, new: NewName, room: AtHand, response: Response) -> DesignState:
     """A new design that begins where this one stands."""
-    return DesignState.of(room.store.copy(design_id, new.name))
+    return _created(room.store.copy(design_id, new.name), response)
 
 
 @router.delete("/{design_id}", status_code=204)
@@ -143,6 +149,11 @@ def redo(design_id: str, at: AtRevision, room: AtHand) -> DesignState:
 def go_to_step(design_id: str, at: StepAt, room: AtHand) -> DesignState:
     """Make a step of the list the present one."""
     return DesignState.of(room.told(room.studio.go_to(design_id, at.revision, at.step)))
+
+
+def _created(saved: Saved, response: Response) -> DesignState:
+    response.headers["Location"] = f"/api/designs/{saved.facts.id}"
+    return DesignState.of(saved)
 
 
 def preview_state(before: Saved, command: Command, outcome: Outcome) -> PreviewState:

@@ -17,40 +17,7 @@ from starlette.exceptions import HTTPException
 from zinc_otter.core.errors import CoreError, Place
 from zinc_otter.studio.commands import command_kinds
 
-_STATUS = {
-    "unknown-piece": 404,
-    "unknown-design": 404,
-    "unknown-job": 404,
-    "unknown-asset": 404,
-    "no-solid": 404,
-    "stale-revision": 409,
-    "store-full": 507,
-    "store-busy": 503,
-    "store-damaged": 503,
-    "reading-only": 403,
-    "busy": 503,
-    "stopped": 409,
-}
-_TITLES = {
-    "stale-revision": "The design has moved on",
-    "store-full": "The disk is full",
-    "store-busy": "The designs are held by another program",
-    "store-damaged": "What was kept is damaged",
-    "reading-only": "Designs are only read here",
-    "busy": "There is too much to do at once",
-    "stopped": "It was stopped",
-    "too-many-faces": "It would have too many faces",
-    "invalid": "Something in this request is not as it should be",
-    "open-cage": "The cage is open",
-    "locked": "It is locked",
-    "symmetry": "The form would lose its symmetry",
-    "follows": "It follows another piece",
-    "bridge-counts": "The two ends do not answer each other",
-    "bad-file": "This file cannot be used",
-    "inside-out": "The form is turned inside out",
-    "unsound-body": "The body is not what was asked for, or no solid",
-    "refused": "This cannot be done",
-}
+INVALID = "Something in this request is not as it should be"
 
 
 class PlaceSchema(BaseModel):
@@ -80,8 +47,7 @@ class Problem(BaseModel):
 def problem_of(error: CoreError) -> Problem:
     """The problem document of a refusal."""
     place = PlaceSchema.of(error.place)
-    title = _TITLES.get(error.kind, _TITLES["refused"])
-    return make_problem(error.kind, _STATUS.get(error.kind, 422), title, str(error), place)
+    return make_problem(error.kind, error.status, error.title, str(error), place)
 
 
 def invalid(error: ValidationError | RequestValidationError) -> Problem:
@@ -90,7 +56,7 @@ def invalid(error: ValidationError | RequestValidationError) -> Problem:
     for fault in error.errors()[:3]:
         where = _where(fault["loc"])
         sentences.append(f"{where}: {fault['msg']}" if where else str(fault["msg"]))
-    return make_problem("invalid", 422, _TITLES["invalid"], "; ".join(sentences) + ".")
+    return make_problem("invalid", 422, INVALID, "; ".join(sentences) + ".")
 
 
 def _where(location: Sequence[str | int]) -> str:

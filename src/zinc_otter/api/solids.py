@@ -54,6 +54,8 @@ class NoSolidError(CoreError):
     """No solid was made of the piece as it is now."""
 
     kind = "no-solid"
+    title = "There is no solid yet"
+    status = 404
 
 
 @router.post(_PIECE + "/solid", status_code=202)

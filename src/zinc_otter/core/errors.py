@@ -31,10 +31,13 @@ def read_place(data: Mapping[str, Any]) -> Place:
 class CoreError(ValueError):
     """Base of every refusal of the core. ``str(error)`` is a sentence for the designer.
 
-    ``kind`` is a short stable name for programs; ``place`` tells where: elements at fault, or points in mm.
+    ``kind`` is a short stable name for programs, ``title`` what all of a kind have in common, in words, and ``status`` the
+    HTTP status (RFC 9110) by which a service answers; ``place`` tells where: elements at fault, or points in mm.
     """
 
     kind = "refused"
+    title = "This cannot be done"
+    status = 422
 
     def __init__(
         self,
@@ -76,6 +79,7 @@ class TooManyFacesError(BadNumberError):
     """A cage, or a design, of more faces than can be worked with."""
 
     kind = "too-many-faces"
+    title = "It would have too many faces"
 
 
 class BadSelectionError(CoreError):
@@ -88,12 +92,14 @@ class OpenCageError(CoreError):
     """A closed cage was needed; ``place.edges`` holds the open edges."""
 
     kind = "open-cage"
+    title = "The cage is open"
 
 
 class InsideOutError(CoreError):
     """Shells that look the wrong way: inwards alone, or outwards within another; ``place.faces`` holds them."""
 
     kind = "inside-out"
+    title = "The form is turned inside out"
 
 
 class UncheckedError(CoreError):
@@ -106,6 +112,7 @@ class UnsoundBodyError(CoreError):
     """A body that is not what was asked for, or bounds no solid: incomplete, open, crossing itself."""
 
     kind = "unsound-body"
+    title = "The body is not what was asked for, or no solid"
 
 
 class KernelError(CoreError):
@@ -118,3 +125,4 @@ class FileFormatError(CoreError):
     """A file that cannot be read as what it claims to be."""
 
     kind = "bad-file"
+    title = "This file cannot be used"

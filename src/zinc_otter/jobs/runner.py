@@ -27,24 +27,31 @@ class UnknownJobError(CoreError):
     """A job that is not, or no longer, known."""
 
     kind = "unknown-job"
+    title = "There is no such job"
+    status = 404
 
 
 class BusyError(CoreError):
     """More is waiting already than can be done in a while."""
 
     kind = "busy"
+    title = "There is too much to do at once"
+    status = 503
 
 
 class StoppedError(CoreError):
     """Work that was waited for, and was cancelled."""
 
     kind = "stopped"
+    title = "It was stopped"
+    status = 409
 
 
 class JobFailedError(CoreError):
     """Work that ended without a result: it took too long, or its worker died."""
 
     kind = "job-failed"
+    title = "The work did not come to an end"
 
 
 @dataclass(frozen=True)

@@ -25,6 +25,8 @@ class DatabaseError(CoreError):
     """A database that cannot be opened, not even to be read."""
 
     kind = "store-damaged"
+    title = "What was kept is damaged"
+    status = 503
 
 
 @dataclass(frozen=True)

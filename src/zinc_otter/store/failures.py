@@ -15,18 +15,24 @@ class StoreBusyError(CoreError):
     """Another process holds the database; nothing was changed."""
 
     kind = "store-busy"
+    title = "The designs are held by another program"
+    status = 503
 
 
 class StoreDamagedError(CoreError):
     """What was kept cannot be read any more."""
 
     kind = "store-damaged"
+    title = "What was kept is damaged"
+    status = 503
 
 
 class ReadingOnlyError(CoreError):
     """A change where designs are only read."""
 
     kind = "reading-only"
+    title = "Designs are only read here"
+    status = 403
 
 
 @contextmanager

@@ -22,6 +22,7 @@ class FolderError(CoreError):
     """A folder that cannot be used as it is."""
 
     kind = "folder"
+    title = "This folder cannot be used"
 
 
 class FolderInUseError(FolderError):

@@ -21,18 +21,22 @@ class UnknownPieceError(CoreError):
     """A piece or reference that the design does not have."""
 
     kind = "unknown-piece"
+    title = "There is no such piece"
+    status = 404
 
 
 class LockedError(CoreError):
     """A change of something that is locked."""
 
     kind = "locked"
+    title = "It is locked"
 
 
 class FollowsError(CoreError):
     """A change of a piece that follows another."""
 
     kind = "follows"
+    title = "It follows another piece"
 
 
 @dataclass(frozen=True)

@@ -16,24 +16,32 @@ class UnknownDesignError(CoreError):
     """A design, or a step of one, that the store does not have."""
 
     kind = "unknown-design"
+    title = "There is no such design"
+    status = 404
 
 
 class UnknownAssetError(CoreError):
     """A picture or mesh that the store does not have."""
 
     kind = "unknown-asset"
+    title = "There is no such picture, mesh or solid"
+    status = 404
 
 
 class StaleRevisionError(CoreError):
     """A change made against a revision that is no longer the present one."""
 
     kind = "stale-revision"
+    title = "The design has moved on"
+    status = 409
 
 
 class StoreFullError(CoreError):
     """The disk could not take the change; nothing was changed."""
 
     kind = "store-full"
+    title = "The disk is full"
+    status = 507
 
 
 @dataclass(frozen=True, eq=False)

@@ -77,7 +77,7 @@ export interface paths {
         };
         /**
          * Get Design
-         * @description The design as it stands, without arrays.
+         * @description The design as it stands, without arrays. Its revision is its ETag: one that is known is not sent again.
          */
         get: operations["get_design_api_designs__design_id__get"];
         put?: never;
@@ -7007,6 +7007,13 @@ export interface operations {
                     "application/json": components["schemas"]["DesignState"];
                 };
             };
+            /** @description It is as it was. */
+            304: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
             /** @description The request cannot be read. */
             400: {
                 headers: {
@@ -9430,7 +9437,7 @@ export interface operations {
         };
         responses: {
             /** @description Successful Response */
-            201: {
+            200: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -21,6 +21,7 @@ class UnknownFollowerError(BadSelectionError):
     """A follower that the piece does not have."""
 
     kind = "unknown-follower"
+    title = "There is no such follower"
 
 
 class _OfPiece(Command):

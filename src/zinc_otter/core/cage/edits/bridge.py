@@ -25,6 +25,7 @@ class BridgeCountError(CoreError):
     """Two ends whose counts do not answer each other; they would after loops were added."""
 
     kind = "bridge-counts"
+    title = "The two ends do not answer each other"
 
 
 @dataclass(frozen=True, eq=False)

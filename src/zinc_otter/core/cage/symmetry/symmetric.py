@@ -26,6 +26,7 @@ class SymmetryError(CoreError):
     """An edit whose result would not be symmetric; ``place`` names what has no counterpart."""
 
     kind = "symmetry"
+    title = "The form would lose its symmetry"
 
 
 @dataclass(frozen=True, eq=False)

@@ -27,6 +27,7 @@ class WaitsError(CoreError):
     """A follower has nothing to work on at present: an edge or a piece that it names is not there."""
 
     kind = "waits"
+    title = "A follower waits"
 
 
 @dataclass(frozen=True)
