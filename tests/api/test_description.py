@@ -7,6 +7,7 @@ from __future__ import annotations
 
 import logging
 import os
+import zlib
 from typing import Any
 
 import schemathesis
@@ -47,12 +48,12 @@ class Description(ServiceCase):
         @given(case=operation.as_strategy())
         def attempt(case: Any) -> None:
             # Made-up names would all be unknown: half of the requests are about what is there.
-            if case.path_parameters and hash(str(case.query)) % 2 == 0:
+            if case.path_parameters and zlib.crc32(str(case.query).encode()) % 2 == 0:
                 given_names = {"design_id": design_id, "piece_id": "p1"}
                 case.path_parameters.update({k: v for k, v in given_names.items() if k in case.path_parameters})
             if operation.method.lower() == "delete" and "design_id" in (case.path_parameters or {}):
                 case.path_parameters["design_id"] = "none"
-            answer = case.call(headers={"Host": "127.0.0.1"})
+            answer = case.call(headers={"Host": "127.0.0.1"}, timeout=300)
             case.validate_response(
                 answer,
                 checks=[
