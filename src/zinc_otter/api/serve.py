@@ -54,7 +54,12 @@ class Patient(HttpToolsProtocol):
 
     def connection_made(self, transport: Any) -> None:
         super().connection_made(transport)
-        self._waiting = self.loop.call_later(SECONDS_FOR_HEADERS, self._give_up)
+        self._wait()
+
+    def on_message_begin(self) -> None:
+        # Also a second request on the same connection may stay half-sent.
+        super().on_message_begin()
+        self._wait()
 
     def on_headers_complete(self) -> None:
         self._stop_waiting()
@@ -67,6 +72,10 @@ class Patient(HttpToolsProtocol):
     def _give_up(self) -> None:
         if not self.transport.is_closing():
             self.transport.close()
+
+    def _wait(self) -> None:
+        self._stop_waiting()
+        self._waiting = self.loop.call_later(SECONDS_FOR_HEADERS, self._give_up)
 
     def _stop_waiting(self) -> None:
         if self._waiting is not None:
