@@ -22,6 +22,9 @@ def main(arguments: Sequence[str] | None = None) -> int:
         return _wrong(f"{given.cage}: this is no text file.")
     except CoreError as error:
         return _wrong(f"{getattr(given, 'cage', given.name)}: {error}")
+    except KeyboardInterrupt:
+        # Ctrl+C is the way to end it.
+        return 0
     except OSError as error:
         return _wrong(f"{error.filename or error}: {error.strerror or 'cannot be used'}.")
     return 0

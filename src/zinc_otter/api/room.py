@@ -167,7 +167,8 @@ class Room:
         cages = [piece.cage for piece in design.pieces if piece.visible]
         drawn: bytes = self.intake.call("Drawing the picture", draw_picture, cages)
         try:
-            put(path, lambda fresh: fresh.write_bytes(drawn))
+            if not self.store.reading:
+                put(path, lambda fresh: fresh.write_bytes(drawn))
         except OSError as error:
             logging.getLogger("zinc_otter").warning("a picture was not kept: %s", error)
         return drawn

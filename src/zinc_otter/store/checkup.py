@@ -35,7 +35,9 @@ def looked_through(data: Path) -> Found:
         raise DatabaseError(f"There is no file of designs at {path}.")
     found = Found()
     version, fault = look_at(path)
-    found.say(f"Database: {fault or 'whole'} (tables {version}, {path.stat().st_size / 1e6:.1f} MB)", bool(fault))
+    files = [path, path.with_name(f"{path.name}-wal")]
+    size = sum(file.stat().st_size for file in files if file.exists())
+    found.say(f"Database: {fault or 'whole'} (tables {version}, {size / 1e6:.1f} MB)", bool(fault))
     with closing(sqlite3.connect(f"{path.resolve().as_uri()}?mode=ro", uri=True)) as connection:
         try:
             _look_at_designs(connection, found)
