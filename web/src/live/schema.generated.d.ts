@@ -1316,7 +1316,7 @@ export interface components {
              */
             kind: "add-follower";
             /** Follower */
-            follower: components["schemas"]["Thickened-Input"] | components["schemas"]["Combine-Input"] | components["schemas"]["Trim-Input"] | components["schemas"]["TrimBySheet-Input"] | components["schemas"]["Hollow-Input"] | components["schemas"]["Fillet-Input"] | components["schemas"]["CutEdge-Input"] | components["schemas"]["MirrorBody-Input"] | components["schemas"]["RepeatRound-Input"] | components["schemas"]["RepeatAlong-Input"] | components["schemas"]["ScaleToSize-Input"];
+            follower: components["schemas"]["Combine-Input"] | components["schemas"]["CutEdge-Input"] | components["schemas"]["Fillet-Input"] | components["schemas"]["Hollow-Input"] | components["schemas"]["MirrorBody-Input"] | components["schemas"]["RepeatAlong-Input"] | components["schemas"]["RepeatRound-Input"] | components["schemas"]["ScaleToSize-Input"] | components["schemas"]["Thickened-Input"] | components["schemas"]["Trim-Input"] | components["schemas"]["TrimBySheet-Input"];
             /** Before */
             before?: string | null;
         };
@@ -2182,7 +2182,7 @@ export interface components {
              */
             kind: "change-follower";
             /** Follower */
-            follower: components["schemas"]["Thickened-Input"] | components["schemas"]["Combine-Input"] | components["schemas"]["Trim-Input"] | components["schemas"]["TrimBySheet-Input"] | components["schemas"]["Hollow-Input"] | components["schemas"]["Fillet-Input"] | components["schemas"]["CutEdge-Input"] | components["schemas"]["MirrorBody-Input"] | components["schemas"]["RepeatRound-Input"] | components["schemas"]["RepeatAlong-Input"] | components["schemas"]["ScaleToSize-Input"];
+            follower: components["schemas"]["Combine-Input"] | components["schemas"]["CutEdge-Input"] | components["schemas"]["Fillet-Input"] | components["schemas"]["Hollow-Input"] | components["schemas"]["MirrorBody-Input"] | components["schemas"]["RepeatAlong-Input"] | components["schemas"]["RepeatRound-Input"] | components["schemas"]["ScaleToSize-Input"] | components["schemas"]["Thickened-Input"] | components["schemas"]["Trim-Input"] | components["schemas"]["TrimBySheet-Input"];
         };
         /**
          * ChangeReference
@@ -4695,7 +4695,7 @@ export interface components {
             /** Digest */
             digest: string;
             /** Followers */
-            followers: (components["schemas"]["Thickened-Output"] | components["schemas"]["Combine-Output"] | components["schemas"]["Trim-Output"] | components["schemas"]["TrimBySheet-Output"] | components["schemas"]["Hollow-Output"] | components["schemas"]["Fillet-Output"] | components["schemas"]["CutEdge-Output"] | components["schemas"]["MirrorBody-Output"] | components["schemas"]["RepeatRound-Output"] | components["schemas"]["RepeatAlong-Output"] | components["schemas"]["ScaleToSize-Output"])[];
+            followers: (components["schemas"]["Combine-Output"] | components["schemas"]["CutEdge-Output"] | components["schemas"]["Fillet-Output"] | components["schemas"]["Hollow-Output"] | components["schemas"]["MirrorBody-Output"] | components["schemas"]["RepeatAlong-Output"] | components["schemas"]["RepeatRound-Output"] | components["schemas"]["ScaleToSize-Output"] | components["schemas"]["Thickened-Output"] | components["schemas"]["Trim-Output"] | components["schemas"]["TrimBySheet-Output"])[];
             /**
              * Called
              * @description ids of followers to what they are called
