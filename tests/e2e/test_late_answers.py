@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+from typing import Any
+
 import numpy as np
 from playwright.sync_api import Route, WebSocketRoute
 
@@ -38,10 +40,17 @@ class LateAnswers(VerbCase):
     def until_asked(self) -> None:
         self.page.wait_for_function("() => +document.documentElement.dataset.asking > 0")
 
+    def until_held(self, held: list[Any]) -> None:
+        """What was asked for may still be on its way on a busy machine."""
+        for _ in range(100):
+            self.page.wait_for_timeout(300)
+            if held:
+                return
+        self.fail("nothing was asked for")
+
     def let_go(self) -> None:
         """Hand over what was held back."""
-        self.page.wait_for_timeout(300)
-        self.assertTrue(self.held, "nothing was asked for")
+        self.until_held(self.held)
         self.holding = False
         for message in self.held:
             self.sockets[-1].send(message)
@@ -49,8 +58,7 @@ class LateAnswers(VerbCase):
 
     def answer(self, waiting: list[Route]) -> None:
         """Let the requests that were held go their way."""
-        self.page.wait_for_timeout(300)
-        self.assertTrue(waiting, "nothing was asked for")
+        self.until_held(waiting)
         for route in waiting:
             route.continue_()
 

@@ -164,7 +164,7 @@ class MachineAsk(In):
     """What the simulated print bench can do; mm, mm/s, degrees, g/cm³, a share of fill."""
 
     bed: tuple[_Bed, _Bed, _Bed] = (220.0, 220.0, 250.0)
-    layer: Annotated[float, Field(ge=0.005, le=10)] = 0.2
+    layer: Annotated[float, Field(ge=1e-6, le=10)] = 0.2
     line: Annotated[float, Field(ge=0.02, le=50)] = 0.4
     least_wall: Annotated[float, Field(ge=0.01, le=100)] = 1.2
     overhang: Annotated[float, Field(gt=0, lt=90)] = 50.0
