@@ -366,7 +366,7 @@ class Copies(InFolder):
         store.close()
         with closing(sqlite3.connect(store.path)) as connection, connection:
             for words in (
-                "DROP TABLE made_files", "DROP TABLE blob_uses", "DROP INDEX ix_steps_line",
+                "DROP TABLE made_files", "DROP TABLE blob_uses", "DROP INDEX ix_steps_line", "DROP INDEX ix_steps_parent",
                 "ALTER TABLE steps DROP COLUMN on_line", "UPDATE alembic_version SET version_num = '0002'",
             ):  # fmt: skip
                 connection.execute(words)

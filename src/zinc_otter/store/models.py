@@ -43,7 +43,10 @@ class StepRow(Base):
     created_at: Mapped[datetime] = mapped_column(DateTime)
     on_line: Mapped[bool] = mapped_column(default=True)
 
-    __table_args__ = (Index("ix_steps_line", "design_id", "on_line", "number"),)
+    __table_args__ = (
+        Index("ix_steps_line", "design_id", "on_line", "number"),
+        Index("ix_steps_parent", "parent_id"),
+    )
 
 
 class BlobRow(Base):

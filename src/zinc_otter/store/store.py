@@ -314,11 +314,13 @@ class Store:
     def _unused(self, session: Session, design_id: str, used: set[str]) -> None:
         """A design names only ``used`` from now on; what no other names either is deleted."""
         before = set(session.scalars(select(BlobUseRow.hash).where(BlobUseRow.design_id == design_id)))
-        for digest in before - used:
-            session.execute(delete(BlobUseRow).where(BlobUseRow.design_id == design_id, BlobUseRow.hash == digest))
-            if session.scalar(select(BlobUseRow.hash).where(BlobUseRow.hash == digest).limit(1)) is None:
-                session.execute(delete(BlobRow).where(BlobRow.hash == digest))
-                session.execute(delete(AssetRow).where(AssetRow.hash == digest))
+        gone = sorted(before - used)
+        for first in range(0, len(gone), 500):
+            some = gone[first : first + 500]
+            session.execute(delete(BlobUseRow).where(BlobUseRow.design_id == design_id, BlobUseRow.hash.in_(some)))
+            unused = set(some) - set(session.scalars(select(BlobUseRow.hash).where(BlobUseRow.hash.in_(some))))
+            session.execute(delete(BlobRow).where(BlobRow.hash.in_(unused)))
+            session.execute(delete(AssetRow).where(AssetRow.hash.in_(unused)))
 
     def _saved(self, session: Session, row: DesignRow) -> Saved:
         session.flush()

@@ -12,6 +12,8 @@ down_revision = "0002"
 def upgrade() -> None:
     op.add_column("steps", sa.Column("on_line", sa.Boolean(), nullable=False, server_default=sa.false()))
     op.create_index("ix_steps_line", "steps", ["design_id", "on_line", "number"])
+    # Deleting a step asks whether others have it as their parent.
+    op.create_index("ix_steps_parent", "steps", ["parent_id"])
     op.create_table(
         "blob_uses",
         sa.Column("design_id", sa.String(32), primary_key=True),
@@ -62,5 +64,6 @@ def _hashes(value: object) -> set[str]:
 def downgrade() -> None:
     op.drop_table("made_files")
     op.drop_table("blob_uses")
+    op.drop_index("ix_steps_parent", "steps")
     op.drop_index("ix_steps_line", "steps")
     op.drop_column("steps", "on_line")
