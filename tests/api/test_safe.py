@@ -6,6 +6,7 @@ import errno
 import io
 import zipfile
 from concurrent.futures import ThreadPoolExecutor
+from dataclasses import replace
 from pathlib import Path
 from unittest import mock
 
@@ -17,9 +18,12 @@ from starlette.websockets import WebSocketDisconnect
 from tests.api.case import BOX, ServiceCase, move, unpacked
 from zinc_otter.api import guard
 from zinc_otter.api.app import create_app
+from zinc_otter.api.edits import asker
 from zinc_otter.core.cage.face_bound import MOST_FACES
 from zinc_otter.core.primitives import box
+from zinc_otter.jobs.runner import StoppedError
 from zinc_otter.studio.commands import read_command
+from zinc_otter.studio.commands.base import no_meshes
 from zinc_otter.studio.design import Design, Piece
 from zinc_otter.studio.picture import picture_key
 
@@ -260,6 +264,27 @@ class Bounds(ServiceCase):
         done = self.client.post(path, json={"revision": state["revision"], "command": {**relax, "rounds": 1}})
         self.assertEqual(done.status_code, 200, done.text)
         self.assertFalse(self.room.edits.stop(state["id"]))
+
+    def test_nobody_stops_or_is_given_what_another_asked_for(self) -> None:
+        state = self.begun({**BOX, "counts": [30, 30, 30]})
+        asked = {"kind": "relax", "piece": "p1", "picked": {"kind": "piece", "ids": [0]}, "rounds": 100, "hold": False}
+        relax, design = read_command(asked), self.room.studio.saved(state["id"]).design
+        (moved,) = design.pieces
+        other = design.with_piece(replace(moved, cage=moved.cage.with_positions(2 * moved.cage.positions)))
+
+        def by(who: str, design: Design) -> Design:
+            asker.set(who)
+            return self.room.edits.apply(state["id"], relax, design, no_meshes).design
+
+        with ThreadPoolExecutor(2) as pool:
+            mine, yours = pool.submit(by, "me", design), pool.submit(by, "you", other)
+            while not (self.room.edits.is_stoppable("me") and self.room.edits.is_stoppable("you")):
+                self.assertFalse(mine.done() and yours.done(), "they were done before they could be stopped")
+            self.assertFalse(self.room.edits.stop("somebody"))
+            self.assertTrue(self.room.edits.stop("me"))
+            self.assertIsInstance(mine.exception(), StoppedError)
+            # What comes is made of the design that was handed over, not of one for which the same was asked before.
+            self.assertAlmostEqual(float(np.ptp(yours.result().pieces[0].cage.positions[:, 0])), 80, delta=2)
 
     def test_what_comes_back_from_the_worker_is_what_is_made_here(self) -> None:
         state = self.begun({**BOX, "counts": [24, 24, 24]}, BOX)

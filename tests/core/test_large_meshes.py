@@ -9,7 +9,6 @@ import trimesh
 from hypothesis import given
 from hypothesis import strategies as st
 
-from zinc_otter.api.clearance import _nearest
 from zinc_otter.core.cage import Selection
 from zinc_otter.core.cage.edits.chamfer.edges import chamfer_edges
 from zinc_otter.core.cage.edits.dividing import split_faces
@@ -67,7 +66,7 @@ class Lesser(unittest.TestCase):
         points = np.random.default_rng(2).normal(0, 1, (3_000, 3))
         points = 33 * points / np.linalg.norm(points, axis=1, keepdims=True) + [1e5, 0, 0]
         points[77] = [1e5 + 30.25, 0, 0]
-        rough, at = _nearest(mesh, points)
+        rough, at = mesh.nearest_first(points)
         exact, exact_at = mesh.signed(points)
         self.assertEqual(int(np.argmin(rough)), int(np.argmin(exact)))
         self.assertAlmostEqual(float(rough.min()), float(exact.min()), delta=1e-9)

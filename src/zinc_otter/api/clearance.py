@@ -10,13 +10,10 @@ import numpy as np
 from zinc_otter.api.room import MeshShelf
 from zinc_otter.core.cage.topology import Floats
 from zinc_otter.core.errors import CoreError
-from zinc_otter.core.proof.distance import MeshDistance
 from zinc_otter.studio.design import Design
 from zinc_otter.studio.references import Component
 
 _WHILE_DRAGGING = 3_000
-_IN_QUESTION = 400
-"""Points, nearest by the lesser mesh, that are measured against a large one itself."""
 
 
 def clearances(design: Design, surfaces: Mapping[str, Floats], meshes: MeshShelf, settled: bool) -> list[dict[str, Any]]:
@@ -41,7 +38,8 @@ def clearances(design: Design, surfaces: Mapping[str, Floats], meshes: MeshShelf
             points = surfaces[piece.id]
             if not settled and len(points) > _WHILE_DRAGGING:
                 points = points[:: -(-len(points) // _WHILE_DRAGGING)]
-            distance, at = (_nearest(mesh, component.own(points)) if settled else mesh.felt.signed(component.own(points)))
+            own = component.own(points)
+            distance, at = mesh.nearest_first(own) if settled else mesh.felt.signed(own)
             least = int(np.argmin(distance))
             vertices = piece.cage.positions
             if not settled and len(vertices) > _WHILE_DRAGGING:
@@ -58,19 +56,3 @@ def clearances(design: Design, surfaces: Mapping[str, Floats], meshes: MeshShelf
                 "vertices": measured.signed(component.own(vertices))[0].astype(np.float32),
             })
     return found
-
-
-def _nearest(mesh: MeshDistance, points: Floats) -> tuple[Floats, Floats]:
-    """As :meth:`MeshDistance.signed`, where only the nearest of all points counts.
-
-    On a large mesh its lesser one tells which points come into question; these are measured against the mesh itself.
-    """
-    if mesh.felt is mesh:
-        return mesh.signed(points)
-    rough, at = mesh.felt.signed(points)
-    near = np.argsort(rough)[:_IN_QUESTION]
-    exact, exact_at = mesh.signed(points[near])
-    # The others were further even roughly.
-    rough, at = np.maximum(rough, float(exact.min())), at.copy()
-    rough[near], at[near] = exact, exact_at
-    return rough, at

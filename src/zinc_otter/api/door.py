@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 import hmac
-from http.cookies import CookieError, SimpleCookie
 from urllib.parse import parse_qsl, urlencode
 
 from starlette.requests import HTTPConnection
@@ -47,7 +46,7 @@ class Door:
                 await let_in(scope, receive, send)
                 return
         bearer = asked.headers.get("authorization", "")
-        if self._fits(_cookie(asked, name)) or (bearer.startswith("Bearer ") and self._fits(bearer[7:])):
+        if self._fits(asked.cookies.get(name, "")) or (bearer.startswith("Bearer ") and self._fits(bearer[7:])):
             await self._app(scope, receive, send)
         elif scope["type"] == "websocket":
             await receive()
@@ -57,14 +56,6 @@ class Door:
 
     def _fits(self, given: str) -> bool:
         return hmac.compare_digest(given.encode("utf-8", "replace"), self._key.encode())
-
-
-def _cookie(asked: HTTPConnection, name: str) -> str:
-    try:
-        held = SimpleCookie(asked.headers.get("cookie", "")).get(name)
-    except CookieError:
-        return ""
-    return held.value if held is not None else ""
 
 
 def _locked(scope: Scope) -> Response:

@@ -2,15 +2,20 @@
 
 from __future__ import annotations
 
+import secrets
+from contextlib import suppress
+from contextvars import ContextVar
 from dataclasses import fields, replace
 from threading import Lock
 
-from zinc_otter.jobs import JobRunner
+from zinc_otter.jobs import JobRunner, UnknownJobError
 from zinc_otter.jobs.edit_work import apply_command
 from zinc_otter.studio.commands import Command, Outcome
 from zinc_otter.studio.commands.base import Meshes
 from zinc_otter.studio.design import Design, Piece
 
+asker: ContextVar[str] = ContextVar("asker", default="")
+"""Who asks, so that nobody stops what another asked for; where nobody says, all that is done to a design is one asker's."""
 HEAVY = 2_500
 """Faces from which a command that works through them goes to the worker: from there on some take more than a second."""
 
@@ -21,38 +26,41 @@ class Edits:
     def __init__(self, runner: JobRunner) -> None:
         self._runner = runner
         self._lock = Lock()
-        self._under_way: dict[str, str] = {}
+        self._under_way: dict[str, set[str]] = {}
 
     def apply(self, design_id: str, command: Command, design: Design, meshes: Meshes) -> Outcome:
         """What a command leads to. Raises what it raises, StoppedError, BusyError, JobFailedError when it takes too long."""
         if command.weight(design) < HEAVY:
             return command.apply_among(design, meshes)
-        what = command.title(design)
-        job_id = self._runner.start(f"{design_id} {command.model_dump_json()}", what, apply_command, command, design)
+        # Never one that is under way already, though the same is asked for: the design may be another by now.
+        job_id = self._runner.start(secrets.token_hex(8), command.title(design), apply_command, command, design)
+        who = asker.get() or design_id
         with self._lock:
-            self._under_way[design_id] = job_id
+            self._under_way.setdefault(who, set()).add(job_id)
         try:
             outcome = self._runner.wait(job_id)
         finally:
             with self._lock:
-                if self._under_way.get(design_id) == job_id:
-                    del self._under_way[design_id]
+                self._under_way[who].discard(job_id)
+                if not self._under_way[who]:
+                    del self._under_way[who]
         assert isinstance(outcome, Outcome)
         return replace(outcome, design=_with_own_pieces(outcome.design, design))
 
-    def is_stoppable(self, design_id: str) -> bool:
-        """Whether something is under way for a design that can be stopped."""
+    def is_stoppable(self, who: str) -> bool:
+        """Whether something is under way for an asker that can be stopped."""
         with self._lock:
-            return design_id in self._under_way
+            return who in self._under_way
 
-    def stop(self, design_id: str) -> bool:
-        """Stop what is under way for a design; False where nothing is that can be stopped."""
+    def stop(self, who: str) -> bool:
+        """Stop what is under way for an asker, and for nobody else; False where nothing is that can be stopped."""
         with self._lock:
-            job_id = self._under_way.get(design_id)
-        if job_id is None:
-            return False
-        self._runner.cancel(job_id)
-        return True
+            jobs = list(self._under_way.get(who, ()))
+        for job_id in jobs:
+            # It may have come to its end by now.
+            with suppress(UnknownJobError):
+                self._runner.cancel(job_id)
+        return bool(jobs)
 
 
 def _alike(a: Piece, b: Piece) -> bool:

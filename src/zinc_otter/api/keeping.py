@@ -8,6 +8,7 @@ from pydantic import BaseModel, Field
 from zinc_otter.api.designs import AtHand
 from zinc_otter.api.room import Room
 from zinc_otter.store.backups import DAYS_KEPT
+from zinc_otter.store.database import size_of
 from zinc_otter.store.made_files import KEPT_DAYS
 
 router = APIRouter(prefix="/api/keeping", tags=["keeping"])
@@ -38,10 +39,9 @@ def clear_made(room: AtHand) -> KeepingState:
 
 
 def _state(room: Room) -> KeepingState:
-    files = [room.store.path, room.store.path.with_name(f"{room.store.path.name}-wal")]
     copies = (room.data.path / "backups").glob("*.sqlite")
     return KeepingState(
         folder=str(room.data.path.resolve()), reading=room.store.reading, made=room.made.space(), made_days=KEPT_DAYS,
-        designs=sum(file.stat().st_size for file in files if file.exists()),
+        designs=size_of(room.store.path),
         copies=sum(file.stat().st_size for file in copies), copy_days=DAYS_KEPT,
     )  # fmt: skip

@@ -12,6 +12,7 @@ takes long; and a little later ``bodies``, what followers make of the pieces.
 from __future__ import annotations
 
 import asyncio
+import secrets
 import time
 from typing import Any
 
@@ -22,6 +23,7 @@ from zinc_otter.api.bodies import FINE, QUICK, BodyTeller
 from zinc_otter.api.clearance import clearances
 from zinc_otter.api.curves import AskedOf, as_arrays, curves_of
 from zinc_otter.api.designs import preview_state
+from zinc_otter.api.edits import asker
 from zinc_otter.api.live_view import LiveView
 from zinc_otter.api.packing import pack, unpack
 from zinc_otter.api.problems import Problem, invalid, problem_of
@@ -74,6 +76,7 @@ class _Channel:
         self._curves: AskedOf | None = None
         self._curves_digest = ""
         self._sending = asyncio.Lock()
+        self._asker = secrets.token_hex(8)
         self._bodies = BodyTeller(room.bodies, room.solid, self._send)
 
         self._deeds = {
@@ -83,6 +86,8 @@ class _Channel:
         }  # fmt: skip
 
     async def run(self) -> None:
+        # Threads that work for this viewer take it along.
+        asker.set(self._asker)
         with self._room.listeners.on(self._design_id) as wake:
             await self._show_saved()
             listening = asyncio.create_task(self._listen(wake))
@@ -120,7 +125,7 @@ class _Channel:
                     # Not one of those that wait their turn: it ends what is under way, and what is to come of it.
                     for left in self._waiting:
                         left["do"] = "stopped" if left["do"] in ("preview", "commit") else left["do"]
-                    await asyncio.to_thread(self._room.edits.stop, self._design_id)
+                    await asyncio.to_thread(self._room.edits.stop, self._asker)
                     continue
                 if self._waiting and self._waiting[-1]["do"] == message["do"] and message["do"] in _LATEST:
                     self._waiting.pop()
@@ -151,7 +156,7 @@ class _Channel:
         await asyncio.sleep(_QUIET)
         while True:
             seconds = time.monotonic() - begun
-            stoppable = self._room.edits.is_stoppable(self._design_id)
+            stoppable = self._room.edits.is_stoppable(self._asker)
             await self._send({"type": "working", "seq": seq, "seconds": seconds, "stoppable": stoppable})
             await asyncio.sleep(_BEAT)
 

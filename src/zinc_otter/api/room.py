@@ -159,7 +159,13 @@ class Room:
     def picture(self, design_id: str) -> bytes:
         """A design's small picture, drawn in a worker where it was not before. Raises UnknownDesignError, JobFailedError."""
         design = self.studio.saved(design_id).design
-        path = self.made.place(design_id, f"pictures/{picture_key(design)}.png")
+        name = f"pictures/{picture_key(design)}.png"
+        path, recorded = self.made.path(name), not self.store.reading
+        try:
+            self.made.place(design_id, name)
+        except (CoreError, OSError):
+            # On a full disk it is drawn and shown all the same.
+            recorded = False
         try:
             return path.read_bytes()
         except FileNotFoundError:
@@ -167,7 +173,7 @@ class Room:
         cages = [piece.cage for piece in design.pieces if piece.visible]
         drawn: bytes = self.intake.call("Drawing the picture", draw_picture, cages)
         try:
-            if not self.store.reading:
+            if recorded:
                 put(path, lambda fresh: fresh.write_bytes(drawn))
         except OSError as error:
             logging.getLogger("zinc_otter").warning("a picture was not kept: %s", error)

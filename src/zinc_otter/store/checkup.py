@@ -10,7 +10,7 @@ from contextlib import closing
 from dataclasses import dataclass, field
 from pathlib import Path
 
-from zinc_otter.store.database import DatabaseError, look_at
+from zinc_otter.store.database import DatabaseError, look_at, read_only, size_of
 from zinc_otter.store.documents import FORMAT, asset_hashes, blob_hashes, from_document
 from zinc_otter.store.folder import DATABASE
 
@@ -35,10 +35,8 @@ def looked_through(data: Path) -> Found:
         raise DatabaseError(f"There is no file of designs at {path}.")
     found = Found()
     version, fault = look_at(path)
-    files = [path, path.with_name(f"{path.name}-wal")]
-    size = sum(file.stat().st_size for file in files if file.exists())
-    found.say(f"Database: {fault or 'whole'} (tables {version}, {size / 1e6:.1f} MB)", bool(fault))
-    with closing(sqlite3.connect(f"{path.resolve().as_uri()}?mode=ro", uri=True)) as connection:
+    found.say(f"Database: {fault or 'whole'} (tables {version}, {size_of(path) / 1e6:.1f} MB)", bool(fault))
+    with closing(sqlite3.connect(read_only(path), uri=True)) as connection:
         try:
             _look_at_designs(connection, found)
         except sqlite3.DatabaseError as error:

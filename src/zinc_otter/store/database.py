@@ -74,7 +74,7 @@ def open_database(path: Path) -> Opened:
 def look_at(path: Path) -> tuple[str, str]:
     """The version of a database's tables, and what is damaged in it, in words. Raises DatabaseError for no database."""
     try:
-        with closing(sqlite3.connect(_read_only(path), uri=True, timeout=PATIENCE)) as connection:
+        with closing(sqlite3.connect(read_only(path), uri=True, timeout=PATIENCE)) as connection:
             tables = {row[0] for row in connection.execute("SELECT name FROM sqlite_master WHERE type = 'table'")}
             if tables and not {"designs", "steps", "blobs"} <= tables:
                 raise DatabaseError(f"{path} is a database, but not one of designs.")
@@ -101,10 +101,17 @@ def look_at(path: Path) -> tuple[str, str]:
 
 def reading_engine(path: Path) -> Engine:
     """An engine that can only read."""
-    return create_engine("sqlite://", creator=lambda: sqlite3.connect(_read_only(path), uri=True, check_same_thread=False))
+    return create_engine("sqlite://", creator=lambda: sqlite3.connect(read_only(path), uri=True, check_same_thread=False))
 
 
-def _read_only(path: Path) -> str:
+def size_of(path: Path) -> int:
+    """Bytes of a database, with what is still in its log."""
+    files = (path, path.with_name(f"{path.name}-wal"))
+    return sum(file.stat().st_size for file in files if file.exists())
+
+
+def read_only(path: Path) -> str:
+    """The address by which SQLite only reads a file."""
     return path.resolve().as_uri() + "?mode=ro"
 
 

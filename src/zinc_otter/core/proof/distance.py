@@ -45,6 +45,25 @@ class MeshDistance:
         sign = np.where((away * self._pseudo[which, feature]).sum(axis=1) < 0, -1.0, 1.0)
         return sign * np.linalg.norm(away, axis=1), at
 
+    def nearest_first(self, points: Floats) -> tuple[Floats, Floats]:
+        """As :meth:`signed`, where only the nearest of all points counts; the others are told roughly.
+
+        On a large mesh its lesser one tells which points come into question; these are measured against the mesh itself.
+        """
+        if self.felt is self:
+            return self.signed(points)
+        rough, at = self.felt.signed(points)
+        near = np.argsort(rough)[:_IN_QUESTION]
+        exact, exact_at = self.signed(points[near])
+        # The others were further even roughly.
+        rough = np.maximum(rough, float(exact.min()))
+        rough[near], at[near] = exact, exact_at
+        return rough, at
+
+
+_IN_QUESTION = 400
+"""Points, nearest by the lesser mesh, that are measured against a large one itself."""
+
 
 def is_closed(triangles: Ints) -> bool:
     """Whether each edge of triangles (m, 3) is run along once each way."""
