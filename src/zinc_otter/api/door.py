@@ -6,19 +6,16 @@ import hmac
 from urllib.parse import parse_qsl, urlencode
 
 from starlette.requests import HTTPConnection
-from starlette.responses import HTMLResponse, RedirectResponse, Response
+from starlette.responses import RedirectResponse, Response
 from starlette.types import ASGIApp, Receive, Scope, Send
 
+from zinc_otter.api.plain_page import plain_page
 from zinc_otter.api.problems import answer, make_problem
 
 _OPEN = ("/api/health",)
 _YEAR = 365 * 24 * 3600
 _HOW = "Open the address that was printed where Zinc Otter was started; it ends in “?key=…”."
-_PAGE = f"""<!doctype html><html lang="en"><head><meta charset="utf-8"><title>Zinc Otter</title>
-<style nonce="NONCE">body {{ background: #f4f1ea; color: #22282a; font: 17px/1.5 sans-serif; margin: 15vh auto;
-max-width: 36em; padding: 0 2em }} h1 {{ font-family: serif }}</style></head>
-<body><main><h1>This is Zinc Otter, and it is locked</h1><p>{_HOW} After that this browser is let in.</p>
-<p>The address is also kept in the file “address” in the folder of the designs.</p></main></body></html>"""
+_WHERE = "The address is also kept in the file “address” in the folder of the designs."
 
 
 class Door:
@@ -62,4 +59,5 @@ def _locked(scope: Scope) -> Response:
     path = scope["path"]
     if path.startswith("/api") or path.startswith("/assets"):
         return answer(make_problem("locked-out", 401, "The key is missing", f"This request has no key. {_HOW}"))
-    return HTMLResponse(_PAGE.replace("NONCE", scope.get("nonce", "")), 401)
+    opened = f"{_HOW} After that this browser is let in."
+    return plain_page(scope, "This is Zinc Otter, and it is locked", opened, _WHERE, status=401)

@@ -2,12 +2,11 @@
 
 from __future__ import annotations
 
-from html import escape
-
-from fastapi import APIRouter
+from fastapi import APIRouter, Request
 from fastapi.responses import HTMLResponse
 from starlette.exceptions import HTTPException
 
+from zinc_otter.api.plain_page import plain_page
 from zinc_otter.api.problems import INVALID
 from zinc_otter.core.errors import CoreError
 
@@ -37,13 +36,9 @@ def _all(base: type[CoreError]) -> list[type[CoreError]]:
 
 
 @router.get("/problems/{kind}")
-def problem_page(kind: str) -> HTMLResponse:
+def problem_page(kind: str, request: Request) -> HTMLResponse:
     """One kind of problem, to be read."""
     found = help_of(kind)
     if found is None:
         raise HTTPException(404, f"There is no problem of the kind {kind[:40]!r}.")
-    title, words = map(escape, found)
-    return HTMLResponse(
-        f'<!doctype html><html lang="en"><head><meta charset="utf-8"><title>{title}</title></head>'
-        f"<body><main><h1>{title}</h1><p>{words}</p></main></body></html>"
-    )
+    return plain_page(request.scope, *found)
