@@ -44,7 +44,9 @@ class BrowserCase(unittest.TestCase):
         context = self.browser.new_context(viewport={"width": 1280, "height": 800}, accept_downloads=True)
         self.addCleanup(context.close)
         # There is no graphics card here: draw as on any such machine.
-        context.add_init_script("localStorage.setItem('zinc-otter.quick-drawing', 'yes')")
+        context.add_init_script(
+            "localStorage.setItem('zinc-otter.quick-drawing', 'yes'); localStorage.setItem('zinc-otter.smooth-drawing', 'no')"
+        )
         self.screen = Screen(context.new_page(), self.server)
         self.page = self.screen.page
         self.expected_errors: tuple[str, ...] = ()

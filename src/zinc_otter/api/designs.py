@@ -164,6 +164,7 @@ def preview_state(before: Saved, command: Command, outcome: Outcome) -> PreviewS
         pieces=[PieceState.of(outcome.design, piece) for piece in outcome.design.pieces],
         references=[reference_state(reference) for reference in outcome.design.references],
         selected=selected_state(outcome),
+        rail=None if (rail := command.rail(before.design)) is None else rail.tolist(),
     )
 
 

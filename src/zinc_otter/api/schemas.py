@@ -234,7 +234,10 @@ class DesignState(BaseModel):
 
 
 class PreviewState(BaseModel):
-    """What a command would lead to; ``notes`` say how true it came out, ``doubtful`` are faces where it did not."""
+    """What a command would lead to; ``notes`` say how true it came out, ``doubtful`` are faces where it did not.
+
+    ``rail`` is the line along which a number of the command is set by hand, from its 0 to its 1, in mm.
+    """
 
     title: str
     notes: list[str]
@@ -242,6 +245,7 @@ class PreviewState(BaseModel):
     pieces: list[PieceState]
     references: list[ReferenceState]
     selected: SelectedState | None
+    rail: tuple[tuple[float, float, float], tuple[float, float, float]] | None
 
 
 class CageArrays(BaseModel):

@@ -1,13 +1,15 @@
 import Alert from "@mui/material/Alert";
 import Button from "@mui/material/Button";
-import { Component, type ReactNode } from "react";
-import { DesignScreen } from "./DesignScreen";
+import { Component, lazy, type ReactNode, Suspense } from "react";
 import { FirstScreen } from "./FirstScreen";
 import { useDesignInAddress } from "./route";
 
+/** With its tools and its drawing in space: fetched when a design is opened. */
+const DesignScreen = lazy(() => import("./DesignScreen"));
+
 export function App() {
   const design = useDesignInAddress();
-  return <Safe key={design}>{design ? <DesignScreen id={design} /> : <FirstScreen />}</Safe>;
+  return <Safe key={design}>{design ? <Suspense fallback={null}><DesignScreen id={design} /></Suspense> : <FirstScreen />}</Safe>;
 }
 
 /** A fault in the interface costs the view, never the design: every finished step is kept by the server. */

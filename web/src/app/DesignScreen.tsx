@@ -2,43 +2,52 @@ import Alert from "@mui/material/Alert";
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import { useEffect, useMemo, useState } from "react";
-import { useBench } from "../live/bench";
+import { open } from "../live/opening";
+import { handIn } from "../live/stores/session";
+import { useDesign } from "../live/stores/design";
+import { takeTool } from "../live/tooling";
 import { CompareBar } from "../panels/CompareBar";
 import { FactStrip } from "../panels/FactStrip";
 import { KeySheet } from "../panels/KeySheet";
-import { LookBar } from "../panels/LookBar";
+import { ShowBar } from "../panels/ShowBar";
 import { SidePanel } from "../panels/side/SidePanel";
 import { ToolCard } from "../panels/ToolCard";
-import { FindTool } from "../stations/FindTool";
-import { ToolDrawer } from "../stations/ToolDrawer";
+import { FindTool } from "../panels/FindTool";
+import { ToolDrawer } from "../panels/ToolDrawer";
 import { Viewport } from "../viewport/Viewport";
 import { useKeys } from "./keys";
+import { keyTable } from "./keyTable";
+import { registry } from "./registry";
 import { go } from "./route";
 import { TopBar } from "./TopBar";
 
-export function DesignScreen({ id }: { id: string }) {
-  const { open, gone, design, takeTool } = useBench();
+handIn(registry);
+
+export default function DesignScreen({ id }: { id: string }) {
+  const gone = useDesign((s) => s.gone);
+  const name = useDesign((s) => s.design?.name);
   const [finding, setFinding] = useState(false);
   const [sheet, setSheet] = useState(false);
 
-  useEffect(() => open(id), [id, open]);
+  useEffect(() => open(id), [id]);
   useEffect(() => {
-    document.title = design ? `${design.name} · Zinc Otter` : "Zinc Otter";
-  }, [design]);
+    document.title = name === undefined ? "Zinc Otter" : `${name} · Zinc Otter`;
+  }, [name]);
 
   // A design begun "with a box" opens with the box already in hand.
-  const loaded = design !== null;
+  const loaded = name !== undefined;
   useEffect(() => {
     if (!loaded) return;
-    takeTool(sessionStorage.getItem("first tool") ?? (useBench.getState().design?.pieces.length ? "move" : null));
+    takeTool(sessionStorage.getItem("first tool") ?? (useDesign.getState().design?.pieces.length ? registry.opening("shape")?.id ?? null : null));
     sessionStorage.removeItem("first tool");
-  }, [loaded, takeTool]);
+  }, [loaded]);
 
   const actions = useMemo(
     () => ({ find: () => setFinding(true), sheet: () => setSheet((now) => !now) }),
     [],
   );
-  useKeys(actions);
+  const rows = useMemo(() => keyTable(registry, actions), [actions]);
+  useKeys(rows);
 
   if (gone)
     return (
@@ -55,11 +64,11 @@ export function DesignScreen({ id }: { id: string }) {
         <Box component="main" sx={{ position: "relative", flexGrow: 1, minWidth: 0 }}>
           <Viewport />
           <ToolDrawer onFind={actions.find} />
-          <LookBar />
+          <ShowBar />
           <ToolCard />
           <CompareBar />
           {finding && <FindTool onClose={() => setFinding(false)} />}
-          {sheet && <KeySheet onClose={() => setSheet(false)} />}
+          {sheet && <KeySheet rows={rows} onClose={() => setSheet(false)} />}
         </Box>
         <SidePanel />
       </Box>

@@ -1,7 +1,7 @@
 /** The live channel: previews with back-pressure (one under way, the newest waiting), commits, and reconnecting. */
 import { answered, asked } from "./asking";
 import { pack, unpack } from "./packing";
-import type { Command, Message } from "./types";
+import type { Command, Message } from "../model/types";
 
 export interface Listener {
   message(message: Message): void;
@@ -49,8 +49,8 @@ export class Channel {
     return this.send({ do: "commit", revision, command });
   }
 
-  look(level: number | null): void {
-    this.send({ do: "look", level });
+  smooth(level: number | null): void {
+    this.send({ do: "level", level });
   }
 
   /** The number of the message by which the answer will be known; 0 where there is no connection. */

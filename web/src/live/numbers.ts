@@ -1,6 +1,7 @@
 /** Numbers as people write them. Plain ones are read here; expressions with units are read by the service. */
+import type { NumberField } from "../model/fields";
 import { Refused, service } from "./service";
-import { fromUnit, type Unit } from "./units";
+import { fromUnit, type Unit } from "../model/units";
 
 export type Asked = "length" | "angle" | "share" | "number";
 
@@ -28,4 +29,13 @@ export async function numbersRead(): Promise<void> {
   while (underWay.size) await Promise.all(underWay);
   // What was read reaches the fields with the next turn of the page.
   await new Promise((done) => setTimeout(done));
+}
+
+export const askedFor = (unit: NumberField["unit"]): Asked =>
+  unit === "mm" ? "length" : unit === "°" ? "angle" : unit === "%" ? "share" : "number";
+
+/** The value of what is typed while something is dragged, or null while it is no number yet. */
+export async function readTyped(text: string, unit: NumberField["unit"], design: Unit): Promise<number | null> {
+  const value = await readNumber(text, askedFor(unit), design);
+  return typeof value === "number" && Number.isFinite(value) ? value : null;
 }

@@ -1,5 +1,5 @@
 /** The arrays of the pieces as last shown, outside of React: the viewport draws straight from them. */
-import type { CageArrays, Frame, SurfaceArrays } from "./types";
+import type { CageArrays, Frame, SurfaceArrays } from "../model/types";
 
 export interface PieceArrays {
   cage: CageArrays;

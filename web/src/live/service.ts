@@ -1,6 +1,6 @@
 /** REST calls. A refusal becomes a Refused error that carries the problem document. */
 import { answered, asked } from "./asking";
-import type { BenchAnswer, Machine, CageFile, SolidFile, Material, Certificate, DesignCard, DesignState, FinderAsk, KeyedJob, FoundState, JobReport, Keeping, Kind, PickRule, Problem, StepState, SurfaceFacts } from "./types";
+import type { BenchAnswer, Machine, CageFile, SolidFile, Material, Certificate, DesignCard, DesignState, FinderAsk, KeyedJob, FoundState, JobReport, Keeping, Kind, PickRule, Problem, StepState, SurfaceFacts } from "../model/types";
 
 export class Refused extends Error {
   constructor(readonly problem: Problem) {

@@ -5,18 +5,19 @@ import Stack from "@mui/material/Stack";
 import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import Typography from "@mui/material/Typography";
-import { useBench } from "../live/bench";
-import { useLook } from "../live/look";
-import { lengthsWords } from "../live/units";
+import { give } from "../live/line";
+import { useDesign } from "../live/stores/design";
+import { show as set, useShow } from "../live/stores/show";
+import { lengthsWords } from "../model/units";
 
 export function CompareBar() {
-  const { compare, set } = useLook();
-  const { design, give } = useBench();
+  const compare = useShow((s) => s.compare);
+  const design = useDesign((s) => s.design);
   const [a, b] = [compare?.a, compare?.b].map((id) => design?.pieces.find((p) => p.id === id));
   if (!compare || !a || !b || !design) return null;
   const keep = (id: string) => {
     set({ compare: null });
-    give({ kind: "keep-variant", piece: id });
+    void give({ kind: "keep-variant", piece: id });
   };
   return (
     <Paper elevation={3} role="region" aria-label="Compare" sx={{ position: "absolute", top: 64, left: 0, right: 0, mx: "auto", width: "fit-content", px: 2, py: 1, borderRadius: 2, zIndex: 3 }}>

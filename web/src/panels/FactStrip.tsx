@@ -1,70 +1,109 @@
 /** The line along the bottom: what is selected, counts, size, and what the next click does. */
 import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
-import { pieces, shownPicks, useBench } from "../live/bench";
-import { toolById } from "../tools/all";
-import { useLook } from "../live/look";
-import { useNear } from "../live/near";
-import type { Near } from "../live/types";
-import { lengthsWords, lengthWords } from "../live/units";
-import { figure, verticesOf } from "../viewport/measure";
-import { ShowWhere } from "./ShowWhere";
-
-const plural = { vertex: "vertices", edge: "edges", face: "faces", piece: "pieces" } as const;
+import { useShallow } from "zustand/react/shallow";
+import { picksShown } from "../live/context";
+import { pieces } from "../live/pieces";
+import { useDesign, useUnit } from "../live/stores/design";
+import { useNear } from "../live/stores/near";
+import { plural, useHover, usePicking } from "../live/stores/picking";
+import { useTool } from "../live/stores/session";
+import { useShow } from "../live/stores/show";
+import { figure, verticesOf } from "../model/measure";
+import type { Near, PieceState } from "../model/types";
+import { lengthsWords, lengthWords, type Unit } from "../model/units";
+import { ShowWhere } from "./parts/ShowWhere";
 
 export function FactStrip() {
-  const { design, piece, picked, others, pickKind, hover, preview, toolId } = useBench();
-  const paints = toolById(toolId)?.paints !== undefined;
-  const near = useNear((s) => s.list);
-  const { compare } = useLook();
-  const unit = design?.unit ?? "mm";
-  const shown = (preview?.pieces ?? design?.pieces ?? []).find((p) => p.id === piece) ?? design?.pieces[0];
-  const arrays = piece ? pieces.byId.get(piece) : undefined;
-  const now = shownPicks();
-  const count = pickKind === "piece" ? others.length + Math.min(picked.length, 1) : now.ids.length;
-  const chosen = count
-    ? `${count} ${count === 1 ? now.kind : plural[now.kind]} picked, ${arrays ? figure(arrays.cage, now.kind, now.ids, unit) : ""}`
-    : `No ${plural[pickKind]} picked`;
-  const counts = shown
-    ? `${shown.name}: ${shown.face_count} faces, ${shown.edge_count} edges, ${shown.vertex_count} vertices; cage ${lengthsWords(shown.size, unit)}${shown.open_edge_count ? `; ${shown.open_edge_count} open edges` : ""}${shown.symmetry ? `; ${shown.symmetry.words}` : ""}`
-    : "No pieces yet";
-  // What would read as the clearance itself, or as 0, is no news.
-  const short = near.filter((n) => n.distance < n.asked && lengthWords(n.distance, unit) !== lengthWords(n.asked, unit));
-  const name = (id: string) => design?.references.find((r) => r.id === id)?.name ?? "";
-  const own = nearestOfPicked(near, piece, arrays ? verticesOf(arrays.cage, now.kind, now.ids) : []);
-  const hint = compare
-    ? "Comparing; Esc ends it"
-    : preview
-      ? "Enter applies, Esc backs out"
-      : paints
-        ? "Drag along edges to paint; right drag turns the view"
-        : hover
-          ? `Click takes ${hover.kind} ${hover.kind === "piece" ? (design?.pieces.find((p) => p.id === hover.piece)?.name ?? "") : hover.id}${picked.length ? "; Shift adds or takes away" : ""}`
-          : "Drag a box to pick many; right drag turns the view";
   return (
     <Box
       component="footer"
       aria-label="Facts"
       sx={{ display: "flex", gap: 3, alignItems: "center", height: 30, px: 2, bgcolor: "background.paper", borderTop: 1, borderColor: "divider", whiteSpace: "nowrap", overflow: "hidden" }}
     >
-      <Typography variant="body2" data-testid="chosen" sx={{ fontWeight: 600 }}>{chosen}</Typography>
-      <Typography variant="body2" color="text.secondary" data-testid="counts">{counts}</Typography>
-      {own && (
-        <Typography variant="body2" data-testid="near">{lengthWords(own.distance, unit)} to {name(own.reference)}</Typography>
-      )}
-      {short.length > 0 && (
-        <Typography variant="body2" role="alert" data-testid="short" sx={{ color: "error.main", fontWeight: 600 }}>
-          {short[0].distance < 0 && lengthWords(-short[0].distance, unit) !== lengthWords(0, unit)
-            ? `The surface cuts into ${name(short[0].reference)} by ${lengthWords(-short[0].distance, unit)}`
-            : `The surface comes within ${lengthWords(short[0].distance, unit)} of ${name(short[0].reference)}; ${lengthWords(short[0].asked, unit)} are asked for`}
-          <ShowWhere piece={short[0].piece} place={{ points: [short[0].from] }} />
-        </Typography>
-      )}
-      {(!short.length || preview) && (
-        <Typography variant="body2" color="text.secondary" sx={{ ml: "auto" }}>{hint}</Typography>
-      )}
+      <Chosen />
+      <Counts />
+      <Clearances />
     </Box>
   );
+}
+
+function Chosen() {
+  const [pickKind, picked, others, piece] = usePicking(useShallow((s) => [s.pickKind, s.picked, s.others, s.piece] as const));
+  useDesign(useShallow((s) => [s.preview, s.design]));
+  const unit = useUnit();
+  const cage = piece ? pieces.byId.get(piece)?.cage : undefined;
+  const now = picksShown();
+  const count = pickKind === "piece" ? others.length + Math.min(picked.length, 1) : now.ids.length;
+  const words = count
+    ? `${count} ${count === 1 ? now.kind : plural[now.kind]} picked, ${cage ? figure(cage, now.kind, now.ids, unit) : ""}`
+    : `No ${plural[pickKind]} picked`;
+  return <Typography variant="body2" data-testid="chosen" sx={{ fontWeight: 600 }}>{words}</Typography>;
+}
+
+function countsOf(shown: PieceState | undefined, unit: Unit): string {
+  if (!shown) return "No pieces yet";
+  const open = shown.open_edge_count ? `; ${shown.open_edge_count} open edges` : "";
+  const symmetry = shown.symmetry ? `; ${shown.symmetry.words}` : "";
+  return `${shown.name}: ${shown.face_count} faces, ${shown.edge_count} edges, ${shown.vertex_count} vertices; cage ${lengthsWords(shown.size, unit)}${open}${symmetry}`;
+}
+
+function Counts() {
+  const piece = usePicking((s) => s.piece);
+  const unit = useUnit();
+  const words = useDesign((s) => countsOf((s.preview ?? s.design)?.pieces.find((p) => p.id === piece) ?? s.design?.pieces[0], unit));
+  return <Typography variant="body2" color="text.secondary" data-testid="counts">{words}</Typography>;
+}
+
+/** How near the picked come to a component, and where a surface comes too near; where it does not, what the next click does. */
+function Clearances() {
+  const near = useNear((s) => s.list);
+  const piece = usePicking((s) => s.piece);
+  usePicking((s) => s.picked);
+  const references = useDesign((s) => s.design?.references) ?? [];
+  const previewed = useDesign((s) => s.preview !== null);
+  const unit = useUnit();
+  const cage = piece ? pieces.byId.get(piece)?.cage : undefined;
+  const now = picksShown();
+  const own = nearestOfPicked(near, piece, cage ? verticesOf(cage, now.kind, now.ids) : []);
+  // What would read as the clearance itself, or as 0, is no news.
+  const short = near.filter((n) => n.distance < n.asked && lengthWords(n.distance, unit) !== lengthWords(n.asked, unit)).at(0);
+  const name = (id: string) => references.find((r) => r.id === id)?.name ?? "";
+  return (
+    <>
+      {own && <Typography variant="body2" data-testid="near">{lengthWords(own.distance, unit)} to {name(own.reference)}</Typography>}
+      {short && (
+        <Typography variant="body2" role="alert" data-testid="short" sx={{ color: "error.main", fontWeight: 600 }}>
+          {tooNear(short, name(short.reference), unit)}
+          <ShowWhere piece={short.piece} place={{ points: [short.from] }} />
+        </Typography>
+      )}
+      {(!short || previewed) && <Hint />}
+    </>
+  );
+}
+
+function tooNear({ distance, asked }: Near, name: string, unit: Unit): string {
+  if (distance < 0 && lengthWords(-distance, unit) !== lengthWords(0, unit)) return `The surface cuts into ${name} by ${lengthWords(-distance, unit)}`;
+  return `The surface comes within ${lengthWords(distance, unit)} of ${name}; ${lengthWords(asked, unit)} are asked for`;
+}
+
+/** What the next click does: the one thing that changes with every move of the pointer. */
+function Hint() {
+  const comparing = useShow((s) => s.compare !== null);
+  const previewed = useDesign((s) => s.preview !== null);
+  const paints = useTool()?.is === "strokes";
+  const hover = useHover((s) => s.hover);
+  const picked = usePicking((s) => s.picked.length > 0);
+  const name = useDesign((s) => s.design?.pieces.find((p) => p.id === hover?.piece)?.name ?? "");
+  const words = () => {
+    if (comparing) return "Comparing; Esc ends it";
+    if (previewed) return "Enter applies, Esc backs out";
+    if (paints) return "Drag along edges to paint; right drag turns the view";
+    if (!hover) return "Drag a box to pick many; right drag turns the view";
+    return `Click takes ${hover.kind} ${hover.kind === "piece" ? name : hover.id}${picked ? "; Shift adds or takes away" : ""}`;
+  };
+  return <Typography variant="body2" color="text.secondary" sx={{ ml: "auto" }}>{words()}</Typography>;
 }
 
 /** Of the picked vertices of the cage, the one nearest to any component. */

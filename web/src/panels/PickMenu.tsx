@@ -8,19 +8,23 @@ import Stack from "@mui/material/Stack";
 import TextField from "@mui/material/TextField";
 import Typography from "@mui/material/Typography";
 import { useState } from "react";
-import { useBench } from "../live/bench";
-import { rules } from "../live/rules";
+import { useShallow } from "zustand/react/shallow";
+import { give } from "../live/line";
+import { pickBy } from "../live/picks";
+import { usePiece } from "../live/stores/design";
+import { usePicking } from "../live/stores/picking";
+import { rules } from "../model/rules";
 
 export function PickMenu() {
-  const { design, piece, picked, pickKind, pickBy, give } = useBench();
+  const [piece, picked, pickKind] = usePicking(useShallow((s) => [s.piece, s.picked, s.pickKind] as const));
   const [at, setAt] = useState<HTMLElement | null>(null);
   const [name, setName] = useState("");
-  const state = design?.pieces.find((p) => p.id === piece);
+  const state = usePiece(piece);
   const sets = Object.entries(state?.face_sets ?? {});
   const close = () => setAt(null);
   const keep = () => {
     if (!name.trim() || !piece) return;
-    give({ kind: "name-faces", piece, picked: { kind: "face", ids: picked }, name: name.trim() });
+    void give({ kind: "name-faces", piece, picked: { kind: "face", ids: picked }, name: name.trim() });
     setName("");
     close();
   };
@@ -62,7 +66,7 @@ export function PickMenu() {
               aria-label={`Forget the set ${set}`}
               onClick={(event) => {
                 event.stopPropagation();
-                if (piece) give({ kind: "forget-faces", piece, name: set });
+                if (piece) void give({ kind: "forget-faces", piece, name: set });
                 close();
               }}
             >

@@ -1,55 +1,61 @@
 /** The floating card of the active tool: its numbers, its live preview, its Apply, and what stands in the way. */
 import Alert from "@mui/material/Alert";
-import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Paper from "@mui/material/Paper";
 import Stack from "@mui/material/Stack";
 import Typography from "@mui/material/Typography";
-import { useState } from "react";
-import { useBench } from "../live/bench";
-import { numbersRead } from "../live/numbers";
-import { toolById } from "../tools/all";
-import type { Field, Tool } from "../tools/tool";
-import { useSketch } from "../viewport/pointing";
-import { FieldInput } from "./NumberField";
-import { EndBar } from "./EndBar";
-import { PlacingBar } from "./PlacingBar";
-import { ReachBar } from "./ReachBar";
-import { ShowWhere } from "./ShowWhere";
+import { Suspense } from "react";
+import { give } from "../live/line";
+import { useDesign } from "../live/stores/design";
+import { usePicking } from "../live/stores/picking";
+import { say, useProblem } from "../live/stores/problem";
+import { toolInHand, useTool } from "../live/stores/session";
+import { change, takeTool } from "../live/tooling";
+import { beginnings } from "../model/beginnings";
+import type { Problem } from "../model/types";
+import { cardNamed } from "./cards";
+import { Numbers } from "./Numbers";
+import { ShowWhere } from "./parts/ShowWhere";
 
 export function ToolCard() {
-  const { toolId, problem, problemPiece, soft, say, design } = useBench();
-  const tool = toolById(toolId);
-  if (!tool && !problem) {
-    if (design && design.pieces.length === 0 && design.references.length === 0) return <Card><Empty /></Card>;
-    return null;
-  }
+  const tool = useTool();
+  const problem = useProblem((s) => s.problem);
+  const isEmpty = useDesign((s) => s.design !== null && s.design.pieces.length === 0 && s.design.references.length === 0);
+  if (!tool && !problem) return isEmpty ? <Card><Empty /></Card> : null;
+  const Own = tool?.is === "card" ? cardNamed(tool.card) : null;
   return (
     <Card>
-      {problem && (
-        <Alert
-          severity={soft ? "info" : problem.status === 409 ? "warning" : "error"}
-          onClose={() => say(null)}
-          sx={{ mb: tool ? 1 : 0, py: 0 }}
-        >
-          {problem.detail} <ShowWhere piece={problemPiece} place={problem.place} /> <WayOut type={problem.type} faces={problem.place?.faces ?? []} />
-        </Alert>
-      )}
-      {tool?.Card && <tool.Card />}
-      {tool && (tool.fields.length > 0 || !tool.Card) && <Numbers key={tool.id} tool={tool} />}
+      {problem && <Said problem={problem} above={tool !== null} />}
+      {Own && tool && <Suspense fallback={<Typography variant="body2" color="text.secondary">{tool.name}…</Typography>}><Own tool={tool} /></Suspense>}
+      {tool && tool.is !== "card" && <Numbers key={tool.id} tool={tool} />}
     </Card>
+  );
+}
+
+function Said({ problem, above }: { problem: Problem; above: boolean }) {
+  const soft = useProblem((s) => s.soft);
+  const piece = useProblem((s) => s.piece);
+  return (
+    <Alert
+      severity={soft ? "info" : problem.status === 409 ? "warning" : "error"}
+      onClose={() => say(null)}
+      sx={{ mb: above ? 1 : 0, py: 0 }}
+    >
+      {problem.detail} <ShowWhere piece={piece} place={problem.place} /> <WayOut type={problem.type} faces={problem.place?.faces ?? []} />
+    </Alert>
   );
 }
 
 /** What would do instead, where that is known. */
 function WayOut({ type, faces }: { type: string; faces: number[] }) {
-  const { piece, give, values, setValues } = useBench();
+  const piece = usePicking((s) => s.piece);
+  const tool = toolInHand();
+  const own = tool?.is === "verb" ? tool.waysOut?.[type] : undefined;
+  if (own) return <Button size="small" onClick={() => change(own.values)}>{own.words}</Button>;
   if (type === "/problems/inside-out" && piece && faces.length)
-    return <Button size="small" onClick={() => give({ kind: "flip", piece, picked: { kind: "face", ids: faces } })}>Turn over</Button>;
+    return <Button size="small" onClick={() => void give({ kind: "flip", piece, picked: { kind: "face", ids: faces } })}>Turn over</Button>;
   if ((type === "/problems/symmetry" || type === "/problems/follows") && piece)
-    return <Button size="small" onClick={() => give({ kind: "make-independent", piece })}>Make independent</Button>;
-  if (type === "/problems/bridge-counts")
-    return <Button size="small" onClick={() => setValues({ ...values, loops: 1 })}>Add the missing loops</Button>;
+    return <Button size="small" onClick={() => void give({ kind: "make-independent", piece })}>Make independent</Button>;
   return null;
 }
 
@@ -67,75 +73,12 @@ function Card({ children }: { children: React.ReactNode }) {
 }
 
 function Empty() {
-  const takeTool = useBench((s) => s.takeTool);
   return (
     <Stack direction="row" spacing={1.5} sx={{ alignItems: "center" }}>
       <Typography>Nothing here yet. Put down the first faces:</Typography>
-      <Button variant="contained" onClick={() => takeTool("box")}>a box</Button>
-      <Button variant="outlined" onClick={() => takeTool("plane")}>a plane</Button>
+      {beginnings.map(({ tool, words }, i) => (
+        <Button key={tool} variant={i ? "outlined" : "contained"} onClick={() => takeTool(tool)}>{words}</Button>
+      ))}
     </Stack>
-  );
-}
-
-function Numbers({ tool }: { tool: Tool }) {
-  const { values, setValues, apply, back, touched, connected, preview, piece } = useBench();
-  const [more, setMore] = useState(false);
-  const hidden = tool.fields.some((field) => field.more && (field.when?.(values) ?? true));
-  // Tools that take points look at them as well as at numbers.
-  useSketch();
-  const missing = useBench.getState().missing();
-  const places = typeof tool.places === "function" ? tool.places(values) : tool.places;
-  const ready = !missing && connected && useBench.getState().command() !== null;
-  const change = (field: Field, value: number) => {
-    // What is on the card now, not what was when the text began to be read.
-    const all = { ...useBench.getState().values, [field.name]: value };
-    setValues(tool.typed?.(all, field.name) ?? all);
-  };
-  const submit = async () => {
-    await numbersRead();
-    if (!missing && useBench.getState().command()) apply();
-  };
-  const form = tool.needs === "nothing";
-  return (
-    <Box
-      component="form"
-      onSubmit={(event: React.FormEvent) => {
-        event.preventDefault();
-        void submit();
-      }}
-      onKeyDown={(event: React.KeyboardEvent) => {
-        // While an expression is being read the button still waits; Enter means the value that it comes to.
-        if (event.key !== "Enter" || !(event.target instanceof HTMLInputElement)) return;
-        event.preventDefault();
-        void submit();
-      }}
-    >
-      <Stack direction="row" spacing={form ? 1 : 1.25} useFlexGap sx={{ alignItems: "center", flexWrap: "wrap", rowGap: 1.1 }}>
-        <Stack direction="row" spacing={0.75} sx={{ alignItems: "center", color: "primary.main" }}>
-          <tool.Icon />
-          <Typography variant="h3" sx={{ color: "text.primary" }}>{tool.name}</Typography>
-        </Stack>
-        {tool.fields
-          .filter((field) => (field.when?.(values) ?? true) && (more || !field.more))
-          .map((field) => (
-            <FieldInput key={field.name} field={field} value={values[field.name] ?? field.initial} onChange={(v) => change(field, v)} disabled={!!missing} />
-          ))}
-        {hidden && (
-          <Button color="inherit" aria-expanded={more} onClick={() => setMore(!more)} sx={{ fontWeight: 500 }}>
-            {more ? "Less" : tool.moreWords ?? (form ? "Place…" : "Direction…")}
-          </Button>
-        )}
-        {places && !missing && <PlacingBar pivots={tool.id !== "move"} />}
-        {tool.reaches && !missing && <ReachBar />}
-        {tool.command && <Button type="submit" variant="contained" disabled={!ready}>{tool.verb}</Button>}
-        {(touched || (tool.eager && preview)) && <Button color="inherit" onClick={back}>Cancel</Button>}
-      </Stack>
-      {tool.ends && <EndBar />}
-      {tool.Below && <tool.Below />}
-      <Typography variant="body2" color="text.secondary" sx={{ mt: 0.75 }}>
-        {missing ?? [...(preview?.notes ?? []), tool.hint].join(" ")}
-        {!missing && preview?.doubtful.length ? <ShowWhere piece={piece} place={{ faces: preview.doubtful }} /> : null}
-      </Typography>
-    </Box>
   );
 }

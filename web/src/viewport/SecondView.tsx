@@ -5,7 +5,7 @@ import Paper from "@mui/material/Paper";
 import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import { useState } from "react";
-import { type FlatName, useLook } from "../live/look";
+import { type FlatName, show } from "../live/stores/show";
 import type { Scene } from "./scene";
 import { Stage } from "./Stage";
 
@@ -16,19 +16,18 @@ const sides: [FlatName, string][] = [
 ];
 
 export function SecondView({ side }: { side: FlatName }) {
-  const set = useLook((s) => s.set);
   const [scene, setScene] = useState<Scene | null>(null);
   return (
     <Box sx={{ position: "relative", flex: "1 1 0", minWidth: 0, borderLeft: "2px solid", borderColor: "divider" }}>
       <Stage name="second-view" label={`Second view, flat, from the ${side}.`} side={side} onScene={setScene} />
       <Paper elevation={2} sx={{ position: "absolute", top: 66, right: 12, p: 0.5, borderRadius: 2, display: "flex", gap: 0.5 }}>
-        <ToggleButtonGroup size="small" exclusive value={side} aria-label="Second view from" onChange={(_, s: FlatName | null) => s && set({ second: s })}>
+        <ToggleButtonGroup size="small" exclusive value={side} aria-label="Second view from" onChange={(_, s: FlatName | null) => s && show({ second: s })}>
           {sides.map(([s, name]) => (
             <ToggleButton key={s} value={s} aria-label={`Second view from ${s}`}>{name}</ToggleButton>
           ))}
         </ToggleButtonGroup>
         <Button size="small" onClick={() => scene?.fit()} aria-label="Fit all into the second view">Fit</Button>
-        <Button size="small" onClick={() => set({ second: null })} aria-label="Close the second view">Close</Button>
+        <Button size="small" onClick={() => show({ second: null })} aria-label="Close the second view">Close</Button>
       </Paper>
     </Box>
   );

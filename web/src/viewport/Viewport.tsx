@@ -1,24 +1,27 @@
 /** The main view, and beside it a second flat one where it is wanted: both live. */
 import Box from "@mui/material/Box";
-import { useState } from "react";
-import { useLook } from "../live/look";
+import { useCallback, useEffect, useState } from "react";
+import { useShow } from "../live/stores/show";
+import { mainView } from "./mainView";
+import type { Scene } from "./scene";
 import { SecondView } from "./SecondView";
 import { Stage } from "./Stage";
-import { useViewKeys } from "./viewKeys";
 import { ViewDial } from "./ViewDial";
-import type { Scene } from "./scene";
 
 export function Viewport() {
   const [scene, setScene] = useState<Scene | null>(null);
   const [flat, setFlat] = useState(false);
-  const second = useLook((s) => s.second);
-  const toggleFlat = () => {
+  const second = useShow((s) => s.second);
+  const toggleFlat = useCallback(() => {
     if (!scene) return;
-    scene.eye.flat = !flat;
-    setFlat(!flat);
+    scene.eye.flat = !scene.eye.flat;
+    setFlat(scene.eye.flat);
     scene.draw();
-  };
-  useViewKeys(scene, toggleFlat);
+  }, [scene]);
+  useEffect(() => {
+    Object.assign(mainView, { scene, toggleFlat });
+    return () => void Object.assign(mainView, { scene: null });
+  }, [scene, toggleFlat]);
   return (
     <Box sx={{ position: "absolute", inset: 0, display: "flex" }}>
       <Box sx={{ position: "relative", flex: second ? "0 0 58%" : "1 1 100%", minWidth: 0 }}>
@@ -35,7 +38,7 @@ export function Viewport() {
             onView={(view) => {
               scene.eye.take(view);
               // Two that are compared stand apart along the screen, wherever it has turned to.
-              scene.dressAll();
+              scene.changed("marks");
             }}
             onFit={() => scene.fit()}
           />

@@ -1,8 +1,9 @@
 /** What followers make of pieces, drawn in place of their own surfaces; and the edges of a body that are meant. */
 import { Box3, BufferAttribute, BufferGeometry, Group, Mesh, type MeshMatcapMaterial, type Plane, Points, PointsMaterial } from "three";
-import { meantLines, useBodies } from "../live/bodies";
-import type { Material } from "../live/look";
-import type { Body } from "../live/types";
+import { useBodies } from "../live/stores/bodies";
+import { type Meant, meantLines } from "../model/bodies";
+import type { Material } from "../live/stores/show";
+import type { Body } from "../model/types";
 import { colours } from "../theme/colours";
 import { Lines } from "./lines";
 import { surfaceMaterial, surfaceTexture } from "./materials";
@@ -50,7 +51,8 @@ export class BodyViews {
 
   /** Take over the bodies as last told. */
   sync(): void {
-    const { byId, meant, under, labels, broken } = useBodies.getState();
+    const { byId, settled, meant, under, labels, broken } = useBodies.getState();
+    const lines = (edges: Meant | null) => (edges ? meantLines(edges, settled[edges.piece]) : new Float32Array());
     for (const [id, { body, mesh }] of this.shown)
       if (byId[id] !== body) {
         this.group.remove(mesh);
@@ -69,8 +71,8 @@ export class BodyViews {
       this.group.add(mesh);
       this.shown.set(id, { body, mesh });
     }
-    show(this.meant, meantLines(meant));
-    show(this.under, meantLines(under));
+    show(this.meant, lines(meant));
+    show(this.under, lines(under));
     this.labels.clear();
     for (const { at, words } of labels) this.labels.put(label(words), at, 40);
     this.broken.geometry.dispose();

@@ -1,6 +1,6 @@
 /** Curves on the form with their curvature combs: teeth that stand out as far as the curve bends. */
 import { Group } from "three";
-import { useCurves } from "../live/curves";
+import { useCurves } from "../live/stores/curves";
 import { colours } from "../theme/colours";
 import { Lines } from "./lines";
 

@@ -1,6 +1,6 @@
 /** How sharp creases and corners are, as a number: one badge for each line of edges of one sharpness. */
 import { type BufferAttribute, type Group, type Points, Vector3 } from "three";
-import type { CageArrays } from "../live/types";
+import type { CageArrays } from "../model/types";
 import { colours } from "../theme/colours";
 import { type Sign, Signs } from "./signs";
 

@@ -3,7 +3,7 @@
  * The faces of level k are numbered so that face q has the children 4q to 4q + 3, one for each corner; the child's first
  * and last edge lie along the parent's, the other two are new. All that is needed follows from that.
  */
-import type { SurfaceArrays } from "../live/types";
+import type { SurfaceArrays } from "../model/types";
 
 /** The level at which the line of edge k of dense face q first appears; 0 for the cage's own edges. */
 function rank(q: number, k: number, level: number): number {

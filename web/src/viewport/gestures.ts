@@ -1,16 +1,27 @@
 /** Mouse, pen and touch on the viewport: pick, box, lasso, drag the handle, set points, orbit, pan, zoom. */
-import { useBench } from "../live/bench";
-import { useLook, type Vec } from "../live/look";
-import { useReach } from "../live/reach";
-import { reachChanged } from "../panels/ReachBar";
-import { toolById } from "../tools/all";
-import type { Part } from "../tools/tool";
+import { contextNow } from "../live/context";
+import { hands } from "../live/hands";
+import { cleared, give } from "../live/line";
+import { pick } from "../live/picks";
+import { changeReach } from "../live/reaching";
+import { useBodies } from "../live/stores/bodies";
+import { useDesign } from "../live/stores/design";
+import { setHover, usePicking } from "../live/stores/picking";
+import { useReach } from "../live/stores/reach";
+import { toolInHand, tools, useSession } from "../live/stores/session";
+import { useShow } from "../live/stores/show";
+import { useSpot } from "../live/stores/sketch";
+import { takeTool } from "../live/tooling";
+import { roundedTo, type Fields, type ValuesOf } from "../model/fields";
+import { keyOf } from "../model/keys";
+import type { Spot } from "../model/sketch";
+import { doesReach, type Part, type Pointing, type Strokes } from "../model/tool";
+import type { Vec } from "../model/vec";
 import { HandleDrag } from "./handleDrag";
 import { pickAt, pickBand, pickLoop } from "./picks";
-import { type Spot, useSketch } from "./pointing";
-import { rounded } from "./rounding";
 import type { Scene } from "./scene";
 import { spotAt } from "./snap";
+import { spotOnBody } from "./bodyEdges";
 
 const slack = 4;
 
@@ -30,6 +41,7 @@ export class Gestures {
   private readonly touches = new Map<number, [number, number]>();
   /** The tool to return to when a key that was held for one drag is let go. */
   private springBack: string | null = null;
+  private sprung: string | null = null;
   private springDragged = false;
   private readonly off = new AbortController();
 
@@ -50,13 +62,13 @@ export class Gestures {
     });
     on("pointerleave", () => {
       if (this.going) return;
-      useBench.getState().setHover(null);
-      useSketch.setState({ hover: null });
+      setHover(null);
+      setSpot(null);
     });
     on("dblclick", (event) => {
       if (this.pointing || event.button !== 0) return;
       const at = this.at(event);
-      void useBench.getState().cleared().then(() => pickLoop(this.scene, ...at, event.shiftKey));
+      void cleared().then(() => pickLoop(this.scene, ...at, event.shiftKey));
     });
     on("contextmenu", (event) => event.preventDefault());
     on("wheel", (event) => {
@@ -82,35 +94,35 @@ export class Gestures {
 
   /** While something is dragged that reaches, the wheel and two keys make its reach wider or narrower. */
   private widen(by: number): boolean {
-    if (this.going?.what !== "handle" || !toolById(useBench.getState().toolId)?.reaches) return false;
+    if (this.going?.what !== "handle" || !doesReach(toolInHand())) return false;
     const { radius } = useReach.getState();
     const { pixel } = this.scene.eye;
     // From nothing it begins at what can just be seen.
     const next = radius > 0 ? radius * by : by > 1 ? 24 * pixel : 0;
-    useReach.setState({ radius: next < 4 * pixel ? 0 : Object.values(rounded({ next }, pixel))[0] });
-    reachChanged();
+    changeReach({ radius: next < 4 * pixel ? 0 : roundedTo({ next }, pixel).next });
     return true;
   }
 
-  private get pointing() {
-    const pointing = toolById(useBench.getState().toolId)?.pointing;
-    return pointing?.active() ? pointing : null;
+  private get pointing(): Pointing | null {
+    const pointing = toolInHand()?.pointing;
+    return pointing?.active(contextNow()) ? pointing : null;
   }
 
-  private get paints() {
-    return toolById(useBench.getState().toolId)?.paints ?? null;
+  private get paints(): Strokes | null {
+    const tool = toolInHand();
+    return tool?.is === "strokes" ? tool : null;
   }
 
   /** Add to a stroke what lies under the pointer; it is shown as picked meanwhile. */
   private paint(going: Extract<Going, { what: "paint" }>, x: number, y: number): void {
     const { paints } = this;
     if (!paints) return;
-    const bench = useBench.getState();
-    const found = this.scene.picker(bench.through).at(paints.kind, x, y);
+    const found = this.scene.picker(usePicking.getState().through).at(paints.kind, x, y);
     if (!found || (going.piece !== null && found.piece !== going.piece)) return;
     going.piece = found.piece;
     going.ids.add(found.id);
-    useBench.setState({ piece: found.piece, pickKind: paints.kind, picked: [...going.ids], others: [], hover: null });
+    usePicking.setState({ piece: found.piece, pickKind: paints.kind, picked: [...going.ids], others: [] });
+    setHover(null);
   }
 
   private down(event: PointerEvent): void {
@@ -136,7 +148,7 @@ export class Gestures {
         this.going = { what: "paint", piece: null, ids: new Set() };
         this.paint(this.going, x, y);
       }
-      else if (!useLook.getState().compare)
+      else if (!useShow.getState().compare)
         this.going = { what: "pick", x, y, add: event.shiftKey, band: false, line: [[x, y]] };
     }
   }
@@ -146,7 +158,7 @@ export class Gestures {
   }
 
   private grasp(part: Part, x: number, y: number): Going {
-    if (this.springBack && useBench.getState().toolId === "extrude") this.springDragged = true;
+    if (this.springBack && useSession.getState().toolId !== this.springBack) this.springDragged = true;
     return { what: "handle", drag: new HandleDrag(this.scene, part, x, y) };
   }
 
@@ -156,17 +168,17 @@ export class Gestures {
     const { going, scene } = this;
     if (going?.what === "pinch") return this.pinch(event, x, y);
     if (!going) {
-      this.look(x, y);
+      this.showUnder(x, y);
       return;
     }
     if (going.what === "orbit") scene.eye.orbit(dx * 0.008, dy * 0.008);
     else if (going.what === "pan") scene.eye.pan(dx, dy);
-    else if (going.what === "point") this.look(x, y);
+    else if (going.what === "point") this.showUnder(x, y);
     else if (going.what === "paint") this.paint(going, x, y);
     else if (going.what === "handle") going.drag.follow(x, y);
     else {
       going.band ||= Math.hypot(x - going.x, y - going.y) > slack;
-      if (going.band && useLook.getState().lasso) {
+      if (going.band && useShow.getState().lasso) {
         going.line.push([x, y]);
         this.lasso.setAttribute("points", going.line.map((p) => p.join(",")).join(" "));
         this.lasso.style.display = "block";
@@ -177,15 +189,14 @@ export class Gestures {
   }
 
   /** Show what a click here would take. */
-  private look(x: number, y: number): void {
+  private showUnder(x: number, y: number): void {
     const { scene } = this;
-    const bench = useBench.getState();
+    const { through, pickKind } = usePicking.getState();
     const part = this.partAt(x, y);
-    this.host.style.cursor = part ? "grab" : this.pointing ? "crosshair" : "default";
-    if (this.pointing) {
-      useSketch.setState({ hover: part ? null : this.spot(x, y) });
-      bench.setHover(null);
-    } else bench.setHover(part ? null : scene.picker(bench.through).at(this.paints?.kind ?? bench.pickKind, x, y));
+    const { pointing } = this;
+    this.host.style.cursor = part ? "grab" : pointing ? "crosshair" : "default";
+    if (pointing) setSpot(part ? null : this.spot(pointing, x, y));
+    setHover(part || pointing ? null : scene.picker(through).at(this.paints?.kind ?? pickKind, x, y));
     scene.draw();
   }
 
@@ -213,15 +224,15 @@ export class Gestures {
     this.going = null;
     this.band.style.display = this.lasso.style.display = "none";
     if (!going) return;
-    const bench = useBench.getState();
     if (going.what === "handle") void going.drag.keep();
     else if (going.what === "point") {
       if (Math.hypot(x - going.x, y - going.y) <= slack) this.setPoint(x, y);
     } else if (going.what === "paint") {
-      if (going.piece !== null) this.paints?.done(going.piece, [...going.ids]);
+      const { paints } = this;
+      if (going.piece !== null && paints) void give(paints.done(useSession.getState().values as ValuesOf<Fields>, going.piece, [...going.ids]));
     } else if (going.what === "pick") {
       // A preview may have other elements than the design: what is picked is picked of the design.
-      void bench.cleared().then(() => {
+      void cleared().then(() => {
         if (going.band) pickBand(this.scene, going, x, y);
         else pickAt(this.scene, x, y, going.add);
       });
@@ -230,16 +241,18 @@ export class Gestures {
   }
 
   private setPoint(x: number, y: number): void {
-    const spot = this.spot(x, y);
-    if (spot) this.pointing?.click(spot, this.scene.eye.back.toArray() as Vec);
+    const { pointing } = this;
+    const spot = pointing && this.spot(pointing, x, y);
+    if (spot) pointing.click(spot, this.scene.eye.back.toArray() as Vec, contextNow(), hands);
   }
 
   /** What the tool in hand would take here. */
-  private spot(x: number, y: number): Spot | null {
-    const { pointing, scene } = this;
+  private spot(pointing: Pointing, x: number, y: number): Spot | null {
+    const { scene } = this;
     const picker = scene.picker(true);
-    if (!pointing?.query) return pointing?.find?.(picker, x, y) ?? null;
-    return spotAt(picker, scene.references, useBench.getState().design, x, y, pointing.query());
+    const query = pointing.query(contextNow());
+    if (query.bodyEdges) return spotOnBody(picker, usePicking.getState().piece, x, y);
+    return spotAt(picker, scene.references, useDesign.getState().design, x, y, query);
   }
 
   /** Left to right takes what is wholly inside (a whole line), right to left what it touches (a dashed line). */
@@ -258,7 +271,7 @@ export class Gestures {
     const { going } = this;
     this.going = null;
     this.band.style.display = this.lasso.style.display = "none";
-    if (going?.what === "paint") useBench.getState().pick(null, []);
+    if (going?.what === "paint") pick(null, []);
     else if (going?.what === "handle") going.drag.drop();
   }
 
@@ -277,28 +290,37 @@ export class Gestures {
     event.stopPropagation();
   }
 
-  /** Points being set take Enter, Backspace and Escape; X held with the move tool extrudes for one drag. */
+  /** Points being set take Enter, Backspace and Escape; a key held with some tools takes up another for one drag. */
   private hold(event: KeyboardEvent): void {
     const inField = event.target instanceof HTMLInputElement || event.target instanceof HTMLTextAreaElement;
     const { pointing } = this;
-    if (pointing && !inField && pointing.key(event.key)) {
+    if (pointing?.key && !inField && pointing.key(event.key, contextNow(), hands)) {
       event.preventDefault();
       event.stopPropagation();
       this.scene.draw();
-    } else if (event.key.toLowerCase() === "x" && !inField && !event.ctrlKey && !event.metaKey) {
-      if (event.repeat) {
-        event.stopPropagation();
-        return;
-      }
-      const { toolId } = useBench.getState();
-      this.springBack = toolId === "move" || toolId === "turn" || toolId === "size" ? toolId : null;
+    } else if (!inField && this.sprung && keyOf(event) === tools().get(this.sprung)?.key) {
+      // Held on: what it took up stays up.
+      if (event.repeat) event.stopPropagation();
+      else this.springDragged = false;
+    } else if (!inField) {
+      const tool = toolInHand();
+      const springs = tool?.is === "verb" && tool.springsTo && keyOf(event) === tools().get(tool.springsTo)?.key;
+      if (!springs || event.repeat) return;
+      [this.springBack, this.sprung] = [tool.id, tool.springsTo ?? null];
       this.springDragged = false;
     }
   }
 
   private letGo(event: KeyboardEvent): void {
-    if (event.key.toLowerCase() !== "x" || !this.springBack) return;
-    if (this.springDragged) useBench.getState().takeTool(this.springBack);
-    this.springBack = null;
+    const key = tools().get(this.sprung)?.key;
+    if (!this.springBack || event.key.toUpperCase() !== key) return;
+    if (this.springDragged) takeTool(this.springBack);
+    this.springBack = this.sprung = null;
   }
+}
+
+function setSpot(spot: Spot | null): void {
+  useSpot.setState({ spot });
+  // No edge of a body lies under the pointer either.
+  if (!spot && useBodies.getState().under) useBodies.setState({ under: null });
 }

@@ -17,8 +17,8 @@ import {
   TorusGeometry,
   Vector3,
 } from "three";
-import type { Frame, Vec } from "../live/look";
-import type { Drag, Part } from "../tools/tool";
+import type { Frame, Vec } from "../model/vec";
+import type { Drag, Part } from "../model/tool";
 import { colours } from "../theme/colours";
 
 const directions = [new Vector3(1, 0, 0), new Vector3(0, 1, 0), new Vector3(0, 0, 1)];

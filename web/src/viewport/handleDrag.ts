@@ -1,14 +1,22 @@
 /** One drag of the handle or of a bead: it follows the pointer, takes numbers typed meanwhile, and is kept or called off. */
 import { Vector3 } from "three";
-import { pieces, placing, useBench } from "../live/bench";
-import { useLook, type Vec } from "../live/look";
-import { toolById } from "../tools/all";
-import type { Drag, Part, Values } from "../tools/tool";
-import { verticesOf } from "./measure";
-import { rounded, stepOf } from "./rounding";
+import { contextNow } from "../live/context";
+import { hands } from "../live/hands";
+import { preview } from "../live/line";
+import { readTyped } from "../live/numbers";
+import { pieces } from "../live/pieces";
+import { useDesign } from "../live/stores/design";
+import { usePicking } from "../live/stores/picking";
+import { toolInHand, useSession } from "../live/stores/session";
+import { toGrid, useShow } from "../live/stores/show";
+import { apply, back, setValues } from "../live/tooling";
+import { type Fields, roundedTo, settledValues, type ValuesOf } from "../model/fields";
+import { verticesOf } from "../model/measure";
+import { type Drag, type Dragged, fieldsOf, type Form, type Grip, type Part, type Verb } from "../model/tool";
+import type { Values } from "../model/values";
+import type { Vec } from "../model/vec";
 import type { Scene } from "./scene";
 import { spotAt } from "./snap";
-import { readTyped } from "./typed";
 
 const turnSnap = 5;
 
@@ -17,7 +25,7 @@ export class HandleDrag {
   private typed = "";
   private reading: Promise<void> | null = null;
   private dropped = false;
-  private readonly start: Values = useBench.getState().values;
+  private readonly start: Values = useSession.getState().values;
   private readonly along: (x: number, y: number) => Drag;
 
   constructor(
@@ -26,7 +34,7 @@ export class HandleDrag {
     x: number,
     y: number,
   ) {
-    const { piece, pickKind, picked } = useBench.getState();
+    const { piece, pickKind, picked } = usePicking.getState();
     const follow = scene.handle.begin(part, scene.picker(true).ray(x, y), scene.eye.back, scene.eye.pixel);
     const arrays = piece ? pieces.byId.get(piece) : undefined;
     const own = arrays ? new Set(verticesOf(arrays.cage, pickKind, picked)) : new Set<number>();
@@ -37,80 +45,99 @@ export class HandleDrag {
     };
   }
 
-  private get tool() {
-    return toolById(useBench.getState().toolId);
+  private get tool(): Verb | Form | null {
+    const tool = toolInHand();
+    return tool?.is === "verb" || tool?.is === "form" ? tool : null;
+  }
+
+  /** The values that a drag of the handle leads to, and the field that numbers typed meanwhile go to. */
+  private dragged(last: Drag): Dragged<Fields> | null {
+    const { tool } = this;
+    return (tool?.is === "verb" && tool.dragged?.(last, this.start as ValuesOf<Fields>, contextNow())) || null;
   }
 
   /** The pointer is here now. */
   follow(x: number, y: number): void {
     this.last = this.along(x, y);
     if (this.typed) return;
-    const { last, tool, start } = this;
-    const bench = useBench.getState();
+    const { last, start } = this;
     const { pixel } = this.scene.eye;
-    if (last.part.kind !== "grip") {
-      const dragged = tool?.dragged?.(last, placing(), start);
-      if (dragged) bench.setValues({ ...start, ...rounded(dragged.values, pixel) });
-      return;
-    }
-    if (tool?.gripped) return tool.gripped(last.part, stepOf(last.amount, pixel), false);
-    const { field } = last.part;
-    const least = tool?.fields.find((f) => f.name === field)?.min ?? -Infinity;
-    const { snaps, grid } = useLook.getState();
-    const value = start[field] + last.amount;
-    const [round] = Object.values(rounded({ value }, pixel));
-    const values = { ...bench.values, [field]: Math.max(least, snaps.grid ? Math.round(value / grid) * grid : round) };
-    bench.setValues(tool?.typed?.(values, field) ?? values);
+    if (last.part.kind === "grip") return this.followGrip(last.part, last.amount);
+    const dragged = this.dragged(last);
+    if (dragged) setValues({ ...start, ...roundedTo(dragged.values, pixel) });
+  }
+
+  private followGrip(grip: Grip, amount: number): void {
+    const { tool, start } = this;
+    const { pixel } = this.scene.eye;
+    if (this.gripped(grip, amount, false)) return;
+    const field = fieldsOf(tool)[grip.field];
+    if (!tool || field?.is !== "number") return;
+    const value = Number(start[grip.field]) + amount;
+    const least = field.min ?? field.above ?? -Infinity;
+    const next = Math.max(least, toGrid(value) ?? roundedTo({ value }, pixel).value);
+    this.set({ ...useSession.getState().values, [grip.field]: next }, grip.field);
+  }
+
+  /** Tools with a card of their own take the drag of a bead themselves. */
+  private gripped(grip: Grip, amount: number, done: boolean): boolean {
+    const tool = toolInHand();
+    if (tool?.is !== "card") return false;
+    const exact = amount && (toGrid(amount) ?? roundedTo({ amount }, this.scene.eye.pixel).amount);
+    tool.gripped?.(grip, exact, done, contextNow(), hands);
+    return true;
+  }
+
+  private set(values: Values, field: string): void {
+    setValues(this.tool?.typed?.(values as ValuesOf<Fields>, field) ?? values);
   }
 
   /** A key while it is held: digits and what belongs to numbers make it exact. */
   type(key: string): void {
     if (key !== "Backspace" && !/^[\d.,:/\-+*() a-z°%"']$/i.test(key)) return;
     this.typed = key === "Backspace" ? this.typed.slice(0, -1) : this.typed + key;
-    const { last, typed, tool } = this;
-    if (!tool || !last || !typed) return;
-    const field = last.part.kind === "grip" ? last.part.field : tool.dragged?.(last, placing(), this.start).field;
-    const given = tool.fields.find((f) => f.name === field);
-    if (!field || !given) return;
-    this.reading = readTyped(typed, given.unit, useBench.getState().design?.unit ?? "mm").then((amount) => {
+    const { last, typed, start } = this;
+    if (!last || !typed) return;
+    const name = last.part.kind === "grip" ? last.part.field : this.dragged(last)?.field;
+    const fields = fieldsOf(this.tool);
+    const given = name ? fields[name] : undefined;
+    if (!name || given?.is !== "number") return;
+    this.reading = readTyped(typed, given.unit, useDesign.getState().design?.unit ?? "mm").then((amount) => {
       // A later key has overtaken this one.
       if (amount === null || this.typed !== typed || this.dropped) return;
-      const { start } = this;
-      const others = last.part.kind === "grip" ? start : Object.fromEntries(tool.fields.map((f) => [f.name, f.keep ? start[f.name] : f.initial]));
-      if (tool.id === "extrude" && field !== "distance") others.distance = 0;
-      const values = { ...others, [field]: amount };
-      useBench.getState().setValues(tool.typed?.(values, field) ?? values);
+      const others = last.part.kind === "grip" ? start : settledValues(fields, start);
+      this.set({ ...others, [name]: amount }, name);
     });
   }
 
   /** One gesture, one step: letting go keeps what the drag has come to. A form that is not put down yet stays in hand. */
   async keep(): Promise<void> {
-    const { last, tool } = this;
-    if (last?.part.kind === "grip") return tool?.gripped?.(last.part, stepOf(last.amount, this.scene.eye.pixel), true);
+    const { last } = this;
+    if (last?.part.kind === "grip") {
+      this.gripped(last.part, last.amount, true);
+      return;
+    }
     // What was typed may still be on its way to a number.
     if (this.reading) await this.reading;
-    if (last && useBench.getState().touched) useBench.getState().apply();
+    if (last && useSession.getState().touched) apply();
   }
 
   /** As if it had not begun. */
   drop(): void {
     this.dropped = true;
-    const { last, tool } = this;
-    const bench = useBench.getState();
-    if (last?.part.kind === "grip" && tool?.gripped) {
-      tool.gripped(last.part, 0, false);
-      bench.try(null);
-    } else if (last?.part.kind === "grip") bench.setValues(this.start);
-    else bench.back();
+    const { last } = this;
+    if (last?.part.kind !== "grip") return back();
+    if (this.gripped(last.part, 0, false)) preview(null);
+    else setValues(this.start);
   }
 }
 
 /** The place that a dragged part snaps to: what is there, but not what is being dragged. */
 function snappedTo(scene: Scene, x: number, y: number, own: Set<number>): Vector3 | null {
-  const { snaps } = useLook.getState();
+  const { snaps } = useShow.getState();
   if (!snaps.vertex && !snaps.edge && !snaps.face && !snaps.reference) return null;
-  const { design, piece } = useBench.getState();
-  const spot = spotAt(scene.picker(true), scene.references, design, x, y, {});
+  const { piece } = usePicking.getState();
+  const spot = spotAt(scene.picker(true), scene.references, useDesign.getState().design, x, y, {});
   if (!spot || spot.on === "plane" || spot.on === "picture") return null;
   // A reference is snapped to only where it was asked for by more than looking at it.
   if (spot.on === "reference" && !(snaps.face || snaps.vertex || snaps.edge)) return null;
@@ -120,12 +147,11 @@ function snappedTo(scene: Scene, x: number, y: number, own: Set<number>): Vector
 
 /** With the grid on, drags go by its spacing, and turns by five degrees. */
 function onGrid(drag: Drag, snapped: boolean): Drag {
-  const { snaps, grid } = useLook.getState();
-  if (!snaps.grid || snapped) return drag;
   const { part } = drag;
+  if (!useShow.getState().snaps.grid || snapped) return drag;
   if (part.kind === "arc") return { ...drag, amount: Math.round(drag.amount / turnSnap) * turnSnap };
   if (part.kind === "knob" || part.kind === "bead" || part.kind === "grip") return drag;
-  const round = (v: number) => Math.round(v / grid) * grid;
+  const round = (v: number) => toGrid(v) ?? v;
   if (part.kind === "normal" || part.kind === "each") return { ...drag, amount: round(drag.amount) };
   return { ...drag, amount: round(drag.amount), vector: drag.vector.map(round) as Vec };
 }

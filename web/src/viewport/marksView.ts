@@ -2,9 +2,10 @@
 import {
   BufferAttribute, BufferGeometry, DoubleSide, type Group, Mesh, MeshBasicMaterial, type Plane, Points, PointsMaterial,
 } from "three";
-import type { Display, Hover } from "../live/bench";
+import type { Hover } from "../live/stores/picking";
+import type { Shows } from "../live/stores/show";
 import type { PieceArrays } from "../live/pieces";
-import type { CageArrays, Kind } from "../live/types";
+import type { CageArrays, Kind } from "../model/types";
 import { colours } from "../theme/colours";
 import { Lines } from "./lines";
 import { fans, quadTriangles } from "./triangles";
@@ -12,7 +13,7 @@ import { fans, quadTriangles } from "./triangles";
 export interface Marks {
   kind: Kind;
   picked: number[];
-  hover: Hover;
+  hover: Hover | null;
   faults: { vertices: number[]; edges: number[]; faces: number[] } | null;
   /** Elements that were set aside, to be joined with what is picked next. */
   held: { kind: Kind; ids: number[] } | null;
@@ -55,7 +56,7 @@ export class MarksView {
     for (const part of [...this.lines, ...this.dots]) part.moved(positions);
   }
 
-  show(marks: Marks, display: Display): void {
+  show(marks: Marks, display: Shows): void {
     const { cage } = this.arrays;
     const { kind, faults } = marks;
     // New arrays come a moment before the new pick: what is not there any more is not marked.
@@ -100,7 +101,7 @@ export class MarksView {
   }
 
   /** Tint some faces, on the surface and on the cage, whichever is shown. */
-  private fill(faces: number[], color: string, opacity: number, display: Display): void {
+  private fill(faces: number[], color: string, opacity: number, display: Shows): void {
     if (!faces.length) return;
     const wanted = new Set(faces);
     const { surface, cage } = this.arrays;

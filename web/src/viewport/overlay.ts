@@ -1,11 +1,11 @@
 /** What is drawn over the form for a moment: points being set, the pivot, the section's edge, and clearances. */
 import { BufferAttribute, BufferGeometry, CanvasTexture, Group, Points, PointsMaterial } from "three";
-import { useLook } from "../live/look";
-import { useNear } from "../live/near";
+import { useShow } from "../live/stores/show";
+import { useNear } from "../live/stores/near";
 import { colours } from "../theme/colours";
 import { Combs } from "./combs";
 import { Lines } from "./lines";
-import { useSketch } from "./pointing";
+import { useSketch, useSpot } from "../live/stores/sketch";
 
 const spotTones: Record<string, string> = {
   vertex: colours.selection, edge: colours.selection, face: colours.river, reference: colours.river,
@@ -30,7 +30,8 @@ export class Overlay {
 
   draw(): void {
     this.combs.draw();
-    const { spots, hover, closed } = useSketch.getState();
+    const { spots, closed } = useSketch.getState();
+    const hover = useSpot.getState().spot;
     const flat = spots.flatMap((spot) => spot.point);
     const count = spots.length;
     const pairs = Array.from({ length: Math.max(0, count - 1) }, (_, i) => [i, i + 1]).flat();
@@ -39,7 +40,7 @@ export class Overlay {
     draw(this.next, hover && count && !closed ? [...spots[count - 1].point, ...hover.point] : [], hover && count && !closed ? [0, 1] : []);
     put(this.dots, flat, colours.selection);
     put(this.hover, hover ? hover.point : [], hover ? spotTones[hover.on] : colours.hover);
-    put(this.pivot, useLook.getState().pivot ?? [], colours.otter);
+    put(this.pivot, useShow.getState().pivot ?? [], colours.otter);
     const near = useNear.getState().list;
     const short = near.filter((n) => n.distance < n.asked);
     const long = near.filter((n) => n.distance >= n.asked && n.asked > 0);

@@ -1,7 +1,8 @@
 /** What lies under the pointer, or in a box: by distance in pixels for vertices and edges, by ray for faces. */
 import { type Camera, DoubleSide, Matrix4, type Plane, Ray, Vector3 } from "three";
-import type { CageArrays, Kind } from "../live/types";
-import { meanNormal } from "./measure";
+import type { CageArrays, Kind } from "../model/types";
+import { meanNormal } from "../model/measure";
+import { withinLine } from "../model/vec";
 import type { PieceView } from "./pieceView";
 import type { MeshBVH } from "three-mesh-bvh";
 
@@ -152,7 +153,7 @@ export class Picker {
       const all = Array.from(verts);
       const x = all.reduce((sum, v) => sum + points[v].x, 0) / all.length;
       const y = all.reduce((sum, v) => sum + points[v].y, 0) / all.length;
-      if (!within(x, y, line)) return;
+      if (!withinLine(x, y, line)) return;
       const middle = all.reduce((sum, v) => sum.addScaledVector(position(view, v), 1 / all.length), new Vector3());
       const seen = this.through || (kind === "face" ? this.looksHere(view, id, middle) : this.isSeen(view, middle));
       if (seen) found.push(id);
@@ -220,7 +221,7 @@ export class Picker {
   private looksHere(view: PieceView, face: number, middle: Vector3): boolean {
     const projected = middle.clone().applyMatrix4(this.toScreen);
     const ray = this.ray(((projected.x + 1) / 2) * this.screen.width, ((1 - projected.y) / 2) * this.screen.height);
-    return meanNormal(view.arrays.cage, "face", [face]).dot(ray.direction) < 0;
+    return new Vector3(...meanNormal(view.arrays.cage, "face", [face])).dot(ray.direction) < 0;
   }
 
   /** Whether nothing of any piece lies between the eye and a point. */
@@ -253,16 +254,6 @@ export function toSegment(x: number, y: number, a: Vector3, b: Vector3): { dista
   const length = dx * dx + dy * dy;
   const along = length ? Math.max(0, Math.min(1, ((x - a.x) * dx + (y - a.y) * dy) / length)) : 0;
   return { distance: Math.hypot(a.x + along * dx - x, a.y + along * dy - y), along };
-}
-
-/** Whether a point lies within a closed line, by counting the sides that it sees to its right. */
-function within(x: number, y: number, line: [number, number][]): boolean {
-  let inside = false;
-  for (let i = 0, j = line.length - 1; i < line.length; j = i++) {
-    const [[ax, ay], [bx, by]] = [line[i], line[j]];
-    if (ay > y !== by > y && x < ax + ((y - ay) / (by - ay)) * (bx - ax)) inside = !inside;
-  }
-  return inside;
 }
 
 function segmentMeets(a: Vector3, b: Vector3, [left, top, right, bottom]: [number, number, number, number]): boolean {

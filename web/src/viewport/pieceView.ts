@@ -13,9 +13,10 @@ import {
   type Vector3,
 } from "three";
 import { MeshBVH } from "three-mesh-bvh";
-import type { Display } from "../live/bench";
-import type { Material } from "../live/look";
+import type { Shows } from "../live/stores/show";
+import type { Material } from "../live/stores/show";
 import type { PieceArrays } from "../live/pieces";
+import { plus } from "../model/vec";
 import { colours } from "../theme/colours";
 import { CreaseBadges } from "./creaseBadges";
 import { isolines, wireframe } from "./denseLines";
@@ -23,12 +24,12 @@ import { Glow } from "./glow";
 import { Lines } from "./lines";
 import { type Marks, MarksView } from "./marksView";
 import { paleTexture, surfaceMaterial, surfaceTexture } from "./materials";
-import { faceNormal } from "./measure";
+import { faceNormal } from "../model/measure";
 import { fans, quadTriangles } from "./triangles";
 import { ValenceMarks } from "./valenceMarks";
 
 export interface Dress {
-  display: Display;
+  display: Shows;
   material: Material;
   colour: string;
   isolines: number;
@@ -122,7 +123,7 @@ export class PieceView {
     this.marking.show(this.marks, this.display);
   }
 
-  get display(): Display {
+  get display(): Shows {
     return this.dress.display;
   }
 
@@ -219,9 +220,8 @@ export class PieceView {
     const pairs: number[] = [];
     for (let f = 0; f + 1 < cage.face_offsets.length; f++) {
       const { middle, normal, area } = faceNormal(cage, f);
-      const tip = middle.clone().addScaledVector(normal, 0.4 * Math.sqrt(area));
       pairs.push(points.length / 3, points.length / 3 + 1);
-      points.push(...middle.toArray(), ...tip.toArray());
+      points.push(...middle, ...plus(middle, normal, 0.4 * Math.sqrt(area)));
     }
     this.spikes.set(points, new Int32Array(pairs), [...Array(pairs.length / 2).keys()]);
   }

@@ -18,7 +18,7 @@ import {
 } from "three";
 import { MeshBVH } from "three-mesh-bvh";
 import { meshOf } from "../live/references";
-import type { ComponentState, PictureState, ReferenceState } from "../live/types";
+import type { ComponentState, PictureState, ReferenceState } from "../model/types";
 import { colours } from "../theme/colours";
 import { clay } from "./matcap";
 

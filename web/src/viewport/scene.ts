@@ -1,36 +1,26 @@
 /** The viewport's scene: draws when something changed, and tells what lies where. */
 import { Box3, Color, Plane, Scene as Three, Vector3, WebGLRenderer } from "three";
-import { pieces, useBench } from "../live/bench";
-import type { Display, Hover } from "../live/bench";
-import { type FlatName, useLook } from "../live/look";
+import { pieces } from "../live/pieces";
+import { useDesign } from "../live/stores/design";
+import { toolInHand } from "../live/stores/session";
+import { type FlatName, useShow } from "../live/stores/show";
 import type { Change } from "../live/pieces";
-import type { End } from "../live/ends";
-import type { Kind, PieceState, Weights } from "../live/types";
+import type { PieceState } from "../model/types";
+import { allVertices, boxOf } from "../model/measure";
+import type { Box } from "../model/vec";
 import { colours } from "../theme/colours";
-import { toolById } from "../tools/all";
 import { BodyViews } from "./bodyViews";
 import { Eye } from "./camera";
 import { Grid } from "./grid";
 import { Handle } from "./handle";
-import { boxOf } from "./measure";
+import { type Marked, markedNow } from "./marked";
 import { Overlay } from "./overlay";
 import { Picker } from "./picking";
 import type { Marks } from "./marksView";
 import { type Dress, PieceView } from "./pieceView";
 import { ReferenceViews } from "./referenceViews";
 
-export interface Look {
-  display: Display;
-  piece: string | null;
-  others: string[];
-  kind: Kind;
-  picked: number[];
-  hover: Hover;
-  faults: { piece: string; vertices: number[]; edges: number[]; faces: number[] } | null;
-  /** The end that was set aside, for tools that join two. */
-  held: End | null;
-  weights: Weights | null;
-}
+type Part = "design" | "bodies" | "marks";
 
 export class Scene {
   readonly eye = new Eye();
@@ -45,7 +35,9 @@ export class Scene {
   private readonly planes: Plane[] = [];
   private readonly bodies = new BodyViews(this.planes);
   private states = new Map<string, PieceState>();
-  private look: Look = { display: "both", piece: null, others: [], kind: "face", picked: [], hover: null, faults: null, held: null, weights: null };
+  private marked: Marked = markedNow();
+  /** What has changed since it was looked at last. */
+  private readonly stale = new Set<Part>();
   private waiting = 0;
   private frames = 0;
   private fitted = false;
@@ -57,9 +49,10 @@ export class Scene {
   /** With `side` it is the second view: flat, and fixed to that side. */
   constructor(
     private readonly host: HTMLElement,
-    readonly side: FlatName | null = null,
+    readonly side: FlatName | null,
+    smooth: boolean,
   ) {
-    this.renderer = new WebGLRenderer({ antialias: !navigator.webdriver, powerPreference: "high-performance" });
+    this.renderer = new WebGLRenderer({ antialias: smooth, powerPreference: "high-performance" });
     this.renderer.setClearColor(new Color(colours.paper));
     this.renderer.localClippingEnabled = true;
     host.appendChild(this.renderer.domElement);
@@ -80,29 +73,42 @@ export class Scene {
 
   resize(): void {
     const { clientWidth: width, clientHeight: height } = this.host;
-    this.renderer.setPixelRatio(useLook.getState().quick ? 0.5 : Math.min(devicePixelRatio, 2));
+    this.renderer.setPixelRatio(useShow.getState().quick ? 0.5 : Math.min(devicePixelRatio, 2));
     this.renderer.setSize(width, height);
     this.eye.resize(width, height);
     this.draw();
   }
 
-  setLook(look: Look): void {
-    this.look = look;
+  /** Something of this kind has changed: it is looked at before the next frame is drawn, or something is picked. */
+  changed(part: Part): void {
+    this.stale.add(part);
+    this.draw();
+  }
+
+  private refresh(): void {
+    if (!this.stale.size) return;
+    const [design, bodies] = [this.stale.has("design"), this.stale.has("bodies")];
+    this.stale.clear();
+    this.marked = markedNow();
+    if (design) this.takeDesign();
+    if (bodies) {
+      this.bodies.sync();
+      this.layFloor();
+    }
     this.dressAll();
   }
 
   /** The design's own facts: which pieces there are and how they are coloured, and the references. */
-  setDesign(): void {
-    const { design, preview } = useBench.getState();
+  private takeDesign(): void {
+    const { design, preview } = useDesign.getState();
     this.states = new Map((preview ?? design)?.pieces.map((piece) => [piece.id, piece]) ?? []);
     this.references.show((preview ?? design)?.references ?? []);
     this.grid.unit = design?.unit === "in" ? 25.4 : 1;
     if (!this.fitted && design?.references.length) this.fit();
-    this.dressAll();
   }
 
-  dressAll(): void {
-    const { section } = useLook.getState();
+  private dressAll(): void {
+    const { section } = useShow.getState();
     this.planes.length = 0;
     if (section) {
       const normal = new Vector3().setComponent(section.axis, section.flip ? 1 : -1);
@@ -111,13 +117,13 @@ export class Scene {
     for (const view of this.views.values()) this.dress(view);
     this.dressBodies();
     // Side by side the two stand elsewhere than the references that they were built around.
-    const { compare } = useLook.getState();
+    const { compare } = useShow.getState();
     this.references.group.visible = !compare || compare.over;
     this.overlay.group.visible = !compare;
-    this.draw();
   }
 
   picker(through: boolean): Picker {
+    this.refresh();
     const { camera, target, back } = this.eye;
     const screen = { camera, width: this.host.clientWidth, height: this.host.clientHeight, middle: target, back };
     return new Picker(screen, this.shownViews(), through, this.planes);
@@ -139,9 +145,9 @@ export class Scene {
       const own = new Box3();
       for (let i = 0; i < positions.length; i += 3)
         own.expandByPoint(new Vector3(positions[i], positions[i + 1], positions[i + 2]));
-      if (this.look.display !== "surface") {
+      if (this.marked.shows !== "surface") {
         const { cage } = view.arrays;
-        own.union(boxOf(cage, Array(cage.positions.length / 3).keys()));
+        own.union(asBox3(boxOf(cage, allVertices(cage))));
       }
       box.union(own.translate(view.group.position));
       // Copies and bodies joined to it reach further than the form itself.
@@ -149,7 +155,7 @@ export class Scene {
     }
     if (this.references.group.visible) for (const corner of this.references.corners()) box.expandByPoint(corner);
     // Bars lie over the top of the main view, and the tool card over its foot.
-    const top = useLook.getState().compare ? 200 : 60;
+    const top = useShow.getState().compare ? 200 : 60;
     const card = document.querySelector<HTMLElement>("[aria-label='Tool card']")?.offsetHeight ?? 0;
     this.eye.fit(box, this.side ? 40 : top, this.side ? 20 : Math.max(150, card + 24));
     this.fitted = !box.isEmpty();
@@ -164,7 +170,7 @@ export class Scene {
     for (const point of points) box.expandByPoint(new Vector3(...point));
     // Not so near that nobody can tell any more what it belongs to.
     const whole = new Box3();
-    for (const view of this.shownViews()) whole.union(boxOf(view.arrays.cage, Array(view.arrays.cage.positions.length / 3).keys()));
+    for (const view of this.shownViews()) whole.union(asBox3(boxOf(view.arrays.cage, allVertices(view.arrays.cage))));
     const around = Math.max(box.getSize(new Vector3()).length() * 0.3, whole.isEmpty() ? 0 : whole.getSize(new Vector3()).length() * 0.12);
     const card = document.querySelector<HTMLElement>("[aria-label='Tool card']")?.offsetHeight ?? 0;
     this.eye.fit(box.expandByScalar(around), this.side ? 40 : 60, this.side ? 20 : Math.max(60, card + 24));
@@ -181,7 +187,7 @@ export class Scene {
         highest = Math.max(highest, positions[i]);
       }
     }
-    const bottom = useLook.getState().bodies ? this.bodies.lowest : Infinity;
+    const bottom = useShow.getState().bodies ? this.bodies.lowest : Infinity;
     lowest = Math.min(lowest, bottom);
     this.floor = Number.isFinite(lowest) ? lowest - 0.03 * Math.max(highest - lowest, 10) : 0;
   }
@@ -208,6 +214,7 @@ export class Scene {
   }
 
   private drawNow(): void {
+    this.refresh();
     this.eye.place();
     this.beforeDraw();
     this.overlay.draw();
@@ -216,7 +223,7 @@ export class Scene {
     const { camera } = this.eye;
     this.renderer.render(this.three, camera);
     this.frames += 1;
-    if (!this.side && useLook.getState().grid !== this.grid.spacing) useLook.setState({ grid: this.grid.spacing });
+    if (!this.side && useShow.getState().grid !== this.grid.spacing) useShow.setState({ grid: this.grid.spacing });
     // What the screen shows, for those who read it without eyes: the matrix that took points to the screen.
     const matrix = camera.projectionMatrix.clone().multiply(camera.matrixWorldInverse);
     this.host.dataset.viewProjection = matrix.elements.join(" ");
@@ -244,7 +251,7 @@ export class Scene {
       }
     }
     // While points are being set the view must not jump away from under the pointer.
-    const setting = toolById(useBench.getState().toolId)?.pointing !== undefined;
+    const setting = toolInHand()?.pointing !== undefined;
     if (setting && this.views.size) this.fitted = true;
     if (!this.fitted && this.views.size) this.fit();
     if (!this.views.size) this.fitted = false;
@@ -252,66 +259,60 @@ export class Scene {
     this.draw();
   }
 
-  /** Bodies have come or gone. */
-  setBodies(): void {
-    this.bodies.sync();
-    this.layFloor();
-    this.dressAll();
-  }
-
   private showsBody(id: string): boolean {
-    const { bodies, compare } = useLook.getState();
+    const { bodies, compare } = useShow.getState();
     return bodies && !compare && this.bodies.has(id) && this.isShown(id);
   }
 
   private dressBodies(): void {
-    const { display } = this.look;
+    const { shows } = this.marked;
     this.bodies.dress(
-      (id) => this.showsBody(id) && display !== "cage",
+      (id) => this.showsBody(id) && shows !== "cage",
       (id) => this.states.get(id)?.colour ?? "clay",
-      useLook.getState().material,
+      useShow.getState().material,
     );
   }
 
   private isShown(id: string): boolean {
-    const { compare, isolated } = useLook.getState();
+    const { compare, isolated } = useShow.getState();
     if (compare) return id === compare.a || id === compare.b;
-    if (isolated && this.look.piece) return id === this.look.piece || this.look.others.includes(id);
+    const { piece, others } = this.marked;
+    if (isolated && piece) return id === piece || others.includes(id);
     // A piece that is only previewed is in no list yet: show it.
     return this.states.get(id)?.visible ?? true;
   }
 
   private dress(view: PieceView): void {
-    const { look } = this;
-    const { material, isolines, wire, normals, valences, backs, compare } = useLook.getState();
+    const { marked } = this;
+    const { material, isolines, wire, normals, valences, backs, compare } = useShow.getState();
     view.group.visible = this.isShown(view.id);
-    const own = look.piece === view.id;
-    const whole = look.kind === "piece" && look.others.includes(view.id);
+    const own = marked.piece === view.id;
+    const whole = marked.kind === "piece" && marked.others.includes(view.id);
     const marks: Marks = {
-      kind: look.kind,
-      picked: compare ? [] : own ? look.picked : whole ? [0] : [],
-      hover: look.hover?.piece === view.id ? look.hover : null,
-      faults: look.faults?.piece === view.id ? look.faults : null,
-      held: look.held?.piece === view.id && !useBench.getState().preview ? look.held : null,
+      kind: marked.kind,
+      picked: compare ? [] : own ? marked.picked : whole ? [0] : [],
+      hover: marked.hover?.piece === view.id ? marked.hover : null,
+      faults: marked.faults?.piece === view.id ? marked.faults : null,
+      held: marked.held?.piece === view.id ? marked.held : null,
     };
     const dress: Dress = {
-      display: compare ? "surface" : look.display,
+      display: compare ? "surface" : marked.shows,
       material: compare?.over ? "clay" : material,
       colour: this.states.get(view.id)?.colour ?? "clay",
       isolines, wire, normals, valences, backs,
-      badges: useBench.getState().station === "refine" && !compare,
+      badges: marked.badges && !compare,
       // Laid over one another both are seen through, each in its own clay: the smaller one shows within the larger.
       faint: compare?.over ?? false,
       replaced: this.showsBody(view.id),
     };
     view.group.position.copy(this.placeOf(view.id));
     view.show(dress, marks);
-    view.weigh(look.weights?.piece === view.id && !compare ? look.weights.rows : null);
+    view.weigh(marked.weights?.piece === view.id && !compare ? marked.weights.rows : null);
   }
 
   /** Two that are compared side by side stand apart by their width on the screen. */
   private placeOf(id: string): Vector3 {
-    const { compare } = useLook.getState();
+    const { compare } = useShow.getState();
     if (!compare || compare.over) return new Vector3();
     const { right } = this.eye;
     let [low, high] = [Infinity, -Infinity];
@@ -326,3 +327,5 @@ export class Scene {
     return right.clone().multiplyScalar(id === compare.a ? -half : half);
   }
 }
+
+const asBox3 = (box: Box | null): Box3 => (box ? new Box3(new Vector3(...box.low), new Vector3(...box.high)) : new Box3());

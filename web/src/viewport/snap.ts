@@ -1,10 +1,11 @@
 /** The point that is meant under the pointer: on what is there, on a reference, or on the working plane and its grid. */
 import { type Ray, Vector3 } from "three";
-import type { DesignState } from "../live/types";
-import { useLook, type Vec } from "../live/look";
-import { faceNormal } from "./measure";
+import type { DesignState } from "../model/types";
+import { useShow } from "../live/stores/show";
+import type { Vec } from "../model/vec";
+import { faceNormal } from "../model/measure";
 import type { Picker } from "./picking";
-import type { Spot, SpotQuery } from "./pointing";
+import type { Spot, SpotQuery } from "../model/sketch";
 import type { ReferenceViews } from "./referenceViews";
 
 export interface WorkingPlane {
@@ -19,7 +20,7 @@ const vec = (v: Vector3) => v.toArray() as Vec;
 
 /** The working plane that is chosen: ground, front, side, or that of a picture. */
 export function workingPlane(design: DesignState | null): WorkingPlane {
-  const { plane, planeAt } = useLook.getState();
+  const { plane, planeAt } = useShow.getState();
   const picture = design?.references.find((r) => r.id === plane);
   if (picture?.kind === "picture") {
     const [right, up] = [new Vector3(...picture.right), new Vector3(...picture.up)];
@@ -39,7 +40,7 @@ export function spotAt(
   y: number,
   query: SpotQuery,
 ): Spot | null {
-  const { snaps } = useLook.getState();
+  const { snaps } = useShow.getState();
   const ray = picker.ray(x, y);
   if (query.picture) return onPicture(ray, design, query.picture);
   const blank = { normal: null, vertices: [], piece: null, reference: null };
@@ -59,7 +60,7 @@ export function spotAt(
   if (snaps.face) {
     const hit = picker.facePoint(x, y);
     if (hit) {
-      const normal = vec(faceNormal(hit.cage, hit.face).normal);
+      const { normal } = faceNormal(hit.cage, hit.face);
       near.push({ ...blank, on: "face", point: vec(hit.point), normal, piece: hit.piece });
     }
   }
@@ -83,7 +84,7 @@ function onPicture(ray: Ray, design: DesignState | null, id: string): Spot | nul
 function onPlane(ray: Ray, plane: WorkingPlane): Spot | null {
   const point = meet(ray, plane.origin, plane.normal);
   if (!point) return null;
-  const { snaps, grid } = useLook.getState();
+  const { snaps, grid } = useShow.getState();
   if (snaps.grid) {
     const off = point.clone().sub(plane.origin);
     const round = (v: number) => Math.round(v / grid) * grid;

@@ -1,6 +1,6 @@
 /** Extraordinary vertices, marked by their valence as a number in a disc: never by colour alone. */
 import type { Group } from "three";
-import type { CageArrays } from "../live/types";
+import type { CageArrays } from "../model/types";
 import { type Sign, Signs } from "./signs";
 
 const tones: Record<number, string> = { 3: "#1F6F78", 5: "#6B4A36" };

@@ -10,7 +10,8 @@ from zinc_otter.core.cage import Cage
 from zinc_otter.core.primitives.sized import sized_cone
 from zinc_otter.core.primitives.turned import Caps
 from zinc_otter.studio.commands.base import Length
-from zinc_otter.studio.commands.forms import Count, Form, Share, Sharpness, Size
+from zinc_otter.studio.commands.forms import CAPS, Count, Form, Share, Sharpness, Size
+from zinc_otter.studio.commands.labelled import labelled
 from zinc_otter.studio.words import extent, number
 
 
@@ -19,14 +20,14 @@ class AddCone(Form):
 
     kind: Literal["add-cone"] = "add-cone"
     name: str = Field("Cone", min_length=1, max_length=80)
-    bottom: Size
-    top: Annotated[Length, Field(ge=0)] = 0.0
-    height: Size
+    bottom: Annotated[Size, labelled("Bottom diameter", "mm")]
+    top: Annotated[Length, Field(ge=0), labelled("Top diameter", "mm")] = 0.0
+    height: Annotated[Size, labelled("Height", "mm")]
     counts: tuple[Count, Count]
-    caps: Caps = "both"
-    inset: Share = 0.3
-    rim: Sharpness = 0.0
-    tip: Sharpness = 0.0
+    caps: Annotated[Caps, CAPS] = "both"
+    inset: Annotated[Share, labelled("Cap inset", "%", step=5)] = 0.3
+    rim: Annotated[Sharpness, labelled("Rim sharpness", step=0.5)] = 0.0
+    tip: Annotated[Sharpness, labelled("Tip sharpness", step=0.5)] = 0.0
 
     def form(self) -> Cage:
         sizes = (self.bottom, self.top, self.height)

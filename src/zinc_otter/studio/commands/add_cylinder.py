@@ -2,14 +2,15 @@
 
 from __future__ import annotations
 
-from typing import Literal
+from typing import Annotated, Literal
 
 from pydantic import Field
 
 from zinc_otter.core.cage import Cage
 from zinc_otter.core.primitives.sized import sized_cylinder
 from zinc_otter.core.primitives.turned import Caps
-from zinc_otter.studio.commands.forms import Count, Form, Share, Sharpness, Size
+from zinc_otter.studio.commands.forms import CAPS, Count, Form, Share, Sharpness, Size
+from zinc_otter.studio.commands.labelled import labelled
 from zinc_otter.studio.words import extent
 
 
@@ -18,12 +19,12 @@ class AddCylinder(Form):
 
     kind: Literal["add-cylinder"] = "add-cylinder"
     name: str = Field("Cylinder", min_length=1, max_length=80)
-    diameter: Size
-    height: Size
+    diameter: Annotated[Size, labelled("Diameter", "mm")]
+    height: Annotated[Size, labelled("Height", "mm")]
     counts: tuple[Count, Count]
-    caps: Caps = "both"
-    inset: Share = 0.3
-    rim: Sharpness = 0.0
+    caps: Annotated[Caps, CAPS] = "both"
+    inset: Annotated[Share, labelled("Cap inset", "%", step=5)] = 0.3
+    rim: Annotated[Sharpness, labelled("Rim sharpness", step=0.5)] = 0.0
 
     def form(self) -> Cage:
         return sized_cylinder((self.diameter, self.height), self.counts, self.caps, self.inset, self.rim, self.size_of)

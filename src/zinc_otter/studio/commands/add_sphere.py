@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from typing import Literal
+from typing import Annotated, Literal
 
 from pydantic import Field
 
@@ -11,6 +11,7 @@ from zinc_otter.core.primitives.final import roundness
 from zinc_otter.core.primitives.sized import sized_patched_sphere, sized_poled_sphere
 from zinc_otter.studio.commands.base import Outcome
 from zinc_otter.studio.commands.forms import Count, Form, Size, formed, put_down
+from zinc_otter.studio.commands.labelled import labelled
 from zinc_otter.studio.words import millimetres, number
 
 
@@ -19,8 +20,8 @@ class AddSphere(Form):
 
     kind: Literal["add-sphere"] = "add-sphere"
     name: str = Field("Sphere", min_length=1, max_length=80)
-    diameter: Size
-    count: Count = 2
+    diameter: Annotated[Size, labelled("Diameter", "mm")]
+    count: Annotated[Count, labelled("Faces across a patch")] = 2
 
     def form(self) -> Cage:
         return sized_patched_sphere(self.diameter, self.count, self.size_of)
@@ -37,7 +38,7 @@ class AddPoledSphere(Form):
 
     kind: Literal["add-poled-sphere"] = "add-poled-sphere"
     name: str = Field("Sphere", min_length=1, max_length=80)
-    diameter: Size
+    diameter: Annotated[Size, labelled("Diameter", "mm")]
     counts: tuple[Count, Count]
 
     def form(self) -> Cage:

@@ -2,13 +2,14 @@
 
 from __future__ import annotations
 
-from typing import Literal
+from typing import Annotated, Literal
 
 from pydantic import Field
 
 from zinc_otter.core.cage import Cage
 from zinc_otter.core.primitives.sized import sized_capsule, sized_torus, sized_tube
 from zinc_otter.studio.commands.forms import Count, Form, Sharpness, Size
+from zinc_otter.studio.commands.labelled import labelled
 from zinc_otter.studio.words import extent, number
 
 
@@ -17,11 +18,11 @@ class AddTube(Form):
 
     kind: Literal["add-tube"] = "add-tube"
     name: str = Field("Tube", min_length=1, max_length=80)
-    outer: Size
-    inner: Size
-    height: Size
+    outer: Annotated[Size, labelled("Outer diameter", "mm")]
+    inner: Annotated[Size, labelled("Inner diameter", "mm")]
+    height: Annotated[Size, labelled("Height", "mm")]
     counts: tuple[Count, Count, Count]
-    rim: Sharpness = 0.0
+    rim: Annotated[Sharpness, labelled("Rim sharpness", step=0.5)] = 0.0
 
     def form(self) -> Cage:
         return sized_tube((self.outer, self.inner, self.height), self.counts, self.rim, self.size_of)
@@ -35,8 +36,8 @@ class AddTorus(Form):
 
     kind: Literal["add-torus"] = "add-torus"
     name: str = Field("Torus", min_length=1, max_length=80)
-    ring: Size
-    section: Size
+    ring: Annotated[Size, labelled("Ring diameter", "mm")]
+    section: Annotated[Size, labelled("Section diameter", "mm")]
     counts: tuple[Count, Count]
 
     def form(self) -> Cage:
@@ -51,8 +52,8 @@ class AddCapsule(Form):
 
     kind: Literal["add-capsule"] = "add-capsule"
     name: str = Field("Capsule", min_length=1, max_length=80)
-    diameter: Size
-    length: Size
+    diameter: Annotated[Size, labelled("Diameter", "mm")]
+    length: Annotated[Size, labelled("Length", "mm")]
     counts: tuple[Count, Count]
 
     def form(self) -> Cage:

@@ -10,6 +10,7 @@ from pydantic import Field
 from zinc_otter.core.cage import Cage, Edit, Selection
 from zinc_otter.core.cage.edits.aligning import circle, flatten, line_up
 from zinc_otter.studio.commands.base import Direction, Length, OnSelection, Vector
+from zinc_otter.studio.commands.labelled import labelled
 from zinc_otter.studio.design import Design
 
 Share = Annotated[float, Field(ge=0, le=1, allow_inf_nan=False)]
@@ -20,7 +21,7 @@ class Aligning(OnSelection):
 
     is_quick = True
 
-    share: Share = 1.0
+    share: Annotated[Share, labelled("Share of the way", "%", step=10)] = 1.0
 
     def editing(self, cage: Cage, picked: Selection) -> Callable[[Cage, Selection], Edit]:
         return lambda whole, _: self.edit(whole, picked)
@@ -50,7 +51,7 @@ class LineUp(Aligning):
     kind: Literal["line-up"] = "line-up"
     along: Direction | None = None
     point: Vector | None = None
-    even: bool = False
+    even: Annotated[bool, labelled("Distances", words={"no": "as they are", "yes": "even"})] = False
 
     def edit(self, cage: Cage, selection: Selection) -> Edit:
         return line_up(cage, selection, self.along, self.point, self.even, self.share)
@@ -63,8 +64,8 @@ class Circle(Aligning):
     """Make picked loops round: of ``radius`` mm, or as large as they are; with ``even`` at even angles."""
 
     kind: Literal["circle"] = "circle"
-    radius: Annotated[Length, Field(gt=0)] | None = None
-    even: bool = True
+    radius: Annotated[Annotated[Length, Field(gt=0)] | None, labelled("Radius", "mm", step=0.5)] = None
+    even: Annotated[bool, labelled("Angles", words={"yes": "even", "no": "as they are"})] = True
 
     def edit(self, cage: Cage, selection: Selection) -> Edit:
         return circle(cage, selection, self.radius, self.even, self.share)

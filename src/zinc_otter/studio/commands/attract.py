@@ -13,6 +13,7 @@ from zinc_otter.core.errors import BadSelectionError
 from zinc_otter.core.surface.nearest import nearest_on
 from zinc_otter.studio.commands.aligning import Share
 from zinc_otter.studio.commands.base import BesideMeshes, Length, Meshes
+from zinc_otter.studio.commands.labelled import labelled
 from zinc_otter.studio.design import Design
 from zinc_otter.studio.references import Component
 
@@ -25,8 +26,8 @@ class Attract(BesideMeshes):
 
     kind: Literal["attract"] = "attract"
     onto: Annotated[str, Field(min_length=1, max_length=20)]
-    distance: Length = 0.0
-    share: Share = 1.0
+    distance: Annotated[Length, labelled("Distance before it", "mm", step=0.5)] = 0.0
+    share: Annotated[Share, labelled("Share of the way", "%", step=10)] = 1.0
 
     def edit_beside(self, design: Design, meshes: Meshes) -> Callable[[Cage, Selection], Edit]:
         if self.onto == self.piece:

@@ -90,6 +90,10 @@ class Command(BaseModel, ABC):
         """What is worth knowing of the outcome before it is kept, in plain words: how true it came out."""
         return outcome.remarks
 
+    def rail(self, design: Design) -> Floats | None:
+        """The line along which a number of this command is set by hand, from its 0 to its 1: (2, 3) in mm."""
+        return None
+
 
 class NewPiece(Command, ABC):
     """A command that puts down a new piece."""

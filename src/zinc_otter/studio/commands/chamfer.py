@@ -10,6 +10,7 @@ from zinc_otter.core.cage import Cage, Edit, Selection
 from zinc_otter.core.cage.edits.chamfer import chamfer_edges, chamfer_vertices
 from zinc_otter.core.cage.edits.chamfer.edges import MOST_SEGMENTS
 from zinc_otter.studio.commands.base import Length, OnSelection
+from zinc_otter.studio.commands.labelled import labelled
 from zinc_otter.studio.design import Design
 from zinc_otter.studio.words import millimetres
 
@@ -21,11 +22,13 @@ class Chamfer(OnSelection):
     """
 
     kind: Literal["chamfer"] = "chamfer"
-    distance: Annotated[Length, Field(gt=0)]
-    segments: Annotated[int, Field(ge=1, le=MOST_SEGMENTS)] = 1
-    profile: Literal["flat", "round"] = "flat"
-    quads: bool = True
-    keep_creases: bool = False
+    distance: Annotated[
+        Length, Field(gt=0), labelled("Distance", "mm", step=0.5, help="Measured on the faces beside the edge.")
+    ]
+    segments: Annotated[int, Field(ge=1, le=MOST_SEGMENTS), labelled("Faces across")] = 1
+    profile: Annotated[Literal["flat", "round"], labelled("Section", words={"flat": "flat", "round": "round"})] = "flat"
+    quads: Annotated[bool, labelled("Corners and ends", words={"yes": "of quads", "no": "as they fall"})] = True
+    keep_creases: Annotated[bool, labelled("Their crease", words={"no": "goes", "yes": "stays on both sides"})] = False
 
     def edit(self, cage: Cage, selection: Selection) -> Edit:
         if selection.kind == "vertex":

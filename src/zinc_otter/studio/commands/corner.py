@@ -2,12 +2,13 @@
 
 from __future__ import annotations
 
-from typing import Literal
+from typing import Annotated, Literal
 
 from zinc_otter.core.cage import Cage, Edit, Selection
 from zinc_otter.core.cage.edits.creasing import set_corner
 from zinc_otter.studio.commands.base import OnSelection
 from zinc_otter.studio.commands.crease import Sharpness
+from zinc_otter.studio.commands.labelled import labelled
 from zinc_otter.studio.design import Design
 from zinc_otter.studio.words import number
 
@@ -18,7 +19,7 @@ class SetCorner(OnSelection):
     is_quick = True
 
     kind: Literal["corner"] = "corner"
-    sharpness: Sharpness
+    sharpness: Annotated[Sharpness, labelled("Sharpness", step=0.5)]
 
     def edit(self, cage: Cage, selection: Selection) -> Edit:
         return set_corner(cage, selection, self.sharpness)

@@ -9,6 +9,7 @@ from pydantic import Field
 from zinc_otter.core.cage import HARD, Cage, Edit, Selection
 from zinc_otter.core.cage.edits.creasing import set_crease
 from zinc_otter.studio.commands.base import OnSelection
+from zinc_otter.studio.commands.labelled import labelled
 from zinc_otter.studio.design import Design
 from zinc_otter.studio.words import number
 
@@ -21,7 +22,7 @@ class SetCrease(OnSelection):
     is_quick = True
 
     kind: Literal["crease"] = "crease"
-    sharpness: Sharpness
+    sharpness: Annotated[Sharpness, labelled("Sharpness", step=0.5)]
 
     def edit(self, cage: Cage, selection: Selection) -> Edit:
         return set_crease(cage, selection, self.sharpness)

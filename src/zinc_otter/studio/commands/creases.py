@@ -15,6 +15,7 @@ from zinc_otter.core.errors import BadSelectionError
 from zinc_otter.core.proof.features import LineDistance, feature_segments
 from zinc_otter.studio.commands.base import BesideMeshes, Length, Meshes, Number, OnSelection, Outcome
 from zinc_otter.studio.commands.crease import Sharpness
+from zinc_otter.studio.commands.labelled import labelled
 from zinc_otter.studio.design import Design
 from zinc_otter.studio.references import Component
 from zinc_otter.studio.words import number
@@ -26,7 +27,7 @@ class ScaleCreases(OnSelection):
     is_quick = True
 
     kind: Literal["scale-creases"] = "scale-creases"
-    factor: Annotated[Number, Field(ge=0, le=HARD)]
+    factor: Annotated[Number, Field(ge=0, le=HARD), labelled("To", "%", step=10)]
 
     def edit(self, cage: Cage, selection: Selection) -> Edit:
         return scale_creases(cage, selection, self.factor)
@@ -45,9 +46,9 @@ class CreaseLike(BesideMeshes):
     shows_result = True
     kind: Literal["crease-like"] = "crease-like"
     like: Annotated[str, Field(min_length=1, max_length=20)]
-    angle: Annotated[float, Field(gt=0, le=180, allow_inf_nan=False)] = 30.0
-    within: Annotated[Length, Field(gt=0)] = 0.5
-    sharpness: Sharpness = HARD
+    angle: Annotated[float, Field(gt=0, le=180, allow_inf_nan=False), labelled("Sharp from", "°", step=5)] = 30.0
+    within: Annotated[Length, Field(gt=0), labelled("Within", "mm", step=0.1)] = 0.5
+    sharpness: Annotated[Sharpness, labelled("Sharpness", step=0.5)] = HARD
 
     def edit_beside(self, design: Design, meshes: Meshes) -> Callable[[Cage, Selection], Edit]:
         component = design.reference(self.like)

@@ -9,6 +9,7 @@ from pydantic import Field
 from zinc_otter.core.cage import Cage, Edit, Selection
 from zinc_otter.core.cage.edits.dividing import MOST_PARTS, leading_edges, split_edges, split_faces
 from zinc_otter.studio.commands.base import OnSelection
+from zinc_otter.studio.commands.labelled import labelled
 from zinc_otter.studio.design import Design
 
 Parts = Annotated[int, Field(ge=1, le=MOST_PARTS)]
@@ -18,8 +19,8 @@ class SplitParts(OnSelection):
     """Part picked edges into ``along`` equal parts, or picked quads into ``along`` by ``across`` quads."""
 
     kind: Literal["split"] = "split"
-    along: Parts = 2
-    across: Parts = 2
+    along: Annotated[Parts, labelled("Into")] = 2
+    across: Annotated[Parts, labelled("by")] = 2
 
     def edit(self, cage: Cage, selection: Selection) -> Edit:
         if selection.kind == "edge":

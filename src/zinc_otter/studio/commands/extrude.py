@@ -10,6 +10,7 @@ from zinc_otter.core.cage import Cage, Edit, Selection
 from zinc_otter.core.cage.edits.extrude import Rise, extrude_along, extrude_edges, extrude_faces
 from zinc_otter.core.errors import BadSelectionError
 from zinc_otter.studio.commands.base import Length, Number, OnSelection, Vector
+from zinc_otter.studio.commands.labelled import labelled
 from zinc_otter.studio.design import Design
 from zinc_otter.studio.words import along_axes, millimetres
 
@@ -17,9 +18,9 @@ from zinc_otter.studio.words import along_axes, millimetres
 class Rising(OnSelection):
     """Walls rise in ``segments``; the top is sized by the factor ``taper`` and turned by ``degrees``."""
 
-    segments: Annotated[int, Field(ge=1, le=64)] = 1
-    taper: Annotated[float, Field(ge=0, le=100, allow_inf_nan=False)] = 1.0
-    degrees: Number = 0.0
+    segments: Annotated[int, Field(ge=1, le=64), labelled("Segments")] = 1
+    taper: Annotated[float, Field(ge=0, le=100, allow_inf_nan=False), labelled("Taper", "%", step=5)] = 1.0
+    degrees: Annotated[Number, labelled("Turn", "°", step=5)] = 0.0
 
     @property
     def rise(self) -> Rise:
@@ -36,8 +37,19 @@ class Extrude(Rising):
     """
 
     kind: Literal["extrude"] = "extrude"
-    distance: Length
-    way: Literal["even", "mean", "each", "point"] = "mean"
+    distance: Annotated[Length, labelled("Distance", "mm")]
+    way: Annotated[
+        Literal["even", "mean", "each", "point"],
+        labelled(
+            "Faces",
+            words={
+                "even": "with an even wall",
+                "mean": "by their mean normal",
+                "each": "each by itself",
+                "point": "away from the pivot",
+            },
+        ),
+    ] = "mean"
     point: Vector | None = None
 
     def edit(self, cage: Cage, selection: Selection) -> Edit:

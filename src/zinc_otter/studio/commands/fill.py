@@ -11,6 +11,7 @@ from zinc_otter.core.cage.edits.fill import fill
 from zinc_otter.core.cage.edits.heal import heal
 from zinc_otter.core.cage.symmetry import SymmetryError
 from zinc_otter.studio.commands.base import OnSelection
+from zinc_otter.studio.commands.labelled import labelled
 from zinc_otter.studio.design import Design
 
 
@@ -21,9 +22,12 @@ class Fill(OnSelection):
     """
 
     kind: Literal["fill"] = "fill"
-    way: Literal["quads", "rings", "face"] = "quads"
-    rings: Annotated[int, Field(ge=1, le=32)] = 1
-    turned: Annotated[int, Field(ge=-1000, le=1000)] = 0
+    way: Annotated[
+        Literal["quads", "rings", "face"],
+        labelled("With", words={"quads": "a grid of quads", "rings": "rings that lead on", "face": "a single face"}),
+    ] = "quads"
+    rings: Annotated[int, Field(ge=1, le=32), labelled("Rings")] = 1
+    turned: Annotated[int, Field(ge=-1000, le=1000), labelled("Turn grid by")] = 0
 
     def edit(self, cage: Cage, selection: Selection) -> Edit:
         return fill(cage, selection, self.way, self.rings, self.turned)

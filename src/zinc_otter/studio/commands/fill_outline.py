@@ -14,6 +14,7 @@ from zinc_otter.core.errors import BadNumberError
 from zinc_otter.core.primitives.outline import Outline, border_deviation, circle, drawn, ellipse, filled, rounded_rectangle
 from zinc_otter.studio.commands.base import Direction, Length, NewPiece, Outcome, Vector
 from zinc_otter.studio.commands.forms import Count, Form, Size, formed
+from zinc_otter.studio.commands.labelled import labelled
 from zinc_otter.studio.design import Design
 from zinc_otter.studio.words import extent, millimetres, number
 
@@ -64,8 +65,8 @@ class FillOutline(Form):
     kind: Literal["fill-outline"] = "fill-outline"
     name: str = Field("Patch", min_length=1, max_length=80)
     outline: Annotated[CircleOutline | EllipseOutline | RoundedOutline, Field(discriminator="shape")]
-    around: Count
-    rings: Count = 1
+    around: Annotated[Count, labelled("Faces around")]
+    rings: Annotated[Count, labelled("Rings")] = 1
 
     def form(self) -> Cage:
         return filled(self.outline.outline(), self.around, self.rings)
@@ -94,9 +95,9 @@ class FillDrawn(NewPiece):
     name: str = Field("Patch", min_length=1, max_length=80)
     points: Annotated[tuple[Vector, ...], Field(min_length=3, max_length=400)]
     towards: Direction
-    smooth: bool = True
-    around: Count
-    rings: Count = 1
+    smooth: Annotated[bool, labelled("Joined", words={"yes": "smoothly", "no": "by straight lines"})] = True
+    around: Annotated[Count, labelled("Faces around")]
+    rings: Annotated[Count, labelled("Rings")] = 1
 
     def cage(self) -> Cage:
         points = np.array(self.points)

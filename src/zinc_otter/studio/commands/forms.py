@@ -13,6 +13,7 @@ from zinc_otter.core.primitives.placed import Axis, Side, placed
 from zinc_otter.core.primitives.sized import SizeOf
 from zinc_otter.core.primitives.standing import surface_size
 from zinc_otter.studio.commands.base import Length, NewPiece, Outcome, Vector
+from zinc_otter.studio.commands.labelled import labelled
 from zinc_otter.studio.design import Design
 from zinc_otter.studio.words import extent
 
@@ -20,6 +21,7 @@ Size = Annotated[Length, Field(gt=0)]
 Count = Annotated[int, Field(ge=1, le=10_000)]
 Share = Annotated[float, Field(gt=0, lt=1)]
 Sharpness = Annotated[float, Field(ge=0, le=10)]
+CAPS = labelled("Caps", words={"both": "both", "bottom": "bottom", "top": "top", "open": "none"})
 
 
 class Form(NewPiece, ABC):
@@ -31,10 +33,19 @@ class Form(NewPiece, ABC):
     """
 
     centre: Vector = (0.0, 0.0, 0.0)
-    stands: Axis = "z"
-    size_of: SizeOf = "cage"
-    keep: Side = "whole"
-    half: Literal["mirrored", "alone"] = "mirrored"
+    stands: Annotated[Axis, labelled("Stands along", words={"z": "z", "x": "x", "y": "y"})] = "z"
+    size_of: Annotated[SizeOf, labelled("Sizes of", words={"surface": "smooth surface", "cage": "control cage"})] = "cage"
+    keep: Annotated[
+        Side,
+        labelled(
+            "Keep",
+            words={"whole": "the whole", "x": "x side of a mirror", "y": "y side of a mirror", "z": "z side of a mirror"},
+        ),
+    ] = "whole"
+    half: Annotated[
+        Literal["mirrored", "alone"],
+        labelled("Sizes hold", words={"mirrored": "once mirrored", "alone": "for the open half"}),
+    ] = "mirrored"
 
     @abstractmethod
     def form(self) -> Cage:

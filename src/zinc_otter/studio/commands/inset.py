@@ -9,6 +9,7 @@ from pydantic import Field
 from zinc_otter.core.cage import Cage, Edit, Selection
 from zinc_otter.core.cage.edits.inset import inset
 from zinc_otter.studio.commands.base import Length, OnSelection
+from zinc_otter.studio.commands.labelled import labelled
 from zinc_otter.studio.design import Design
 from zinc_otter.studio.words import millimetres
 
@@ -20,9 +21,9 @@ class Inset(OnSelection):
     """
 
     kind: Literal["inset"] = "inset"
-    width: Annotated[Length, Field(ge=0)]
-    depth: Length = 0.0
-    apart: bool = False
+    width: Annotated[Length, Field(ge=0), labelled("Width", "mm", step=0.5)]
+    depth: Annotated[Length, labelled("Depth", "mm", step=0.5)] = 0.0
+    apart: Annotated[bool, labelled("Faces", words={"no": "as one region", "yes": "each by itself"})] = False
 
     def edit(self, cage: Cage, selection: Selection) -> Edit:
         return inset(cage, selection, self.width, self.depth, self.apart)

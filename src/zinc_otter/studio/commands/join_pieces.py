@@ -11,6 +11,7 @@ from zinc_otter.core.cage import Cage, Edit, Selection
 from zinc_otter.core.cage.edits.parting import detach, joined, taken_out
 from zinc_otter.core.cage.symmetry import Symmetry, SymmetryError, symmetric_edit
 from zinc_otter.studio.commands.base import Command, OnSelection, Outcome, PieceId
+from zinc_otter.studio.commands.labelled import labelled
 from zinc_otter.studio.design import Design, Piece
 
 
@@ -38,7 +39,9 @@ class Detach(OnSelection):
     """Part the picked faces from the rest: within the piece, or ``as_piece`` into one of their own."""
 
     kind: Literal["detach"] = "detach"
-    as_piece: bool = False
+    as_piece: Annotated[
+        bool, labelled("They become", words={"yes": "a piece of their own", "no": "a part of this piece"})
+    ] = False
 
     def edit(self, cage: Cage, selection: Selection) -> Edit:
         return detach(cage, selection)

@@ -15,6 +15,7 @@ from zinc_otter.core.cage.plane import Plane, plane_at
 from zinc_otter.core.cage.selection import touching_faces
 from zinc_otter.core.cage.symmetry import for_each_image
 from zinc_otter.studio.commands.base import Direction, Length, OnSelection, Vector
+from zinc_otter.studio.commands.labelled import labelled
 from zinc_otter.studio.design import Design
 
 
@@ -29,11 +30,17 @@ class Knife(OnSelection):
     kind: Literal["knife"] = "knife"
     point: Vector
     normal: Direction
-    near: Annotated[Length, Field(ge=0)] = 0.0
-    keep: Literal["both", "positive", "negative"] = "both"
-    leave: Literal["joined", "open", "filled"] = "joined"
-    cap: Literal["face", "quads"] = "face"
-    sharpness: Annotated[float, Field(ge=0, le=HARD, allow_inf_nan=False)] = 0.0
+    near: Annotated[Length, Field(ge=0), labelled("Vertices within", "mm", step=0.1)] = 0.0
+    keep: Annotated[
+        Literal["both", "positive", "negative"],
+        labelled("Keeps", words={"both": "both sides", "positive": "one side", "negative": "the other side"}),
+    ] = "both"
+    leave: Annotated[
+        Literal["joined", "open", "filled"],
+        labelled("Leaves it", words={"joined": "joined", "open": "open", "filled": "filled"}),
+    ] = "joined"
+    cap: Annotated[Literal["face", "quads"], labelled("Fills with", words={"face": "one face", "quads": "quads"})] = "face"
+    sharpness: Annotated[float, Field(ge=0, le=HARD, allow_inf_nan=False), labelled("Sharpness")] = 0.0
 
     def edit(self, cage: Cage, selection: Selection) -> Edit:
         return self._cut(cage, plane_at(self.point, self.normal), selection)

@@ -9,11 +9,13 @@ from pydantic import Field
 
 from zinc_otter.core.cage import Cage, Edit, Selection
 from zinc_otter.core.cage.edits.heal import heal
-from zinc_otter.core.cage.edits.looping import MOST_LOOPS, add_loops
+from zinc_otter.core.cage.edits.looping import MOST_LOOPS, add_loops, rail_of
 from zinc_otter.core.cage.picking.loops import edge_loop
+from zinc_otter.core.cage.topology import Floats
 from zinc_otter.core.errors import BadSelectionError
 from zinc_otter.core.holding import add_holding_loops, remove_holding
 from zinc_otter.studio.commands.base import OnSelection
+from zinc_otter.studio.commands.labelled import labelled
 from zinc_otter.studio.design import Design
 from zinc_otter.studio.words import number
 
@@ -30,13 +32,21 @@ class AddLoop(OnSelection):
 
     kind: Literal["add-loop"] = "add-loop"
     shares: Annotated[tuple[Share, ...], Field(min_length=1, max_length=MOST_LOOPS)] = (0.5,)
-    span: Literal["ring", "picked"] = "ring"
-    ends: Literal["ngon", "quads"] = "ngon"
-    form: Literal["tight", "hold"] = "tight"
+    span: Annotated[
+        Literal["ring", "picked"], labelled("Runs", words={"ring": "all round", "picked": "from picked to picked"})
+    ] = "ring"
+    ends: Annotated[Literal["ngon", "quads"], labelled("Ends in", words={"ngon": "an n-gon", "quads": "quads"})] = "ngon"
+    form: Annotated[Literal["tight", "hold"], labelled("Surface", words={"tight": "pull tight", "hold": "hold form"})] = (
+        "tight"
+    )
 
     def edit(self, cage: Cage, selection: Selection) -> Edit:
         add = add_holding_loops if self.form == "hold" else add_loops
         return add(cage, selection, self.shares, self.span == "picked", self.ends)
+
+    def rail(self, design: Design) -> Floats:
+        cage = design.piece(self.piece).cage
+        return rail_of(cage, self.picked.on(cage))
 
     def title(self, design: Design) -> str:
         what = "a loop" if len(self.shares) == 1 else f"{len(self.shares)} loops"
@@ -50,8 +60,8 @@ class Remove(OnSelection):
     picked edges go; ``form`` "hold" fits what is left to the surface."""
 
     kind: Literal["remove"] = "remove"
-    loops: bool = False
-    form: Literal["let", "hold"] = "let"
+    loops: Annotated[bool, labelled("Takes", words={"no": "the picked", "yes": "their whole loops"})] = False
+    form: Annotated[Literal["let", "hold"], labelled("Surface", words={"let": "as it falls", "hold": "hold form"})] = "let"
 
     def edit(self, cage: Cage, selection: Selection) -> Edit:
         if self.loops:

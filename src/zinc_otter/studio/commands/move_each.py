@@ -2,11 +2,12 @@
 
 from __future__ import annotations
 
-from typing import Literal
+from typing import Annotated, Literal
 
 from zinc_otter.core.cage import Cage, Edit, Selection
 from zinc_otter.core.cage.edits.placing import pushed
 from zinc_otter.studio.commands.base import Length, OnSelection
+from zinc_otter.studio.commands.labelled import labelled
 from zinc_otter.studio.commands.placement import ReachBy, reach_on, reaching
 from zinc_otter.studio.design import Design
 from zinc_otter.studio.words import millimetres
@@ -18,7 +19,7 @@ class MoveEach(OnSelection):
     is_quick = True
 
     kind: Literal["move-each"] = "move-each"
-    distance: Length
+    distance: Annotated[Length, labelled("Distance", "mm", step=0.5)]
 
     reach: ReachBy | None = None
 

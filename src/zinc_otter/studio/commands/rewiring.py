@@ -16,6 +16,7 @@ from zinc_otter.core.errors import BadSelectionError
 from zinc_otter.core.holding import resample
 from zinc_otter.core.holding.resample import MOST
 from zinc_otter.studio.commands.base import OnSelection
+from zinc_otter.studio.commands.labelled import labelled
 from zinc_otter.studio.design import Design
 
 
@@ -23,7 +24,7 @@ class Spin(OnSelection):
     """Turn each picked edge on by one corner of the two faces that it parts, or ``backwards``."""
 
     kind: Literal["spin"] = "spin"
-    backwards: bool = False
+    backwards: Annotated[bool, labelled("Goes", words={"no": "on by one", "yes": "back by one"})] = False
 
     def edit(self, cage: Cage, selection: Selection) -> Edit:
         return spin(cage, selection, self.backwards)
@@ -46,7 +47,7 @@ class Collapse(OnSelection):
     """Draw what hangs together of the picked into one vertex; with ``rings`` each edge of the rings of the picked edges."""
 
     kind: Literal["collapse"] = "collapse"
-    rings: bool = False
+    rings: Annotated[bool, labelled("Takes", words={"no": "the picked", "yes": "their whole rings"})] = False
 
     def edit(self, cage: Cage, selection: Selection) -> Edit:
         return collapse(cage, selection, self.rings)
@@ -59,9 +60,11 @@ class Resample(OnSelection):
     """Give a grid of picked faces ``u`` by ``v`` faces and hold its form; rows lie evenly, or closer where it bends more."""
 
     kind: Literal["resample"] = "resample"
-    u: Annotated[int, Field(ge=1, le=MOST)]
-    v: Annotated[int, Field(ge=1, le=MOST)]
-    density: Literal["even", "curvature"] = "even"
+    u: Annotated[int, Field(ge=1, le=MOST), labelled("Faces")]
+    v: Annotated[int, Field(ge=1, le=MOST), labelled("by")]
+    density: Annotated[
+        Literal["even", "curvature"], labelled("Rows", words={"even": "evenly", "curvature": "closer where it bends"})
+    ] = "even"
 
     def edit(self, cage: Cage, selection: Selection) -> Edit:
         return resample(cage, selection, self.u, self.v, self.density)

@@ -13,6 +13,7 @@ from zinc_otter.core.cage.edits.sliding import slide, straighten
 from zinc_otter.core.holding import relax_holding
 from zinc_otter.studio.commands.aligning import Aligning, Share
 from zinc_otter.studio.commands.base import Direction, Length, OnSelection
+from zinc_otter.studio.commands.labelled import labelled
 from zinc_otter.studio.design import Design
 from zinc_otter.studio.words import millimetres, number
 
@@ -25,8 +26,8 @@ class Slide(OnSelection):
     """
 
     kind: Literal["slide"] = "slide"
-    share: Annotated[float, Field(ge=-1, le=1, allow_inf_nan=False)] = 0.0
-    distance: Length | None = None
+    share: Annotated[float, Field(ge=-1, le=1, allow_inf_nan=False), labelled("Share", "%", step=5)] = 0.0
+    distance: Annotated[Length | None, labelled("Distance", "mm", step=0.5)] = None
     towards: Direction | None = None
 
     def edit(self, cage: Cage, selection: Selection) -> Edit:
@@ -70,9 +71,9 @@ class Relax(OnSelection):
     """Even out the picked vertices within the form, in so many ``rounds``; with ``hold`` they are fitted to the surface."""
 
     kind: Literal["relax"] = "relax"
-    rounds: Annotated[int, Field(ge=1, le=MOST_ROUNDS)] = 5
-    strength: Share = 0.5
-    hold: bool = True
+    rounds: Annotated[int, Field(ge=1, le=MOST_ROUNDS), labelled("Rounds")] = 5
+    strength: Annotated[Share, labelled("Strength", "%", step=10)] = 0.5
+    hold: Annotated[bool, labelled("Surface", words={"yes": "hold form", "no": "as it falls"})] = True
 
     def edit(self, cage: Cage, selection: Selection) -> Edit:
         return (relax_holding if self.hold else relax)(cage, selection, self.rounds, self.strength)

@@ -14,6 +14,7 @@ from zinc_otter.core.cage.symmetry import Group, Plane, Symmetry, mirror, mirror
 from zinc_otter.core.cage.symmetry.assembling import assembled, cut_and_assembled, following, sides_of
 from zinc_otter.core.errors import BadSelectionError
 from zinc_otter.studio.commands.base import Command, Direction, Length, Outcome, PieceId, Vector
+from zinc_otter.studio.commands.labelled import labelled
 from zinc_otter.studio.design import Design, Follows, Piece
 from zinc_otter.studio.words import along_axes, number
 
@@ -33,11 +34,24 @@ class Mirror(Command):
 
     kind: Literal["mirror"] = "mirror"
     piece: PieceId
-    way: Literal["cut", "follow", "open", "second"] = "cut"
+    way: Annotated[
+        Literal["cut", "follow", "open", "second"],
+        labelled(
+            "Begin from",
+            words={
+                "cut": "a whole, cut at the plane",
+                "follow": "a whole, the other side follows",
+                "open": "an open half",
+                "second": "a second piece that follows",
+            },
+        ),
+    ] = "cut"
     point: Vector = (0.0, 0.0, 0.0)
     normal: Direction = (1.0, 0.0, 0.0)
-    keep: Literal["positive", "negative"] = "positive"
-    tolerance: Tolerance = 0.5
+    keep: Annotated[
+        Literal["positive", "negative"], labelled("Keep", words={"positive": "the + side", "negative": "the − side"})
+    ] = "positive"
+    tolerance: Annotated[Tolerance, labelled("Drawn in within", "mm", step=0.1)] = 0.5
 
     def apply(self, design: Design) -> Outcome:
         plane = plane_at(self.point, self.normal)
@@ -89,13 +103,15 @@ class RepeatAround(Command):
 
     kind: Literal["repeat-around"] = "repeat-around"
     piece: PieceId
-    way: Literal["open", "follow"] = "open"
+    way: Annotated[
+        Literal["open", "follow"], labelled("Begin from", words={"open": "one sector", "follow": "a whole, all follow one"})
+    ] = "open"
     point: Vector = (0.0, 0.0, 0.0)
     along: Direction = (0.0, 0.0, 1.0)
-    sectors: Annotated[int, Field(ge=2, le=128)]
-    mirrored: bool = False
+    sectors: Annotated[int, Field(ge=2, le=128), labelled("Sectors")]
+    mirrored: Annotated[bool, labelled("Each sector", words={"no": "plain", "yes": "mirrored in itself"})] = False
     towards: Direction = (1.0, 0.0, 0.0)
-    tolerance: Tolerance = 0.5
+    tolerance: Annotated[Tolerance, labelled("Joined within", "mm", step=0.1)] = 0.5
 
     def apply(self, design: Design) -> Outcome:
         piece = design.shapeable_piece(self.piece)

@@ -12,6 +12,7 @@ from zinc_otter.core.cage import Cage, Edit, Selection
 from zinc_otter.core.proof.crossing import crossing_faces
 from zinc_otter.core.solid.thicken import thicken
 from zinc_otter.studio.commands.base import Length, OnSelection
+from zinc_otter.studio.commands.labelled import labelled
 from zinc_otter.studio.design import Design
 from zinc_otter.studio.words import millimetres
 
@@ -23,9 +24,11 @@ class Thicken(OnSelection):
     """
 
     kind: Literal["thicken"] = "thicken"
-    distance: Annotated[Length, Field(gt=0)]
-    side: Literal["in", "out", "both"] = "in"
-    crease_rims: bool = True
+    distance: Annotated[Length, Field(gt=0), labelled("Thickness", "mm", step=0.25)]
+    side: Annotated[
+        Literal["in", "out", "both"], labelled("Second wall", words={"in": "inside", "out": "outside", "both": "half each"})
+    ] = "in"
+    crease_rims: Annotated[bool, labelled("Rims", words={"yes": "creased", "no": "rounded"})] = True
 
     def edit(self, cage: Cage, selection: Selection) -> Edit:
         done = thicken(cage, self.distance, self.side, self.crease_rims)

@@ -16,6 +16,7 @@ from zinc_otter.core.cage.edits.zip import zip_chains
 from zinc_otter.core.errors import BadSelectionError
 from zinc_otter.studio.commands.base import OnSelection, Outcome, Picked, PieceId
 from zinc_otter.studio.commands.join_pieces import refuse_symmetric
+from zinc_otter.studio.commands.labelled import labelled
 from zinc_otter.studio.design import Design
 
 
@@ -75,10 +76,10 @@ class Bridge(TwoEnds):
     """
 
     kind: Literal["bridge"] = "bridge"
-    segments: Annotated[int, Field(ge=1, le=64)] = 1
-    shift: Annotated[int, Field(ge=-1000, le=1000)] = 0
-    strength: Annotated[float, Field(ge=0, le=10, allow_inf_nan=False)] = 0.0
-    add_loops: bool = False
+    segments: Annotated[int, Field(ge=1, le=64), labelled("Segments")] = 1
+    shift: Annotated[int, Field(ge=-1000, le=1000), labelled("Shift")] = 0
+    strength: Annotated[float, Field(ge=0, le=10, allow_inf_nan=False), labelled("Tangents", "%", step=10)] = 0.0
+    add_loops: Annotated[bool, labelled("Missing loops", words={"no": "are refused", "yes": "are added"})] = False
 
     def edit(self, cage: Cage, selection: Selection) -> Edit:
         return bridge(cage, selection, self.segments, self.shift, self.strength, self.add_loops)
@@ -100,7 +101,12 @@ class Zip(TwoEnds):
     """Join two chains of open edges into one, whatever their counts: in the middle, on the first, or on the second."""
 
     kind: Literal["zip"] = "zip"
-    where: Literal["middle", "first", "second"] = "middle"
+    where: Annotated[
+        Literal["middle", "first", "second"],
+        labelled(
+            "They meet", words={"middle": "in the middle", "first": "on the first chain", "second": "on the second chain"}
+        ),
+    ] = "middle"
 
     def edit(self, cage: Cage, selection: Selection) -> Edit:
         return zip_chains(cage, selection, self.where)

@@ -10,6 +10,7 @@ from zinc_otter.core.cage import Cage, Edit, Selection
 from zinc_otter.core.cage.edits.weld import weld, weld_close
 from zinc_otter.core.errors import BadNumberError
 from zinc_otter.studio.commands.base import Length, OnSelection, Vector
+from zinc_otter.studio.commands.labelled import labelled
 from zinc_otter.studio.design import Design
 
 
@@ -18,10 +19,21 @@ class Weld(OnSelection):
     "close", within ``tolerance`` mm of one another."""
 
     kind: Literal["weld"] = "weld"
-    to: Literal["middle", "vertex", "point", "close"] = "middle"
+    to: Annotated[
+        Literal["middle", "vertex", "point", "close"],
+        labelled(
+            "Weld",
+            words={
+                "close": "what lies close",
+                "middle": "all in the middle",
+                "vertex": "all onto the last picked",
+                "point": "all at the pivot",
+            },
+        ),
+    ] = "middle"
     onto: Annotated[int, Field(ge=0, lt=2**31)] | None = None
     point: Vector | None = None
-    tolerance: Annotated[Length, Field(ge=0)] = 0.1
+    tolerance: Annotated[Length, Field(ge=0), labelled("Within", "mm", step=0.1)] = 0.1
 
     def edit(self, cage: Cage, selection: Selection) -> Edit:
         if self.to == "close":

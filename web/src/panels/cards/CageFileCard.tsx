@@ -3,9 +3,12 @@ import Button from "@mui/material/Button";
 import Stack from "@mui/material/Stack";
 import Typography from "@mui/material/Typography";
 import { useState } from "react";
-import { useBench } from "../../live/bench";
+import { attempt } from "../../live/picks";
+import { useDesign } from "../../live/stores/design";
+import { usePicking } from "../../live/stores/picking";
 import { download, service } from "../../live/service";
-import { CageFileIcon } from "../../theme/icons";
+import type { CardProps } from "../cards";
+import { CardHead } from "../parts/CardHead";
 
 const kinds = [
   { kind: "usdc", words: "USD" },
@@ -14,8 +17,9 @@ const kinds = [
   { kind: "obj", words: "OBJ" },
 ];
 
-export function CageFileCard() {
-  const { design, piece, attempt } = useBench();
+export default function CageFileCard({ tool }: CardProps) {
+  const design = useDesign((s) => s.design);
+  const piece = usePicking((s) => s.piece);
   const [busy, setBusy] = useState(false);
   const named = design?.pieces.find((p) => p.id === piece);
   const save = async (kind: string) => {
@@ -33,10 +37,7 @@ export function CageFileCard() {
   return (
     <>
       <Stack direction="row" spacing={1.25} useFlexGap sx={{ alignItems: "center", flexWrap: "wrap" }}>
-        <Stack direction="row" spacing={0.75} sx={{ alignItems: "center", color: "primary.main" }}>
-          <CageFileIcon />
-          <Typography variant="h3" sx={{ color: "text.primary" }}>{named ? `Cage of ${named.name}` : "Cage file"}</Typography>
-        </Stack>
+        <CardHead drawing={tool.icon}>{named ? `Cage of ${named.name}` : "Cage file"}</CardHead>
         {kinds.map(({ kind, words }) => (
           <Button key={kind} variant="outlined" disabled={!named || busy} aria-label={`Download the cage as ${words}`} onClick={() => void save(kind)}>
             {words}

@@ -8,16 +8,22 @@ import Stack from "@mui/material/Stack";
 import TextField from "@mui/material/TextField";
 import Typography from "@mui/material/Typography";
 import { useEffect, useRef, useState } from "react";
-import { useBench } from "../../live/bench";
+import { give, preview as show } from "../../live/line";
+import { attempt } from "../../live/picks";
+import { say } from "../../live/stores/problem";
+import { takeTool } from "../../live/tooling";
 import { service } from "../../live/service";
-import type { CageFile } from "../../live/types";
-import { CageInIcon } from "../../theme/icons";
-import { NumberField } from "../NumberField";
+import type { CageFile } from "../../model/types";
+import type { NumberField as Field } from "../../model/fields";
+import type { CardProps } from "../cards";
+import { CardHead } from "../parts/CardHead";
+import { NumberField } from "../parts/NumberField";
 
+const mergeField: Field = { is: "number", label: "Merge within", unit: "mm", initial: 0.001, step: 0.01, min: 0 };
+const holesField: Field = { is: "number", label: "Fill holes up to", unit: "", initial: 0, step: 1, min: 0, max: 200, whole: true };
 const knowTheirUnit = /\.(usd[ac]?|glb|3mf)$/i;
 
-export function CageInCard() {
-  const { attempt, try: show, give, takeTool, say } = useBench();
+export default function CageInCard({ tool }: CardProps) {
   const input = useRef<HTMLInputElement>(null);
   const [file, setFile] = useState<File | null>(null);
   const [read, setRead] = useState<CageFile | null>(null);
@@ -47,17 +53,14 @@ export function CageInCard() {
   return (
     <>
       <Stack direction="row" spacing={1.25} useFlexGap sx={{ alignItems: "center", flexWrap: "wrap", rowGap: 1 }}>
-        <Stack direction="row" spacing={0.75} sx={{ alignItems: "center", color: "primary.main" }}>
-          <CageInIcon />
-          <Typography variant="h3" sx={{ color: "text.primary" }}>{file ? file.name : "Cage from a file"}</Typography>
-        </Stack>
+        <CardHead drawing={tool.icon}>{file ? file.name : "Cage from a file"}</CardHead>
         {!(file && knowTheirUnit.test(file.name)) && (
           <TextField select label="File's unit" value={unit} onChange={(event) => setUnit(event.target.value)} sx={{ minWidth: 90 }}>
             {["mm", "cm", "m", "in"].map((u) => <MenuItem key={u} value={u}>{u}</MenuItem>)}
           </TextField>
         )}
-        <NumberField field={{ name: "merge", label: "Merge within", unit: "mm", initial: 0.001, step: 0.01, min: 0 }} value={merge} onChange={setMerge} />
-        <NumberField field={{ name: "holes", label: "Fill holes up to", unit: "", initial: 0, step: 1, min: 0, max: 200, whole: true }} value={holes} onChange={setHoles} />
+        <NumberField field={mergeField} value={merge} onChange={setMerge} />
+        <NumberField field={holesField} value={holes} onChange={setHoles} />
         <FormControlLabel control={<Checkbox size="small" checked={pair} onChange={(event) => setPair(event.target.checked)} />} label={<Typography variant="body2">Triangles to quads</Typography>} />
         <Button component="label" variant={read ? "outlined" : "contained"} disabled={busy} startIcon={busy ? <CircularProgress size={16} /> : undefined}>
           {busy ? "Reading" : file ? "Another file" : "Choose a file"}
@@ -67,7 +70,7 @@ export function CageInCard() {
           <Button
             variant="contained"
             onClick={() => {
-              give(read.command);
+              void give(read.command);
               takeTool(null);
             }}
           >

@@ -4,21 +4,24 @@ import FormControlLabel from "@mui/material/FormControlLabel";
 import Slider from "@mui/material/Slider";
 import Stack from "@mui/material/Stack";
 import Typography from "@mui/material/Typography";
-import { useBench } from "../../live/bench";
-import { useCurves } from "../../live/curves";
-import { lengthsWords, lengthWords } from "../../live/units";
-import { CurvesIcon } from "../../theme/icons";
-import { AxisAt } from "./AxisAt";
+import { bend } from "../../live/line";
+import { usePiece, useUnit } from "../../live/stores/design";
+import { usePicking } from "../../live/stores/picking";
+import { type CurvesStore, useCurves } from "../../live/stores/curves";
+import { lengthsWords, lengthWords } from "../../model/units";
+import { AxisAt } from "../parts/AxisAt";
+import type { CardProps } from "../cards";
+import { CardHead } from "../parts/CardHead";
 
 const names = { section: "section", seam: "seam", edges: "picked edges" } as const;
 
-export function CurvesCard() {
-  const { section, seam, edges, comb, list, set } = useCurves();
-  const { piece, bend, design } = useBench();
-  const unit = design?.unit ?? "mm";
-  const symmetric = design?.pieces.find((p) => p.id === piece)?.symmetry != null;
-  const change = (what: Parameters<typeof set>[0]) => {
-    set(what);
+export default function CurvesCard({ tool }: CardProps) {
+  const { section, seam, edges, comb, list } = useCurves();
+  const piece = usePicking((s) => s.piece);
+  const unit = useUnit();
+  const symmetric = usePiece(piece)?.symmetry != null;
+  const change = (what: Partial<CurvesStore>) => {
+    useCurves.setState(what);
     bend();
   };
   const tight = list.reduce<(typeof list)[number] | null>((best, curve) => (curve.least_radius !== null && (best === null || curve.least_radius < (best.least_radius ?? Infinity)) ? curve : best), null);
@@ -32,10 +35,7 @@ export function CurvesCard() {
   return (
     <>
       <Stack direction="row" spacing={1.25} useFlexGap sx={{ alignItems: "center", flexWrap: "wrap" }}>
-        <Stack direction="row" spacing={0.75} sx={{ alignItems: "center", color: "primary.main" }}>
-          <CurvesIcon />
-          <Typography variant="h3" sx={{ color: "text.primary" }}>Curves</Typography>
-        </Stack>
+        <CardHead drawing={tool.icon}>Curves</CardHead>
         <AxisAt
           label="Section"
           words="section"
@@ -49,7 +49,7 @@ export function CurvesCard() {
         {check("picked edges", edges, "edges")}
         <Stack direction="row" spacing={1} sx={{ alignItems: "center" }}>
           <Typography variant="body2">Comb</Typography>
-          <Slider aria-label="Length of the comb" value={comb} min={0} max={3} step={0.1} onChange={(_, v) => set({ comb: v as number })} sx={{ width: 80 }} />
+          <Slider aria-label="Length of the comb" value={comb} min={0} max={3} step={0.1} onChange={(_, v) => useCurves.setState({ comb: v as number })} sx={{ width: 80 }} />
         </Stack>
       </Stack>
       <Typography variant="body2" color="text.secondary" sx={{ mt: 0.75 }} aria-live="polite">

@@ -5,21 +5,24 @@ import LinearProgress from "@mui/material/LinearProgress";
 import Stack from "@mui/material/Stack";
 import Typography from "@mui/material/Typography";
 import { useEffect, useState } from "react";
-import { useBench } from "../../live/bench";
-import { useBodies } from "../../live/bodies";
-import { useFollowers } from "../../live/followers";
-import type { Vec } from "../../live/look";
+import { attempt } from "../../live/picks";
+import { useDesign, usePiece } from "../../live/stores/design";
+import { usePicking } from "../../live/stores/picking";
+import { useSession } from "../../live/stores/session";
+import { change } from "../../live/tooling";
+import { useBodies } from "../../live/stores/bodies";
+import { useFollowers } from "../../live/stores/followers";
 import { service } from "../../live/service";
-import type { FoundState } from "../../live/types";
-import { ShowWhere } from "../ShowWhere";
-import { useJob } from "../useJob";
-import { useChosenEdges } from "./ChosenEdges";
+import type { FoundState } from "../../model/types";
+import { ShowWhere } from "../parts/ShowWhere";
+import { useJob } from "../parts/useJob";
+import { useChosenEdges } from "../parts/useChosenEdges";
 
 const mm = (value: number) => `${+value.toPrecision(3)} mm`;
 
-export function FilletFinder() {
-  const { design, piece: current, values, setValues, attempt } = useBench();
-  const piece = design?.pieces.find((p) => p.id === current);
+export default function FilletFinder() {
+  const design = useDesign((s) => s.design?.id);
+  const piece = usePiece(usePicking((s) => s.piece));
   const editing = useFollowers((s) => s.editing);
   const [key, setKey] = useState<string | null>(null);
   const [found, setFound] = useState<FoundState | null>(null);
@@ -35,8 +38,8 @@ export function FilletFinder() {
   useEffect(() => {
     const points = found?.chains.flatMap((chain) => (chain.breaks_at ? [chain.breaks_at] : [])) ?? [];
     // The radius that holds on each chain stands on it.
-    const labels = found?.chains.map((chain) => ({ at: chain.line[Math.floor(chain.line.length / 2)] as Vec, words: chain.holds > 0 ? mm(chain.holds) : "none" })) ?? [];
-    useBodies.setState({ broken: points as Vec[], labels });
+    const labels = found?.chains.map((chain) => ({ at: chain.line[Math.floor(chain.line.length / 2)] as [number, number, number], words: chain.holds > 0 ? mm(chain.holds) : "none" })) ?? [];
+    useBodies.setState({ broken: points, labels });
   }, [found]);
   if (!design || !piece) return null;
   const find = () =>
@@ -44,7 +47,7 @@ export function FilletFinder() {
       if (!chosen) return;
       setFound(null);
       const before = editing?.piece === piece.id ? (editing.follower.id ?? null) : null;
-      const begun = await service.beginFinder(design.id, piece.id, { ...chosen, radius: values.radius, before, seconds: 20, budget: 90 });
+      const begun = await service.beginFinder(design, piece.id, { ...chosen, radius: Number(useSession.getState().values.radius), before, seconds: 20, budget: 90 });
       setKey(begun.key);
       begin(begun.job.id);
     });
@@ -74,7 +77,7 @@ export function FilletFinder() {
           </Typography>
         )}
         {found && !job && !holds && found.radius > 0 && (
-          <Button size="small" onClick={() => setValues({ ...values, radius: found.radius })}>Take {mm(found.radius)}</Button>
+          <Button size="small" onClick={() => change({ radius: found.radius })}>Take {mm(found.radius)}</Button>
         )}
       </Stack>
       {found && !job && !holds && (found.by_triangles ?? 0) > found.radius && (
@@ -96,7 +99,7 @@ export function FilletFinder() {
                 aria-label={`Round edge ${i + 1} alone by ${mm(chain.holds)}`}
                 onClick={() => {
                   const [near_x, near_y, near_z] = chain.line[Math.floor(chain.line.length / 2)].map((x) => +x.toFixed(3));
-                  setValues({ ...values, radius: chain.holds, only: 1, near_x, near_y, near_z });
+                  change({ radius: chain.holds, only: "alone", near_x, near_y, near_z });
                 }}
                 sx={{ py: 0 }}
               >

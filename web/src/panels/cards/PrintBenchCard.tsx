@@ -7,19 +7,28 @@ import Slider from "@mui/material/Slider";
 import Stack from "@mui/material/Stack";
 import Typography from "@mui/material/Typography";
 import { useEffect, useState } from "react";
-import { useBench } from "../../live/bench";
-import { useBodies } from "../../live/bodies";
+import { attempt } from "../../live/picks";
+import { useDesign, usePiece } from "../../live/stores/design";
+import { usePicking } from "../../live/stores/picking";
+import { useBodies } from "../../live/stores/bodies";
 import { service } from "../../live/service";
-import type { BenchAnswer } from "../../live/types";
-import { PrintBenchIcon } from "../../theme/icons";
-import { NumberField } from "../NumberField";
-import { ShowWhere } from "../ShowWhere";
+import type { BenchAnswer } from "../../model/types";
+import type { NumberField as Field } from "../../model/fields";
+import type { CardProps } from "../cards";
+import { CardHead } from "../parts/CardHead";
+import { NumberField } from "../parts/NumberField";
+import { ShowWhere } from "../parts/ShowWhere";
 
+const fields: Record<string, Field> = {
+  layer: { is: "number", label: "Layer", unit: "mm", initial: 0.2, step: 0.05, min: 0.02 },
+  wall: { is: "number", label: "Least wall", unit: "mm", initial: 1.2, step: 0.1, min: 0.1 },
+  fill: { is: "number", label: "Fill", unit: "%", initial: 15, step: 5, min: 0, max: 100 },
+};
 const TOLERANCE = 0.05;
 
-export function PrintBenchCard() {
-  const { design, piece: current, attempt } = useBench();
-  const piece = design?.pieces.find((p) => p.id === current);
+export default function PrintBenchCard({ tool }: CardProps) {
+  const design = useDesign((s) => s.design?.id);
+  const piece = usePiece(usePicking((s) => s.piece));
   const [layer, setLayer] = useState(0.2);
   const [wall, setWall] = useState(1.2);
   const [fill, setFill] = useState(15);
@@ -30,14 +39,14 @@ export function PrintBenchCard() {
   useEffect(() => setAnswer(null), [piece?.made_from, layer, wall, fill]);
   useEffect(() => {
     const places = answer?.objections.filter((o) => o.refuses).flatMap((o) => o.places) ?? [];
-    useBodies.setState({ broken: places as [number, number, number][] });
+    useBodies.setState({ broken: places });
     return () => useBodies.setState({ broken: [] });
   }, [answer]);
   if (!design || !piece) return <Typography>There is no piece to hand over yet.</Typography>;
   const hand = async () => {
     setBusy(true);
     await attempt(async () => {
-      const got = await service.printBench(design.id, piece.id, TOLERANCE, { layer, least_wall: wall, fill: fill / 100 });
+      const got = await service.printBench(design, piece.id, TOLERANCE, { layer, least_wall: wall, fill: fill / 100 });
       setAnswer(got);
       setIndex(Math.floor(got.layers / 2));
     });
@@ -47,13 +56,10 @@ export function PrintBenchCard() {
   return (
     <>
       <Stack direction="row" spacing={1.25} useFlexGap sx={{ alignItems: "center", flexWrap: "wrap", rowGap: 1 }}>
-        <Stack direction="row" spacing={0.75} sx={{ alignItems: "center", color: "primary.main" }}>
-          <PrintBenchIcon />
-          <Typography variant="h3" sx={{ color: "text.primary" }}>Print bench</Typography>
-        </Stack>
-        <NumberField field={{ name: "layer", label: "Layer", unit: "mm", initial: 0.2, step: 0.05, min: 0.02 }} value={layer} onChange={setLayer} />
-        <NumberField field={{ name: "wall", label: "Least wall", unit: "mm", initial: 1.2, step: 0.1, min: 0.1 }} value={wall} onChange={setWall} />
-        <NumberField field={{ name: "fill", label: "Fill", unit: "%", initial: 15, step: 5, min: 0, max: 100 }} value={fill} onChange={setFill} />
+        <CardHead drawing={tool.icon}>Print bench</CardHead>
+        <NumberField field={fields.layer} value={layer} onChange={setLayer} />
+        <NumberField field={fields.wall} value={wall} onChange={setWall} />
+        <NumberField field={fields.fill} value={fill} onChange={setFill} />
         <Button variant="contained" disabled={busy} startIcon={busy ? <CircularProgress size={16} /> : undefined} onClick={() => void hand()}>
           {busy ? "On the bench" : `Hand over ${piece.name}`}
         </Button>
@@ -80,7 +86,7 @@ export function PrintBenchCard() {
           <Box
             component="img"
             alt={`Layer ${index + 1} of ${answer.layers}`}
-            src={service.layerAddress(design.id, piece.id, TOLERANCE, layer, index, piece.made_from)}
+            src={service.layerAddress(design, piece.id, TOLERANCE, layer, index, piece.made_from)}
             sx={{ width: 230, height: 150, objectFit: "contain", bgcolor: "background.default", borderRadius: 1 }}
           />
         </Stack>

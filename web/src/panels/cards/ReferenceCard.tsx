@@ -7,24 +7,26 @@ import TextField from "@mui/material/TextField";
 import ToggleButton from "@mui/material/ToggleButton";
 import Typography from "@mui/material/Typography";
 import { useEffect, useRef, useState } from "react";
-import { useBench } from "../../live/bench";
-import { useLook, type Vec } from "../../live/look";
-import { useNear } from "../../live/near";
+import { give } from "../../live/line";
+import { useDesign, useUnit } from "../../live/stores/design";
+import { useNear } from "../../live/stores/near";
+import { useShow } from "../../live/stores/show";
+import { clearSketch, useSketch } from "../../live/stores/sketch";
+import { takeTool } from "../../live/tooling";
 import { numbersRead } from "../../live/numbers";
-import type { Command, ComponentState, PictureState } from "../../live/types";
-import { lengthsWords, lengthWords } from "../../live/units";
+import type { Command, ComponentState, PictureState } from "../../model/types";
+import { lengthsWords, lengthWords } from "../../model/units";
 import { ComponentIcon, PictureIcon } from "../../theme/icons";
-import type { Field } from "../../tools/tool";
-import { useSketch } from "../../viewport/pointing";
-import { measuring } from "../../tools/measuring";
-import { NumberField } from "../NumberField";
+import type { NumberField as Field } from "../../model/fields";
+import type { Vec } from "../../model/vec";
+import { NumberField } from "../parts/NumberField";
 
-const length = (name: string, label: string, more: Partial<Field> = {}): Field => ({ name, label, unit: "mm", initial: 0, step: 1, ...more });
-const angle = (name: string, label: string): Field => ({ name, label, unit: "°", initial: 0, step: 5 });
+const length = (label: string, more: Partial<Field> = {}): Field => ({ is: "number", label, unit: "mm", initial: 0, step: 1, ...more });
+const angle = (label: string): Field => ({ is: "number", label, unit: "°", initial: 0, step: 5 });
 
-export function ReferenceCard() {
-  const id = useLook((s) => s.reference);
-  const reference = useBench((s) => s.design?.references.find((r) => r.id === id));
+export default function ReferenceCard() {
+  const id = useShow((s) => s.reference);
+  const reference = useDesign((s) => s.design?.references.find((r) => r.id === id));
   if (!reference) return <Typography>Pick a reference in the list on the right, or bring one in.</Typography>;
   return reference.kind === "picture" ? <Picture key={reference.id} picture={reference} /> : <Component key={reference.id} component={reference} />;
 }
@@ -42,7 +44,6 @@ function Head({ reference, children }: { reference: PictureState | ComponentStat
 
 /** Fade, and delete: what both kinds share. */
 function Common({ reference }: { reference: PictureState | ComponentState }) {
-  const { give, takeTool } = useBench();
   const [opacity, setOpacity] = useState(reference.opacity);
   useEffect(() => setOpacity(reference.opacity), [reference.opacity]);
   return (
@@ -57,7 +58,7 @@ function Common({ reference }: { reference: PictureState | ComponentState }) {
           max={100}
           valueLabelDisplay="auto"
           onChange={(_, v) => setOpacity((v as number) / 100)}
-          onChangeCommitted={(_, v) => give({ kind: "change-reference", reference: reference.id, opacity: (v as number) / 100 })}
+          onChangeCommitted={(_, v) => void give({ kind: "change-reference", reference: reference.id, opacity: (v as number) / 100 })}
           sx={{ width: 90 }}
         />
       </Stack>
@@ -65,7 +66,7 @@ function Common({ reference }: { reference: PictureState | ComponentState }) {
         color="inherit"
         disabled={reference.locked}
         onClick={() => {
-          give({ kind: "delete-reference", reference: reference.id });
+          void give({ kind: "delete-reference", reference: reference.id });
           takeTool(null);
         }}
       >
@@ -76,14 +77,13 @@ function Common({ reference }: { reference: PictureState | ComponentState }) {
 }
 
 function Picture({ picture }: { picture: PictureState }) {
-  const { give } = useBench();
-  const { spots } = useSketch();
-  const marking = measuring.useActive();
+  const spots = useSketch((s) => s.spots);
+  const marking = useSketch((s) => s.marking !== null);
   const [apart, setApart] = useState(50);
   // What an expression comes to may be known only after Enter was pressed.
   const latest = useRef(50);
   const place = (change: Omit<Extract<Command, { kind: "place-picture" }>, "kind" | "reference">) =>
-    give({ kind: "place-picture", reference: picture.id, ...change });
+    void give({ kind: "place-picture", reference: picture.id, ...change });
   const pixels = (point: Vec): [number, number] => {
     const off = point.map((x, i) => x - picture.centre[i]);
     const along = (axis: number[]) => off.reduce((sum, x, i) => sum + x * axis[i], 0);
@@ -93,8 +93,8 @@ function Picture({ picture }: { picture: PictureState }) {
   const size = async () => {
     await numbersRead();
     const [start, end] = spots.map((spot) => pixels(spot.point));
-    give({ kind: "measure-picture", reference: picture.id, start, end, distance: latest.current });
-    measuring.stop();
+    void give({ kind: "measure-picture", reference: picture.id, start, end, distance: latest.current });
+    clearSketch();
   };
   return (
     <Stack direction="row" spacing={1.25} useFlexGap sx={{ alignItems: "center", flexWrap: "wrap", rowGap: 1.1 }}>
@@ -104,24 +104,24 @@ function Picture({ picture }: { picture: PictureState }) {
           <Typography variant="body2">{spots.length < 2 ? `Click the ${spots.length ? "second" : "first"} point on the picture.` : "How far apart are they?"}</Typography>
           {spots.length === 2 && (
             <>
-              <NumberField field={length("apart", "Distance", { min: 0.001 })} value={apart} onChange={(v) => { latest.current = v; setApart(v); }} />
+              <NumberField field={length("Distance", { min: 0.001 })} value={apart} onChange={(v) => { latest.current = v; setApart(v); }} />
               <Button type="submit" variant="contained">Set size</Button>
             </>
           )}
-          <Button color="inherit" onClick={measuring.stop}>Cancel</Button>
+          <Button color="inherit" onClick={clearSketch}>Cancel</Button>
         </Stack>
       ) : (
         <>
-          <NumberField disabled={picture.locked} field={length("width", "Width", { min: 0.001 })} value={picture.width} onChange={(width) => place({ width })} />
+          <NumberField disabled={picture.locked} field={length("Width", { min: 0.001 })} value={picture.width} onChange={(width) => place({ width })} />
           {["x", "y", "z"].map((name, i) => (
-            <NumberField key={name} disabled={picture.locked} field={length(name, `Middle ${name}`)} value={picture.centre[i]} onChange={(v) => place({ centre: picture.centre.map((x, k) => (k === i ? v : x)) as Vec })} />
+            <NumberField key={name} disabled={picture.locked} field={length(`Middle ${name}`)} value={picture.centre[i]} onChange={(v) => place({ centre: picture.centre.map((x, k) => (k === i ? v : x)) as Vec })} />
           ))}
-          <NumberField disabled={picture.locked} field={angle("turn", "Turn")} value={picture.degrees} onChange={(degrees) => place({ degrees })} />
+          <NumberField disabled={picture.locked} field={angle("Turn")} value={picture.degrees} onChange={(degrees) => place({ degrees })} />
           <TextField select label="On the view" value={picture.view} disabled={picture.locked} onChange={(event) => place({ view: event.target.value as "front" })} sx={{ minWidth: 92 }}>
             {["front", "right", "top", "back", "left", "bottom"].map((v) => <MenuItem key={v} value={v}>{v}</MenuItem>)}
           </TextField>
-          <Button variant="outlined" disabled={picture.locked} onClick={() => measuring.start(picture.id)}>Mark two points</Button>
-          <ToggleButton size="small" value="front" selected={picture.in_front} onChange={() => give({ kind: "change-reference", reference: picture.id, in_front: !picture.in_front })}>In front</ToggleButton>
+          <Button variant="outlined" disabled={picture.locked} onClick={() => { clearSketch(); useSketch.setState({ marking: picture.id }); }}>Mark two points</Button>
+          <ToggleButton size="small" value="front" selected={picture.in_front} onChange={() => void give({ kind: "change-reference", reference: picture.id, in_front: !picture.in_front })}>In front</ToggleButton>
           <Common reference={picture} />
         </>
       )}
@@ -130,32 +130,31 @@ function Picture({ picture }: { picture: PictureState }) {
 }
 
 function Component({ component }: { component: ComponentState }) {
-  const { give, design } = useBench();
   const near = useNear((s) => s.list).filter((n) => n.reference === component.id);
-  const unit = design?.unit ?? "mm";
+  const unit = useUnit();
   const nearest = near.length ? near.reduce((a, b) => (a.distance < b.distance ? a : b)) : null;
-  const name = design?.pieces.find((p) => p.id === nearest?.piece)?.name;
+  const name = useDesign((s) => s.design?.pieces.find((p) => p.id === nearest?.piece)?.name);
   const move = (i: number, v: number) => {
     const vector: Vec = [0, 0, 0];
     vector[i] = v - component.centre[i];
-    give({ kind: "place-component", reference: component.id, vector, axis: [0, 0, 1], degrees: 0 });
+    void give({ kind: "place-component", reference: component.id, vector, axis: [0, 0, 1], degrees: 0 });
   };
   const turn = (i: number) => {
     const axis: Vec = [0, 0, 0];
     axis[i] = 1;
-    give({ kind: "place-component", reference: component.id, vector: [0, 0, 0], axis, degrees: 90 });
+    void give({ kind: "place-component", reference: component.id, vector: [0, 0, 0], axis, degrees: 90 });
   };
   return (
     <>
       <Stack direction="row" spacing={1.25} useFlexGap sx={{ alignItems: "center", flexWrap: "wrap", rowGap: 1.1 }}>
         <Head reference={component} />
         {["x", "y", "z"].map((axis, i) => (
-          <NumberField key={axis} disabled={component.locked} field={length(axis, `Middle ${axis}`)} value={component.centre[i]} onChange={(v) => move(i, v)} />
+          <NumberField key={axis} disabled={component.locked} field={length(`Middle ${axis}`)} value={component.centre[i]} onChange={(v) => move(i, v)} />
         ))}
         {["x", "y", "z"].map((axis, i) => (
           <Button key={axis} size="small" variant="outlined" disabled={component.locked} onClick={() => turn(i)} aria-label={`Turn a quarter about ${axis}`}>90° {axis}</Button>
         ))}
-        <NumberField field={length("clearance", "Clearance", { min: 0, step: 0.5 })} value={component.clearance} onChange={(clearance) => give({ kind: "change-reference", reference: component.id, clearance })} />
+        <NumberField field={length("Clearance", { min: 0, step: 0.5 })} value={component.clearance} onChange={(clearance) => void give({ kind: "change-reference", reference: component.id, clearance })} />
         <Common reference={component} />
       </Stack>
       <Typography variant="body2" color="text.secondary" sx={{ mt: 0.75 }}>

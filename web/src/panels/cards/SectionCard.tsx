@@ -2,20 +2,18 @@
 import Button from "@mui/material/Button";
 import Stack from "@mui/material/Stack";
 import Typography from "@mui/material/Typography";
-import { viewFrame } from "../../live/bench";
-import { useLook } from "../../live/look";
-import { SectionIcon } from "../../theme/icons";
-import { AxisAt } from "./AxisAt";
+import { show, useShow } from "../../live/stores/show";
+import { view } from "../../live/stores/view";
+import { AxisAt } from "../parts/AxisAt";
+import type { CardProps } from "../cards";
+import { CardHead } from "../parts/CardHead";
 
-export function SectionCard() {
-  const { section, set } = useLook();
+export default function SectionCard({ tool }: CardProps) {
+  const section = useShow((s) => s.section);
   return (
     <>
       <Stack direction="row" spacing={1.25} useFlexGap sx={{ alignItems: "center", flexWrap: "wrap" }}>
-        <Stack direction="row" spacing={0.75} sx={{ alignItems: "center", color: "primary.main" }}>
-          <SectionIcon />
-          <Typography variant="h3" sx={{ color: "text.primary" }}>Section</Typography>
-        </Stack>
+        <CardHead drawing={tool.icon}>Section</CardHead>
         <AxisAt
           label="Cut across"
           words="across"
@@ -25,14 +23,14 @@ export function SectionCard() {
           piece={null}
           onChange={(value) => {
             // What lies before the plane is cut away, so that one looks in; another place keeps the side.
-            const flip = value && (value.axis === section?.axis ? section.flip : viewFrame.current[2][value.axis] < 0);
-            set({ section: value && { ...value, flip: flip ?? false } });
+            const flip = value && (value.axis === section?.axis ? section.flip : view.frame[2][value.axis] < 0);
+            show({ section: value && { ...value, flip: flip ?? false } });
           }}
         />
         {section && (
           <>
-            <Button onClick={() => set({ section: { ...section, flip: !section.flip } })}>Other side</Button>
-            <Button onClick={() => set({ section: null })}>Whole again</Button>
+            <Button onClick={() => show({ section: { ...section, flip: !section.flip } })}>Other side</Button>
+            <Button onClick={() => show({ section: null })}>Whole again</Button>
           </>
         )}
       </Stack>

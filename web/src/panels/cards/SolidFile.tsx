@@ -4,25 +4,26 @@ import CircularProgress from "@mui/material/CircularProgress";
 import Stack from "@mui/material/Stack";
 import Typography from "@mui/material/Typography";
 import { useRef, useState } from "react";
-import { useBench } from "../../live/bench";
-import { useFollowers } from "../../live/followers";
+import { attempt } from "../../live/picks";
+import { useDesign } from "../../live/stores/design";
+import { change } from "../../live/tooling";
+import { useFollowers } from "../../live/stores/followers";
 import { service } from "../../live/service";
+import { fromFile } from "../../tools/make/combine";
 
-export function SolidFile() {
-  const { design, piece, attempt, values, setValues } = useBench();
+export default function SolidFile() {
+  const open = useDesign((s) => s.design !== null);
   const input = useRef<HTMLInputElement>(null);
   const [busy, setBusy] = useState(false);
   const last = useFollowers((s) => s.solids.at(-1));
   const bring = async (file: File | undefined) => {
-    if (!file || !design) return;
+    if (!file || !open) return;
     setBusy(true);
     await attempt(async () => {
       const kept = await service.keepSolid(file);
       const { solids } = useFollowers.getState();
       useFollowers.setState({ solids: [...solids.filter((s) => s.asset !== kept.asset), kept] });
-      // The newest stands last in the list of what there is to combine with.
-      const others = design.pieces.filter((p) => p.id !== piece).length;
-      setValues({ ...values, body: 4 + others + useFollowers.getState().solids.length - 1 });
+      change({ body: fromFile(kept.asset) });
     });
     setBusy(false);
     if (input.current) input.current.value = "";

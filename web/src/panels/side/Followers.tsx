@@ -9,19 +9,21 @@ import MenuItem from "@mui/material/MenuItem";
 import Tooltip from "@mui/material/Tooltip";
 import Typography from "@mui/material/Typography";
 import { useState } from "react";
-import { useBench } from "../../live/bench";
-import { useBodies } from "../../live/bodies";
-import { editFollower } from "../../live/editing";
-import { useFollowers } from "../../live/followers";
-import type { AnyFollower, Body, PieceState } from "../../live/types";
-import { HiddenIcon, MoreIcon, ShownIcon } from "../../theme/icons";
-import { toolForFollower } from "../../tools/all";
-import { NameField } from "../NameField";
-import { ShowWhere } from "../ShowWhere";
+import { give } from "../../live/line";
+import { useBodies } from "../../live/stores/bodies";
+import { useDesign, usePiece } from "../../live/stores/design";
+import { useFollowers } from "../../live/stores/followers";
+import { usePicking } from "../../live/stores/picking";
+import { tools } from "../../live/stores/session";
+import { editFollower } from "../../live/tooling";
+import type { AnyFollower, Body, PieceState } from "../../model/types";
+import { DrawingIcon, HiddenIcon, MoreIcon, ShownIcon } from "../../theme/icons";
+import { NameField } from "../parts/NameField";
+import { ShowWhere } from "../parts/ShowWhere";
 
 export function Followers() {
-  const { design, piece: current } = useBench();
-  const piece = design?.pieces.find((p) => p.id === current);
+  const current = usePicking((s) => s.piece);
+  const piece = usePiece(current);
   const body = useBodies((s) => (current ? s.byId[current] : undefined));
   if (!piece || !piece.followers.length) return null;
   return (
@@ -65,13 +67,12 @@ const brief = (follower: AnyFollower, pieces: PieceState[]): string => {
 };
 
 function Row({ piece, follower, place, note }: { piece: PieceState; follower: AnyFollower; place: number; note?: Body["notes"][number] }) {
-  const give = useBench((s) => s.give);
-  const pieces = useBench((s) => s.design?.pieces) ?? [];
+  const pieces = useDesign((s) => s.design?.pieces) ?? [];
   const editing = useFollowers((s) => s.editing?.follower.id === follower.id);
   const [menu, setMenu] = useState<HTMLElement | null>(null);
   const [wantsName, setWantsName] = useState(false);
   const [renaming, setRenaming] = useState(false);
-  const Icon = toolForFollower(follower)?.Icon;
+  const icon = tools().forFollower(follower)?.icon;
   const id = follower.id ?? "";
   const name = piece.called[id];
   const on = follower.on ?? true;
@@ -79,7 +80,7 @@ function Row({ piece, follower, place, note }: { piece: PieceState; follower: An
   const move = (by: number) => {
     const order = piece.followers.map((f) => f.id ?? "");
     order.splice(place + by, 0, ...order.splice(place, 1));
-    give({ kind: "order-followers", piece: piece.id, order });
+    void give({ kind: "order-followers", piece: piece.id, order });
   };
   const act = (what: () => void) => () => {
     setMenu(null);
@@ -94,12 +95,12 @@ function Row({ piece, follower, place, note }: { piece: PieceState; follower: An
           onDone={(given) => {
             setRenaming(false);
             setWantsName(false);
-            if (given) give({ kind: "change-follower", piece: piece.id, follower: { ...follower, name: given } });
+            if (given) void give({ kind: "change-follower", piece: piece.id, follower: { ...follower, name: given } });
           }}
         />
       ) : (
         <ListItemButton selected={editing} onClick={() => editFollower(piece.id, follower)} aria-label={`Change ${name}`} sx={{ minWidth: 0, pl: 1.5, pr: 0, py: 0.2, gap: 0.75, opacity: on ? 1 : 0.5 }}>
-          {Icon && <Icon fontSize="small" />}
+          {icon && <DrawingIcon drawing={icon} fontSize="small" />}
           <Typography noWrap variant="body2" sx={{ fontWeight: 600, color: wrong ? "error.main" : undefined }}>{name}</Typography>
           <Typography noWrap variant="body2" color="text.secondary">{brief(follower, pieces)}</Typography>
         </ListItemButton>
@@ -108,7 +109,7 @@ function Row({ piece, follower, place, note }: { piece: PieceState; follower: An
         <IconButton
           size="small"
           aria-label={`Switch ${on ? "off" : "on"} ${name}`}
-          onClick={() => give({ kind: "change-follower", piece: piece.id, follower: { ...follower, on: !on } })}
+          onClick={() => void give({ kind: "change-follower", piece: piece.id, follower: { ...follower, on: !on } })}
           sx={{ p: 0.4 }}
         >
           {on ? <ShownIcon fontSize="small" /> : <HiddenIcon fontSize="small" />}
@@ -133,7 +134,7 @@ function Row({ piece, follower, place, note }: { piece: PieceState; follower: An
         <MenuItem onClick={act(() => setWantsName(true))}>Rename</MenuItem>
         <MenuItem disabled={place === 0} onClick={act(() => move(-1))}>Do it earlier</MenuItem>
         <MenuItem disabled={place === piece.followers.length - 1} onClick={act(() => move(1))}>Do it later</MenuItem>
-        <MenuItem onClick={act(() => give({ kind: "remove-follower", piece: piece.id, follower: id }))}>Remove</MenuItem>
+        <MenuItem onClick={act(() => void give({ kind: "remove-follower", piece: piece.id, follower: id }))}>Remove</MenuItem>
       </Menu>
     </ListItem>
   );

@@ -11,17 +11,21 @@ import Stack from "@mui/material/Stack";
 import Tooltip from "@mui/material/Tooltip";
 import Typography from "@mui/material/Typography";
 import { useState } from "react";
-import { useBench } from "../../live/bench";
-import { useLook } from "../../live/look";
-import type { Command, PieceState } from "../../live/types";
+import { useShallow } from "zustand/react/shallow";
+import { give } from "../../live/line";
+import { pick } from "../../live/picks";
+import { useDesign } from "../../live/stores/design";
+import { usePicking } from "../../live/stores/picking";
+import { show } from "../../live/stores/show";
+import type { Command, PieceState } from "../../model/types";
 import { FreeIcon, HiddenIcon, LockedIcon, MirrorIcon, MoreIcon, ShownIcon } from "../../theme/icons";
-import { clays } from "../../viewport/materials";
-import { NameField } from "../NameField";
+import { clays } from "../../theme/clays";
+import { NameField } from "../parts/NameField";
 
 type Colour = Extract<Command, { kind: "colour-piece" }>["colour"];
 
 export function Pieces() {
-  const design = useBench((s) => s.design);
+  const design = useDesign((s) => s.design);
   const list = design?.pieces ?? [];
   return (
     <Box component="section" aria-label="Pieces" sx={{ borderBottom: 1, borderColor: "divider", maxHeight: "42%", overflow: "auto", flexShrink: 0 }}>
@@ -41,7 +45,7 @@ export function Pieces() {
 }
 
 function PieceRow({ piece, place, headed }: { piece: PieceState; place: number; headed: boolean }) {
-  const { piece: current, others, pick, pickKind, picked, give } = useBench();
+  const [current, others, pickKind, picked] = usePicking(useShallow((s) => [s.piece, s.others, s.pickKind, s.picked] as const));
   const [renaming, setRenaming] = useState(false);
   const [menu, setMenu] = useState<HTMLElement | null>(null);
   const [wantsName, setWantsName] = useState<"piece" | "group" | null>(null);
@@ -69,8 +73,8 @@ function PieceRow({ piece, place, headed }: { piece: PieceState; place: number; 
                 setRenaming(false);
                 setGrouping(false);
                 setWantsName(null);
-                if (name && wasGrouping) give({ kind: "group-pieces", pieces: named as [string], group: name });
-                else if (name) give({ kind: "rename-piece", piece: piece.id, name });
+                if (name && wasGrouping) void give({ kind: "group-pieces", pieces: named as [string], group: name });
+                else if (name) void give({ kind: "rename-piece", piece: piece.id, name });
               }}
             />
           </Box>
@@ -93,7 +97,7 @@ function PieceRow({ piece, place, headed }: { piece: PieceState; place: number; 
               className={piece.locked ? undefined : "at-need"}
               size="small"
               aria-label={`${piece.locked ? "Unlock" : "Lock"} ${piece.name}`}
-              onClick={() => give({ kind: "lock-piece", piece: piece.id, locked: !piece.locked })}
+              onClick={() => void give({ kind: "lock-piece", piece: piece.id, locked: !piece.locked })}
               sx={{ p: 0.4 }}
             >
               {piece.locked ? <LockedIcon fontSize="small" /> : <FreeIcon fontSize="small" />}
@@ -103,7 +107,7 @@ function PieceRow({ piece, place, headed }: { piece: PieceState; place: number; 
             <IconButton
               size="small"
               aria-label={`${piece.visible ? "Hide" : "Show"} ${piece.name}`}
-              onClick={() => give({ kind: "show-piece", piece: piece.id, visible: !piece.visible })}
+              onClick={() => void give({ kind: "show-piece", piece: piece.id, visible: !piece.visible })}
               sx={{ p: 0.4 }}
             >
               {piece.visible ? <ShownIcon fontSize="small" /> : <HiddenIcon fontSize="small" />}
@@ -149,8 +153,7 @@ function PieceMenu(props: {
   onRename(): void;
 }) {
   const { piece, place, at, onClose } = props;
-  const { design, give } = useBench();
-  const set = useLook((s) => s.set);
+  const design = useDesign((s) => s.design);
   const count = design?.pieces.length ?? 0;
   const original = piece.original ?? piece.id;
   const family = design?.pieces.filter((p) => p.id === original || p.original === original) ?? [];
@@ -163,26 +166,26 @@ function PieceMenu(props: {
       slotProps={{ list: { dense: true, "aria-label": `Actions for ${piece.name}` }, transition: { onExited: props.onClosed } }}
     >
       <MenuItem onClick={props.onRename}>Rename</MenuItem>
-      <MenuItem onClick={choose(() => give({ kind: "duplicate-piece", piece: piece.id, offset: [piece.size[0] * 1.2, 0, 0] }))}>Duplicate</MenuItem>
+      <MenuItem onClick={choose(() => void give({ kind: "duplicate-piece", piece: piece.id, offset: [piece.size[0] * 1.2, 0, 0] }))}>Duplicate</MenuItem>
       {(piece.symmetry || piece.follows) && (
-        <MenuItem onClick={choose(() => give({ kind: "make-independent", piece: piece.id }))}>Make independent</MenuItem>
+        <MenuItem onClick={choose(() => void give({ kind: "make-independent", piece: piece.id }))}>Make independent</MenuItem>
       )}
-      <MenuItem onClick={choose(() => give({ kind: "make-variant", piece: piece.id }))}>Make a variant</MenuItem>
+      <MenuItem onClick={choose(() => void give({ kind: "make-variant", piece: piece.id }))}>Make a variant</MenuItem>
       {family.filter((p) => p.id !== piece.id).map((p) => (
-        <MenuItem key={p.id} onClick={choose(() => set({ compare: { a: p.id, b: piece.id, over: false } }))}>Compare with {p.name}</MenuItem>
+        <MenuItem key={p.id} onClick={choose(() => show({ compare: { a: p.id, b: piece.id, over: false } }))}>Compare with {p.name}</MenuItem>
       ))}
-      {family.length > 1 && <MenuItem onClick={choose(() => give({ kind: "keep-variant", piece: piece.id }))}>Keep this one of {family.length}</MenuItem>}
+      {family.length > 1 && <MenuItem onClick={choose(() => void give({ kind: "keep-variant", piece: piece.id }))}>Keep this one of {family.length}</MenuItem>}
       <Divider />
       <MenuItem onClick={props.onGroup}>Group as…</MenuItem>
-      {piece.group && <MenuItem onClick={choose(() => give({ kind: "group-pieces", pieces: [piece.id], group: null }))}>Out of the group {piece.group}</MenuItem>}
-      <MenuItem disabled={place === 0} onClick={choose(() => give({ kind: "order-piece", piece: piece.id, place: place - 1 }))}>Up in the list</MenuItem>
-      <MenuItem disabled={place === count - 1} onClick={choose(() => give({ kind: "order-piece", piece: piece.id, place: place + 1 }))}>Down in the list</MenuItem>
-      <MenuItem onClick={choose(() => give({ kind: "delete-piece", piece: piece.id }))} sx={{ color: "error.main" }}>Delete</MenuItem>
+      {piece.group && <MenuItem onClick={choose(() => void give({ kind: "group-pieces", pieces: [piece.id], group: null }))}>Out of the group {piece.group}</MenuItem>}
+      <MenuItem disabled={place === 0} onClick={choose(() => void give({ kind: "order-piece", piece: piece.id, place: place - 1 }))}>Up in the list</MenuItem>
+      <MenuItem disabled={place === count - 1} onClick={choose(() => void give({ kind: "order-piece", piece: piece.id, place: place + 1 }))}>Down in the list</MenuItem>
+      <MenuItem onClick={choose(() => void give({ kind: "delete-piece", piece: piece.id }))} sx={{ color: "error.main" }}>Delete</MenuItem>
       <Divider />
       <Stack direction="row" role="group" aria-label="Colour" sx={{ px: 1.5, gap: 0.5 }}>
         {Object.entries(clays).map(([colour, { lit }]) => (
           <Tooltip key={colour} title={colour}>
-            <IconButton size="small" aria-label={`Colour ${colour}`} aria-pressed={piece.colour === colour} onClick={choose(() => give({ kind: "colour-piece", piece: piece.id, colour: colour as Colour }))} sx={{ p: 0.25 }}>
+            <IconButton size="small" aria-label={`Colour ${colour}`} aria-pressed={piece.colour === colour} onClick={choose(() => void give({ kind: "colour-piece", piece: piece.id, colour: colour as Colour }))} sx={{ p: 0.25 }}>
               <Box sx={{ width: 20, height: 20, borderRadius: "50%", bgcolor: `rgb(${lit.join(",")})`, border: piece.colour === colour ? "3px solid #22282B" : "1px solid rgba(0,0,0,0.3)" }} />
             </IconButton>
           </Tooltip>

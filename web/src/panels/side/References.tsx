@@ -6,13 +6,16 @@ import ListItem from "@mui/material/ListItem";
 import ListItemButton from "@mui/material/ListItemButton";
 import Tooltip from "@mui/material/Tooltip";
 import Typography from "@mui/material/Typography";
-import { useBench } from "../../live/bench";
-import { useLook } from "../../live/look";
-import type { ReferenceState } from "../../live/types";
+import { give } from "../../live/line";
+import { useDesign } from "../../live/stores/design";
+import { tools, useTool } from "../../live/stores/session";
+import { show, useShow } from "../../live/stores/show";
+import { takeTool } from "../../live/tooling";
+import type { ReferenceState } from "../../model/types";
 import { ComponentIcon, FreeIcon, HiddenIcon, LockedIcon, PictureIcon, ShownIcon } from "../../theme/icons";
 
 export function References() {
-  const references = useBench((s) => s.design?.references) ?? [];
+  const references = useDesign((s) => s.design?.references) ?? [];
   if (!references.length) return null;
   return (
     <Box component="section" aria-label="References" sx={{ borderBottom: 1, borderColor: "divider", maxHeight: "24%", overflow: "auto", flexShrink: 0 }}>
@@ -25,17 +28,17 @@ export function References() {
 }
 
 function Row({ reference }: { reference: ReferenceState }) {
-  const { give, takeTool, toolId } = useBench();
-  const { reference: inHand, set } = useLook();
+  const tool = useTool();
+  const inHand = useShow((s) => s.reference);
   const Icon = reference.kind === "picture" ? PictureIcon : ComponentIcon;
-  const change = (more: { visible?: boolean; locked?: boolean }) => give({ kind: "change-reference", reference: reference.id, ...more });
+  const change = (more: { visible?: boolean; locked?: boolean }) => void give({ kind: "change-reference", reference: reference.id, ...more });
   return (
     <ListItem disablePadding>
       <ListItemButton
-        selected={toolId === "reference" && inHand === reference.id}
+        selected={tool?.is === "card" && tool.forReferences && inHand === reference.id}
         onClick={() => {
-          set({ reference: reference.id });
-          takeTool("reference");
+          show({ reference: reference.id });
+          takeTool(tools().forReferences?.id ?? null);
         }}
         sx={{ minWidth: 0, pl: 1.5, pr: 0, gap: 0.75 }}
       >

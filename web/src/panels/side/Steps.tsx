@@ -9,12 +9,14 @@ import Stack from "@mui/material/Stack";
 import TextField from "@mui/material/TextField";
 import Typography from "@mui/material/Typography";
 import { useEffect, useRef, useState } from "react";
-import { useBench } from "../../live/bench";
+import { goTo } from "../../live/opening";
 import { Refused, service } from "../../live/service";
-import type { DesignState, StepState } from "../../live/types";
+import { useDesign } from "../../live/stores/design";
+import type { DesignState, StepState } from "../../model/types";
 
 export function Steps() {
-  const { design, goTo, preview } = useBench();
+  const design = useDesign((s) => s.design);
+  const previewed = useDesign((s) => s.preview !== null);
   const [early, setEarly] = useState<StepState[]>([]);
   const present = useRef<HTMLLIElement>(null);
   const coming = useRef<HTMLLIElement>(null);
@@ -25,7 +27,7 @@ export function Steps() {
   useEffect(() => {
     // It returns a promise in newer browsers, which an effect must not.
     void (coming.current ?? present.current)?.scrollIntoView({ block: "nearest" });
-  }, [design?.head, design?.steps.length, preview?.title]);
+  }, [design?.head, design?.steps.length, previewed]);
   useEffect(() => setEarly([]), [design?.id, first]);
   const showEarlier = async () => {
     if (design) setEarly([...(await service.steps(design.id, joined[0]?.number ?? first)), ...joined]);
@@ -55,10 +57,10 @@ export function Steps() {
       <List dense disablePadding component="ol" sx={{ pb: 1 }}>
         {joined.map((step) => row(step, false, false))}
         {design?.steps.map((step, i) => row(step, i === design.head, i > design.head))}
-        {preview && (
+        {previewed && (
           <ListItem ref={coming} sx={{ py: 0.3, pl: 1.5, alignItems: "baseline" }}>
             <Typography variant="body2" color="text.secondary" sx={{ width: 24, flexShrink: 0 }}>…</Typography>
-            <Typography variant="body2" color="text.secondary" sx={{ fontStyle: "italic" }}>{preview.title}</Typography>
+            <Coming />
           </ListItem>
         )}
       </List>
@@ -67,6 +69,20 @@ export function Steps() {
       )}
     </Box>
   );
+}
+
+/** The step in the making. Its title changes with every frame of a drag, and so it is written past React. */
+function Coming() {
+  const words = useRef<HTMLSpanElement>(null);
+  useEffect(() => {
+    const write = () => {
+      const title = useDesign.getState().preview?.title ?? "";
+      if (words.current && words.current.textContent !== title) words.current.textContent = title;
+    };
+    write();
+    return useDesign.subscribe(write);
+  }, []);
+  return <Typography component="span" ref={words} variant="body2" color="text.secondary" sx={{ fontStyle: "italic" }} />;
 }
 
 /** Forgetting early steps is no step and cannot be undone: it says so, and asks. */

@@ -15,6 +15,57 @@ from zinc_otter.core.errors import BadNumberError, BadSelectionError
 Corner = int | Sequence[float]
 """A vertex of the cage by its index, or a new point (3,) in mm."""
 
+Given = Corner | tuple[int, int]
+"""A corner, or both ends of an edge, in whichever order lets the sides of the face not cross."""
+
+
+def arranged(cage: Cage, given: Sequence[Given]) -> list[Corner]:
+    """Corners one after the other around a face: the ends of an edge that was given as one stand the way that fits.
+
+    Raises BadSelectionError where a vertex is not there.
+
+    >>> from zinc_otter.core.primitives import plane
+    >>> arranged(plane((2, 1), (1, 1)), [(2, 3), (1.0, 9.0, 0.0), (-1.0, 9.0, 0.0)])
+    [2, 3, (1.0, 9.0, 0.0), (-1.0, 9.0, 0.0)]
+    """
+    corners: list[Corner] = []
+    edges: list[int] = []
+    for one in given:
+        if isinstance(one, Sequence) and len(one) == 2:
+            edges.append(len(corners))
+            corners.extend(int(v) for v in one)
+        else:
+            corners.append(one)
+    if len(corners) != 4 or not _cross_over(points := _places(cage, corners)):
+        return corners
+    for at in edges:
+        order = list(range(4))
+        order[at], order[at + 1] = at + 1, at
+        if not _cross_over(points[order]):
+            return [corners[i] for i in order]
+    return corners
+
+
+def _places(cage: Cage, corners: Sequence[Corner]) -> Floats:
+    count = cage.topology.vertex_count
+    for corner in corners:
+        if isinstance(corner, int) and not 0 <= corner < count:
+            raise BadSelectionError(f"There is no vertex {corner}: the cage has {count} vertices.")
+    return np.asarray([cage.positions[c] if isinstance(c, int) else c for c in corners], dtype=np.float64)
+
+
+def _cross_over(points: Floats) -> bool:
+    """Whether two sides of a face cross, or it has no area at all."""
+    total = _area_vector(points)
+    return bool(total @ total < 1e-18) or int(np.count_nonzero(_turns(points, total) < 0)) >= 2
+
+
+def _turns(points: Floats, total: Floats) -> Ints:
+    """Which way each corner turns: 1 with the whole face, -1 against it."""
+    before, after = np.roll(points, 1, axis=0) - points, np.roll(points, -1, axis=0) - points
+    turns: Ints = np.sign(np.cross(after, before) @ total).astype(int)
+    return turns
+
 
 def first_face(corners: Sequence[Sequence[float]], towards: Sequence[float]) -> Cage:
     """A cage of one face of three or four points (3,), its outside ``towards`` a direction (3,).
@@ -86,9 +137,7 @@ def _points(corners: Sequence[Sequence[float]]) -> Floats:
     span = np.ptp(points, axis=0).max()
     if np.linalg.norm(total) <= 1e-9 * max(span * span, 1e-12):
         raise BadNumberError("These corners lie on one line, or cross over, so that the face has no area.")
-    before, after = np.roll(points, 1, axis=0) - points, np.roll(points, -1, axis=0) - points
-    turns: Ints = np.sign(np.cross(after, before) @ total).astype(int)
-    if np.count_nonzero(turns < 0) >= 2:
+    if np.count_nonzero(_turns(points, total) < 0) >= 2:
         raise BadNumberError("The sides of this face would cross; click its corners one after the other around it.")
     return points
 

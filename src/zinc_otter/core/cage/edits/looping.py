@@ -107,6 +107,20 @@ def rungs_of(cage: Cage, selection: Selection, picked_only: bool = False) -> Run
     return Rungs(edges, np.array([starts[e] for e in edges.tolist()], dtype=np.int32), between)
 
 
+def rail_of(cage: Cage, selection: Selection) -> Floats:
+    """The edge along which the shares of :func:`add_loops` count: where they are 0, and where 1, (2, 3) in mm.
+
+    Raises BadSelectionError.
+    """
+    selection.check(cage.topology)
+    if selection.kind != "edge":
+        raise BadSelectionError("A loop is added across edges; pick an edge.")
+    edge = int(selection.ids.min())
+    start = _nearer_end(cage, edge)
+    end = int(cage.topology.edge_verts[edge].sum()) - start
+    return cage.positions[[start, end]]
+
+
 def _nearer_end(cage: Cage, edge: int) -> int:
     """A rule that every image of a symmetric form answers alike."""
     ends = cage.topology.edge_verts[edge]

@@ -1,0 +1,139 @@
+/** The open design: its connection, what comes over it, and its steps. */
+import { isEager } from "../model/tool";
+import type { DesignState, Message } from "../model/types";
+import type { Unit } from "../model/units";
+import { Channel } from "./channel";
+import { answered, bend, forgetWaiting, lay, tellAgain, turns, weigh } from "./line";
+import { pieces } from "./pieces";
+import { attempt } from "./picks";
+import { service } from "./service";
+import { clearBodies, settleBodies, takeBodies } from "./stores/bodies";
+import { useCurves } from "./stores/curves";
+import { useDesign } from "./stores/design";
+import { useEnds } from "./stores/ends";
+import { useFollowers } from "./stores/followers";
+import { useNear } from "./stores/near";
+import { setHover, usePicking } from "./stores/picking";
+import { useProblem } from "./stores/problem";
+import { useReach } from "./stores/reach";
+import { toolInHand, useSession } from "./stores/session";
+import { useShow } from "./stores/show";
+import { showNothing } from "./stores/shown";
+import { forgetNudge, settled } from "./tooling";
+
+/** Open a design; the answer closes it again. */
+export function open(id: string): () => void {
+  useDesign.setState({ design: null, gone: false, preview: null });
+  useProblem.setState({ problem: null });
+  usePicking.setState({ picked: [], others: [], piece: null });
+  useSession.setState({ toolId: null });
+  // What this screen remembers of one design means nothing in another.
+  useShow.setState({ pivot: null, compare: null, isolated: false, section: null, reference: null, plane: "ground" });
+  useEnds.setState({ far: null });
+  useReach.setState({ within: null, weights: null });
+  useCurves.setState({ section: null, seam: false, edges: false, list: [] });
+  useFollowers.setState({ editing: null, solids: [] });
+  clearBodies();
+  const channel = new Channel(id, { message, connected, gone: () => useDesign.setState({ gone: true }) });
+  lay(channel);
+  return () => {
+    channel.close();
+    lay(null);
+    pieces.clear();
+    useDesign.setState({ design: null });
+  };
+}
+
+function connected(yes: boolean): void {
+  useDesign.setState({ connected: yes, working: null });
+  // What was under way may have been kept or not: the state that comes now tells.
+  forgetWaiting();
+  forgetNudge();
+  if (yes) tellAgain();
+}
+
+function message(m: Message): void {
+  if (m.type === "working") {
+    const { seq, seconds, stoppable } = m;
+    return useDesign.setState({ working: { seq, seconds: Math.round(seconds), stoppable } });
+  }
+  const { working } = useDesign.getState();
+  if (working && (m.type === "problem" || m.type === "state" || m.seq === working.seq)) useDesign.setState({ working: null });
+  if (m.type === "problem") return refused(m);
+  if (m.type === "weights") return useReach.setState({ weights: m.weights });
+  if (m.type === "curves") return useCurves.setState({ list: m.curves });
+  if (m.type === "bodies") return takeBodies(m, useDesign.getState().preview !== null);
+  pieces.take(m);
+  if (m.weights !== undefined) useReach.setState({ weights: m.weights });
+  if (m.clearances) useNear.setState({ list: m.clearances });
+  if (m.curves) useCurves.setState({ list: m.curves });
+  if (m.type === "frame") {
+    useDesign.setState({ preview: m.preview });
+    useProblem.setState({ problem: null, piece: null });
+  } else {
+    take(m.state);
+    answered(m.seq, m.state);
+  }
+}
+
+function refused({ seq, problem }: Extract<Message, { type: "problem" }>): void {
+  const { touched } = useSession.getState();
+  if (problem.type !== "/problems/stopped") {
+    const soft = !turns.isAwaiting(seq) && !touched && isEager(toolInHand());
+    useProblem.setState({ problem, piece: usePicking.getState().piece, soft });
+  }
+  useSession.setState({ touched: false });
+  answered(seq, null);
+}
+
+const edgesOf = (design: DesignState, piece: string) => design.pieces.find((p) => p.id === piece)?.edge_count;
+
+/** The design as it stands now. */
+function take(design: DesignState): void {
+  const before = useDesign.getState().design;
+  useDesign.setState({ design, preview: null });
+  settleBodies();
+  if (!before) usePicking.setState({ piece: design.pieces[0]?.id ?? null });
+  // What is being typed meanwhile stays: this may be the answer to a preview that was called off before.
+  if (!before || before.revision === design.revision) return;
+  useSession.setState({ touched: false, typedSince: false, values: settled() });
+  showNothing();
+  takePicks(design);
+  useProblem.setState({ problem: null, piece: null });
+  // Numbers of elements that were set aside may mean others by now.
+  useEnds.setState({ far: null });
+  const limit = useReach.getState().within?.piece;
+  if (limit && edgesOf(before, limit) !== edgesOf(design, limit)) useReach.setState({ within: null });
+  weigh();
+  bend();
+}
+
+function takePicks(design: DesignState): void {
+  const now = usePicking.getState();
+  const { selected } = design;
+  setHover(null);
+  if (!selected) {
+    // A change that picked nothing, such as one of a reference, leaves the piece in hand where it is still there.
+    const there = design.pieces.find((p) => p.id === now.piece) ?? design.pieces[0];
+    return usePicking.setState({ piece: there?.id ?? null, picked: [], others: [] });
+  }
+  const kind = selected.ids.length ? selected.kind : now.pickKind;
+  const others = kind === "piece" ? now.others.filter((id) => design.pieces.some((p) => p.id === id)) : [];
+  usePicking.setState({ piece: selected.piece, picked: selected.ids, pickKind: kind, others });
+}
+
+/** A change by REST, when its turn has come. */
+function step(move: (id: string, revision: number) => Promise<DesignState>): void {
+  turns.take(() => {
+    const { design } = useDesign.getState();
+    if (!design) return;
+    turns.await(-1);
+    void attempt(async () => take(await move(design.id, design.revision))).finally(() => turns.answered(-1));
+  });
+}
+
+export const showIn = (unit: Unit): void => step((id) => service.showIn(id, unit));
+export const undo = (): void => step(service.undo);
+export const redo = (): void => step(service.redo);
+export const goTo = (id: number): void => step((design, revision) => service.goTo(design, revision, id));
+export const rename = (name: string): void => step((id) => service.rename(id, name));

@@ -1,0 +1,10 @@
+/** The follower that is being changed, and solids brought in from files, to combine with. */
+import { create } from "zustand";
+import type { AnyFollower, SolidFile } from "../../model/types";
+
+interface FollowersStore {
+  editing: { piece: string; follower: AnyFollower } | null;
+  solids: SolidFile[];
+}
+
+export const useFollowers = create<FollowersStore>(() => ({ editing: null, solids: [] }));

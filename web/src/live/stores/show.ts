@@ -1,0 +1,113 @@
+/** How this screen shows a design: nothing here is kept with the design, and nothing of it is a step. */
+import { create } from "zustand";
+import type { AxisPlane } from "../../model/context";
+import type { Frame, Vec } from "../../model/vec";
+
+export type Shows = "cage" | "surface" | "both";
+export type Material = "clay" | "metal" | "stripes";
+export type FlatName = "front" | "right" | "top";
+export type Snap = "grid" | "vertex" | "edge" | "face" | "reference";
+export type Orientation = "world" | "view" | "selection" | "edge";
+
+export interface Compare {
+  a: string;
+  b: string;
+  over: boolean;
+}
+
+interface ShowStore {
+  shows: Shows;
+  /** Level of smoothness, or null for the finest that is quick. */
+  level: number | null;
+  material: Material;
+  /** Lines of the surface to a face, 0 for none. */
+  isolines: number;
+  /** The level whose wireframe is drawn, 0 for none. */
+  wire: number;
+  normals: boolean;
+  valences: boolean;
+  backs: boolean;
+  /** What followers make of pieces is drawn, instead of the pieces' own surfaces. */
+  bodies: boolean;
+  second: FlatName | null;
+  section: (AxisPlane & { flip: boolean }) | null;
+  isolated: boolean;
+  compare: Compare | null;
+  lasso: boolean;
+  /** Draw a quarter of the pixels, with their steps: for machines without a graphics card. Kept by the browser. */
+  quick: boolean;
+  /** Edges are drawn smooth, which costs time. Kept by the browser. */
+  smooth: boolean;
+  snaps: Record<Snap, boolean>;
+  /** The grid's spacing now on the screen, in mm. */
+  grid: number;
+  /** How far an arrow key nudges, in mm; 0 for the grid's spacing. */
+  nudge: number;
+  pivot: Vec | null;
+  orientation: Orientation;
+  /** Axes taken from a picked edge. */
+  edgeFrame: Frame | null;
+  /** The working plane: ground, front, side, or the id of a picture. */
+  plane: string;
+  planeAt: number;
+  reference: string | null;
+}
+
+/** How finely this browser draws, and what it does where nothing was said. */
+const drawing = { quick: false, smooth: true };
+type Drawing = keyof typeof drawing;
+const kept = (name: Drawing) => `zinc-otter.${name}-drawing`;
+
+function remembered(name: Drawing): boolean {
+  try {
+    const said = localStorage.getItem(kept(name));
+    return said === null ? drawing[name] : said === "yes";
+  } catch {
+    return drawing[name];
+  }
+}
+
+export function draw(name: Drawing, on: boolean): void {
+  useShow.setState(name === "quick" ? { quick: on } : { smooth: on });
+  try {
+    localStorage.setItem(kept(name), on ? "yes" : "no");
+  } catch {
+    // Without storage it holds until the page is left.
+  }
+}
+
+export const useShow = create<ShowStore>(() => ({
+  shows: "both",
+  level: null,
+  material: "clay",
+  isolines: 0,
+  wire: 0,
+  normals: false,
+  valences: false,
+  backs: true,
+  bodies: true,
+  second: null,
+  section: null,
+  isolated: false,
+  compare: null,
+  lasso: false,
+  quick: remembered("quick"),
+  smooth: remembered("smooth"),
+  snaps: { grid: false, vertex: false, edge: false, face: false, reference: true },
+  grid: 10,
+  nudge: 0,
+  pivot: null,
+  orientation: "world",
+  edgeFrame: null,
+  plane: "ground",
+  planeAt: 0,
+  reference: null,
+}));
+
+export const show = useShow.setState;
+
+/** An amount by the grid where that is on, else by what a pixel can tell. */
+export function toGrid(value: number): number | null {
+  const { snaps, grid } = useShow.getState();
+  return snaps.grid ? Math.round(value / grid) * grid : null;
+}

@@ -1,0 +1,168 @@
+/** The tool in hand: taken up, set, shown, applied and laid aside. */
+import type { Values } from "../model/values";
+import { fieldsOf, isEager, type StationId, type Tool } from "../model/tool";
+import { initialValues, settledValues } from "../model/fields";
+import type { AnyFollower, Command } from "../model/types";
+import type { Vec } from "../model/vec";
+import { commandNow, contextNow, missing, target } from "./context";
+import { callOff, commit, isWaited, lastDone, preview, turns, weigh } from "./line";
+import { nothingMeant, useBodies } from "./stores/bodies";
+import { useDesign } from "./stores/design";
+import { useFollowers } from "./stores/followers";
+import { usePicking } from "./stores/picking";
+import { useProblem } from "./stores/problem";
+import { toolInHand, tools, useSession } from "./stores/session";
+import { clearSketch, useSketch } from "./stores/sketch";
+import { showNothing } from "./stores/shown";
+
+const noProblem = { problem: null, piece: null };
+
+/** The values of the tool in hand as after a step. */
+export const settled = (): Values => settledValues(fieldsOf(toolInHand()), useSession.getState().values);
+
+/** What was set by hand, shown on what is picked. */
+export const showPreview = (): void => preview(useSession.getState().touched ? commandNow() : null);
+
+/** Tools that show what they would do before anything was set. */
+function eagerly(): void {
+  if (isEager(toolInHand()) && !useSession.getState().touched) preview(missing() ? null : commandNow());
+}
+
+/** A number typed for what was picked before is not left standing as if it were meant for this. */
+export function afresh(): void {
+  const tool = toolInHand();
+  if (tool?.is === "verb" && !tool.eager) useSession.setState({ values: settled() });
+  eagerly();
+}
+
+const layAside = () => useSession.setState({ toolId: null });
+
+export function takeTool(id: string | null): void {
+  callOff();
+  showNothing();
+  const tool = tools().get(id);
+  clearSketch();
+  useSketch.setState({ on: null });
+  useFollowers.setState({ editing: null });
+  useBodies.setState(nothingMeant);
+  useSession.setState({ toolId: tool?.id ?? null, values: initialValues(fieldsOf(tool)), touched: false, typedSince: false });
+  useProblem.setState({ problem: null });
+  if (tool) begin(tool);
+  weigh();
+}
+
+function begin(tool: Tool): void {
+  useSession.setState({ station: tool.station });
+  if (tool.is === "verb" && tool.atOnce) {
+    turns.take(() => {
+      const command = tool.command({}, contextNow());
+      if (command) void commit(command);
+    });
+    layAside();
+  } else if (tool.is === "form") {
+    // A new piece is shown from the start, so that its sizes are seen before it is put down.
+    useSession.setState({ touched: true });
+    showPreview();
+  } else eagerly();
+}
+
+/** Each station opens with the tool that its work begins with. */
+export function setStation(station: StationId): void {
+  takeTool(tools().opening(station)?.id ?? null);
+  useSession.setState({ station });
+}
+
+export function setValues(values: Values): void {
+  useSession.setState({ values, touched: true, typedSince: isWaited() });
+  showPreview();
+}
+
+/** Set some values on the card, the others stay. */
+export const change = (values: Values): void => setValues({ ...useSession.getState().values, ...values });
+
+/** What the values come to has changed with what lies beside them; where nothing was set by hand yet, nothing is. */
+export function again(): void {
+  if (useSession.getState().touched) change({});
+}
+
+export function apply(): void {
+  turns.take(() => {
+    const command = commandNow();
+    if (!command) return;
+    void commit(command);
+    // What was put down is to be shaped next: the tool is laid aside. Keys belong to the form again.
+    const tool = toolInHand();
+    if (tool?.is === "verb" && tool.then) takeTool(tool.then);
+    else if (tool?.is === "form" && !tool.pointing) takeTool(null);
+    clearSketch();
+    if (document.activeElement instanceof HTMLInputElement) document.activeElement.blur();
+  });
+}
+
+/** Back out by one: the preview, then the tool or the selection. */
+export function back(): void {
+  showNothing();
+  const tool = toolInHand();
+  const { touched } = useSession.getState();
+  const { picked, asked } = usePicking.getState();
+  if (useDesign.getState().preview || touched) {
+    callOff();
+    useDesign.setState({ preview: null });
+    useSession.setState({ touched: false, typedSince: false, values: settled() });
+    if (tool && (tool.is !== "verb" || tool.eager)) {
+      layAside();
+      useProblem.setState({ problem: null });
+    }
+    return;
+  }
+  useProblem.setState({ problem: null });
+  const hasHandle = tool?.is === "verb" && tool.parts !== undefined;
+  if (tool && !hasHandle) layAside();
+  else if (picked.length || asked) {
+    usePicking.setState({ picked: [], asked: null });
+    useSession.setState({ values: settled() });
+  } else layAside();
+}
+
+/** Do what was done last to what is picked now. */
+export function repeat(): void {
+  turns.take(() => {
+    const at = target();
+    const last = lastDone();
+    if (!last || !at) return;
+    const { others: _, ...rest } = last as Command & { others?: string[] };
+    void commit({ ...rest, ...at } as Command);
+  });
+}
+
+// Keys that come again before the last nudge was kept add up to one.
+let nudged: Vec | null = null;
+
+/** Move what is picked a little, as one step. */
+export function nudge(vector: Vec): void {
+  if (nudged) {
+    nudged = nudged.map((x, i) => x + vector[i]) as Vec;
+    return;
+  }
+  nudged = vector;
+  turns.take(() => {
+    const at = target();
+    if (at && nudged) void commit({ kind: "move", ...at, vector: nudged });
+    nudged = null;
+  });
+}
+
+export const forgetNudge = (): void => {
+  nudged = null;
+};
+
+/** Take up a follower's tool with its numbers, to change it. */
+export function editFollower(piece: string, follower: AnyFollower): void {
+  const tool = tools().forFollower(follower);
+  if (!tool?.reads) return;
+  takeTool(tool.id);
+  useFollowers.setState({ editing: { piece, follower } });
+  usePicking.setState({ piece });
+  useProblem.setState(noProblem);
+  change(tool.reads(follower, contextNow()));
+}

@@ -1,0 +1,233 @@
+/** Made by `make types` from the service's description; not to be changed by hand. */
+export const parameters = {
+  "add-box": {
+    stands: {"label":"Stands along","initial":"z","words":[["z","z"],["x","x"],["y","y"]]},
+    size_of: {"label":"Sizes of","initial":"cage","words":[["surface","smooth surface"],["cage","control cage"]]},
+    keep: {"label":"Keep","initial":"whole","words":[["whole","the whole"],["x","x side of a mirror"],["y","y side of a mirror"],["z","z side of a mirror"]]},
+    half: {"label":"Sizes hold","initial":"mirrored","words":[["mirrored","once mirrored"],["alone","for the open half"]]},
+  },
+  "add-capsule": {
+    stands: {"label":"Stands along","initial":"z","words":[["z","z"],["x","x"],["y","y"]]},
+    size_of: {"label":"Sizes of","initial":"cage","words":[["surface","smooth surface"],["cage","control cage"]]},
+    keep: {"label":"Keep","initial":"whole","words":[["whole","the whole"],["x","x side of a mirror"],["y","y side of a mirror"],["z","z side of a mirror"]]},
+    half: {"label":"Sizes hold","initial":"mirrored","words":[["mirrored","once mirrored"],["alone","for the open half"]]},
+    diameter: {"label":"Diameter","unit":"mm","step":1,"above":0,"max":1000000},
+    length: {"label":"Length","unit":"mm","step":1,"above":0,"max":1000000},
+  },
+  "add-cone": {
+    stands: {"label":"Stands along","initial":"z","words":[["z","z"],["x","x"],["y","y"]]},
+    size_of: {"label":"Sizes of","initial":"cage","words":[["surface","smooth surface"],["cage","control cage"]]},
+    keep: {"label":"Keep","initial":"whole","words":[["whole","the whole"],["x","x side of a mirror"],["y","y side of a mirror"],["z","z side of a mirror"]]},
+    half: {"label":"Sizes hold","initial":"mirrored","words":[["mirrored","once mirrored"],["alone","for the open half"]]},
+    bottom: {"label":"Bottom diameter","unit":"mm","step":1,"above":0,"max":1000000},
+    top: {"label":"Top diameter","unit":"mm","step":1,"initial":0,"min":0,"max":1000000},
+    height: {"label":"Height","unit":"mm","step":1,"above":0,"max":1000000},
+    caps: {"label":"Caps","initial":"both","words":[["both","both"],["bottom","bottom"],["top","top"],["open","none"]]},
+    inset: {"label":"Cap inset","unit":"%","step":5,"initial":30,"above":0,"below":100},
+    rim: {"label":"Rim sharpness","unit":"","step":0.5,"initial":0,"min":0,"max":10},
+    tip: {"label":"Tip sharpness","unit":"","step":0.5,"initial":0,"min":0,"max":10},
+  },
+  "add-cylinder": {
+    stands: {"label":"Stands along","initial":"z","words":[["z","z"],["x","x"],["y","y"]]},
+    size_of: {"label":"Sizes of","initial":"cage","words":[["surface","smooth surface"],["cage","control cage"]]},
+    keep: {"label":"Keep","initial":"whole","words":[["whole","the whole"],["x","x side of a mirror"],["y","y side of a mirror"],["z","z side of a mirror"]]},
+    half: {"label":"Sizes hold","initial":"mirrored","words":[["mirrored","once mirrored"],["alone","for the open half"]]},
+    diameter: {"label":"Diameter","unit":"mm","step":1,"above":0,"max":1000000},
+    height: {"label":"Height","unit":"mm","step":1,"above":0,"max":1000000},
+    caps: {"label":"Caps","initial":"both","words":[["both","both"],["bottom","bottom"],["top","top"],["open","none"]]},
+    inset: {"label":"Cap inset","unit":"%","step":5,"initial":30,"above":0,"below":100},
+    rim: {"label":"Rim sharpness","unit":"","step":0.5,"initial":0,"min":0,"max":10},
+  },
+  "add-loop": {
+    span: {"label":"Runs","initial":"ring","words":[["ring","all round"],["picked","from picked to picked"]]},
+    ends: {"label":"Ends in","initial":"ngon","words":[["ngon","an n-gon"],["quads","quads"]]},
+    form: {"label":"Surface","initial":"tight","words":[["tight","pull tight"],["hold","hold form"]]},
+  },
+  "add-plane": {
+    stands: {"label":"Stands along","initial":"z","words":[["z","z"],["x","x"],["y","y"]]},
+    size_of: {"label":"Sizes of","initial":"cage","words":[["surface","smooth surface"],["cage","control cage"]]},
+    keep: {"label":"Keep","initial":"whole","words":[["whole","the whole"],["x","x side of a mirror"],["y","y side of a mirror"],["z","z side of a mirror"]]},
+    half: {"label":"Sizes hold","initial":"mirrored","words":[["mirrored","once mirrored"],["alone","for the open half"]]},
+  },
+  "add-poled-sphere": {
+    stands: {"label":"Stands along","initial":"z","words":[["z","z"],["x","x"],["y","y"]]},
+    size_of: {"label":"Sizes of","initial":"cage","words":[["surface","smooth surface"],["cage","control cage"]]},
+    keep: {"label":"Keep","initial":"whole","words":[["whole","the whole"],["x","x side of a mirror"],["y","y side of a mirror"],["z","z side of a mirror"]]},
+    half: {"label":"Sizes hold","initial":"mirrored","words":[["mirrored","once mirrored"],["alone","for the open half"]]},
+    diameter: {"label":"Diameter","unit":"mm","step":1,"above":0,"max":1000000},
+  },
+  "add-sphere": {
+    stands: {"label":"Stands along","initial":"z","words":[["z","z"],["x","x"],["y","y"]]},
+    size_of: {"label":"Sizes of","initial":"cage","words":[["surface","smooth surface"],["cage","control cage"]]},
+    keep: {"label":"Keep","initial":"whole","words":[["whole","the whole"],["x","x side of a mirror"],["y","y side of a mirror"],["z","z side of a mirror"]]},
+    half: {"label":"Sizes hold","initial":"mirrored","words":[["mirrored","once mirrored"],["alone","for the open half"]]},
+    diameter: {"label":"Diameter","unit":"mm","step":1,"above":0,"max":1000000},
+    count: {"label":"Faces across a patch","unit":"","step":1,"initial":2,"min":1,"max":10000,"whole":true},
+  },
+  "add-torus": {
+    stands: {"label":"Stands along","initial":"z","words":[["z","z"],["x","x"],["y","y"]]},
+    size_of: {"label":"Sizes of","initial":"cage","words":[["surface","smooth surface"],["cage","control cage"]]},
+    keep: {"label":"Keep","initial":"whole","words":[["whole","the whole"],["x","x side of a mirror"],["y","y side of a mirror"],["z","z side of a mirror"]]},
+    half: {"label":"Sizes hold","initial":"mirrored","words":[["mirrored","once mirrored"],["alone","for the open half"]]},
+    ring: {"label":"Ring diameter","unit":"mm","step":1,"above":0,"max":1000000},
+    section: {"label":"Section diameter","unit":"mm","step":1,"above":0,"max":1000000},
+  },
+  "add-tube": {
+    stands: {"label":"Stands along","initial":"z","words":[["z","z"],["x","x"],["y","y"]]},
+    size_of: {"label":"Sizes of","initial":"cage","words":[["surface","smooth surface"],["cage","control cage"]]},
+    keep: {"label":"Keep","initial":"whole","words":[["whole","the whole"],["x","x side of a mirror"],["y","y side of a mirror"],["z","z side of a mirror"]]},
+    half: {"label":"Sizes hold","initial":"mirrored","words":[["mirrored","once mirrored"],["alone","for the open half"]]},
+    outer: {"label":"Outer diameter","unit":"mm","step":1,"above":0,"max":1000000},
+    inner: {"label":"Inner diameter","unit":"mm","step":1,"above":0,"max":1000000},
+    height: {"label":"Height","unit":"mm","step":1,"above":0,"max":1000000},
+    rim: {"label":"Rim sharpness","unit":"","step":0.5,"initial":0,"min":0,"max":10},
+  },
+  "attract": {
+    distance: {"label":"Distance before it","unit":"mm","step":0.5,"initial":0,"min":-1000000,"max":1000000},
+    share: {"label":"Share of the way","unit":"%","step":10,"initial":100,"min":0,"max":100},
+  },
+  "bridge": {
+    segments: {"label":"Segments","unit":"","step":1,"initial":1,"min":1,"max":64,"whole":true},
+    shift: {"label":"Shift","unit":"","step":1,"initial":0,"min":-1000,"max":1000,"whole":true},
+    strength: {"label":"Tangents","unit":"%","step":10,"initial":0,"min":0,"max":1000},
+    add_loops: {"label":"Missing loops","initial":"no","words":[["no","are refused"],["yes","are added"]]},
+  },
+  "chamfer": {
+    distance: {"label":"Distance","unit":"mm","step":0.5,"above":0,"max":1000000,"help":"Measured on the faces beside the edge."},
+    segments: {"label":"Faces across","unit":"","step":1,"initial":1,"min":1,"max":16,"whole":true},
+    profile: {"label":"Section","initial":"flat","words":[["flat","flat"],["round","round"]]},
+    quads: {"label":"Corners and ends","initial":"yes","words":[["yes","of quads"],["no","as they fall"]]},
+    keep_creases: {"label":"Their crease","initial":"no","words":[["no","goes"],["yes","stays on both sides"]]},
+  },
+  "circle": {
+    share: {"label":"Share of the way","unit":"%","step":10,"initial":100,"min":0,"max":100},
+    radius: {"label":"Radius","unit":"mm","step":0.5,"above":0,"max":1000000},
+    even: {"label":"Angles","initial":"yes","words":[["yes","even"],["no","as they are"]]},
+  },
+  "collapse": {
+    rings: {"label":"Takes","initial":"no","words":[["no","the picked"],["yes","their whole rings"]]},
+  },
+  "corner": {
+    sharpness: {"label":"Sharpness","unit":"","step":0.5,"min":0,"max":10},
+  },
+  "crease": {
+    sharpness: {"label":"Sharpness","unit":"","step":0.5,"min":0,"max":10},
+  },
+  "crease-like": {
+    angle: {"label":"Sharp from","unit":"°","step":5,"initial":30,"above":0,"max":180},
+    within: {"label":"Within","unit":"mm","step":0.1,"initial":0.5,"above":0,"max":1000000},
+    sharpness: {"label":"Sharpness","unit":"","step":0.5,"initial":10,"min":0,"max":10},
+  },
+  "detach": {
+    as_piece: {"label":"They become","initial":"no","words":[["yes","a piece of their own"],["no","a part of this piece"]]},
+  },
+  "extrude": {
+    segments: {"label":"Segments","unit":"","step":1,"initial":1,"min":1,"max":64,"whole":true},
+    taper: {"label":"Taper","unit":"%","step":5,"initial":100,"min":0,"max":10000},
+    degrees: {"label":"Turn","unit":"°","step":5,"initial":0,"min":-1000000000,"max":1000000000},
+    distance: {"label":"Distance","unit":"mm","step":1,"min":-1000000,"max":1000000},
+    way: {"label":"Faces","initial":"mean","words":[["even","with an even wall"],["mean","by their mean normal"],["each","each by itself"],["point","away from the pivot"]]},
+  },
+  "extrude-along": {
+    segments: {"label":"Segments","unit":"","step":1,"initial":1,"min":1,"max":64,"whole":true},
+    taper: {"label":"Taper","unit":"%","step":5,"initial":100,"min":0,"max":10000},
+    degrees: {"label":"Turn","unit":"°","step":5,"initial":0,"min":-1000000000,"max":1000000000},
+  },
+  "fill": {
+    way: {"label":"With","initial":"quads","words":[["quads","a grid of quads"],["rings","rings that lead on"],["face","a single face"]]},
+    rings: {"label":"Rings","unit":"","step":1,"initial":1,"min":1,"max":32,"whole":true},
+    turned: {"label":"Turn grid by","unit":"","step":1,"initial":0,"min":-1000,"max":1000,"whole":true},
+  },
+  "fill-drawn": {
+    smooth: {"label":"Joined","initial":"yes","words":[["yes","smoothly"],["no","by straight lines"]]},
+    around: {"label":"Faces around","unit":"","step":1,"min":1,"max":10000,"whole":true},
+    rings: {"label":"Rings","unit":"","step":1,"initial":1,"min":1,"max":10000,"whole":true},
+  },
+  "fill-outline": {
+    stands: {"label":"Stands along","initial":"z","words":[["z","z"],["x","x"],["y","y"]]},
+    size_of: {"label":"Sizes of","initial":"cage","words":[["surface","smooth surface"],["cage","control cage"]]},
+    keep: {"label":"Keep","initial":"whole","words":[["whole","the whole"],["x","x side of a mirror"],["y","y side of a mirror"],["z","z side of a mirror"]]},
+    half: {"label":"Sizes hold","initial":"mirrored","words":[["mirrored","once mirrored"],["alone","for the open half"]]},
+    around: {"label":"Faces around","unit":"","step":1,"min":1,"max":10000,"whole":true},
+    rings: {"label":"Rings","unit":"","step":1,"initial":1,"min":1,"max":10000,"whole":true},
+  },
+  "flatten": {
+    share: {"label":"Share of the way","unit":"%","step":10,"initial":100,"min":0,"max":100},
+  },
+  "inset": {
+    width: {"label":"Width","unit":"mm","step":0.5,"min":0,"max":1000000},
+    depth: {"label":"Depth","unit":"mm","step":0.5,"initial":0,"min":-1000000,"max":1000000},
+    apart: {"label":"Faces","initial":"no","words":[["no","as one region"],["yes","each by itself"]]},
+  },
+  "knife": {
+    near: {"label":"Vertices within","unit":"mm","step":0.1,"initial":0,"min":0,"max":1000000},
+    keep: {"label":"Keeps","initial":"both","words":[["both","both sides"],["positive","one side"],["negative","the other side"]]},
+    leave: {"label":"Leaves it","initial":"joined","words":[["joined","joined"],["open","open"],["filled","filled"]]},
+    cap: {"label":"Fills with","initial":"face","words":[["face","one face"],["quads","quads"]]},
+    sharpness: {"label":"Sharpness","unit":"","step":1,"initial":0,"min":0,"max":10},
+  },
+  "line-up": {
+    share: {"label":"Share of the way","unit":"%","step":10,"initial":100,"min":0,"max":100},
+    even: {"label":"Distances","initial":"no","words":[["no","as they are"],["yes","even"]]},
+  },
+  "mirror": {
+    way: {"label":"Begin from","initial":"cut","words":[["cut","a whole, cut at the plane"],["follow","a whole, the other side follows"],["open","an open half"],["second","a second piece that follows"]]},
+    keep: {"label":"Keep","initial":"positive","words":[["positive","the + side"],["negative","the − side"]]},
+    tolerance: {"label":"Drawn in within","unit":"mm","step":0.1,"initial":0.5,"min":0,"max":1000000},
+  },
+  "move-each": {
+    distance: {"label":"Distance","unit":"mm","step":0.5,"min":-1000000,"max":1000000},
+  },
+  "relax": {
+    rounds: {"label":"Rounds","unit":"","step":1,"initial":5,"min":1,"max":100,"whole":true},
+    strength: {"label":"Strength","unit":"%","step":10,"initial":50,"min":0,"max":100},
+    hold: {"label":"Surface","initial":"yes","words":[["yes","hold form"],["no","as it falls"]]},
+  },
+  "remove": {
+    loops: {"label":"Takes","initial":"no","words":[["no","the picked"],["yes","their whole loops"]]},
+    form: {"label":"Surface","initial":"let","words":[["let","as it falls"],["hold","hold form"]]},
+  },
+  "repeat-around": {
+    way: {"label":"Begin from","initial":"open","words":[["open","one sector"],["follow","a whole, all follow one"]]},
+    sectors: {"label":"Sectors","unit":"","step":1,"min":2,"max":128,"whole":true},
+    mirrored: {"label":"Each sector","initial":"no","words":[["no","plain"],["yes","mirrored in itself"]]},
+    tolerance: {"label":"Joined within","unit":"mm","step":0.1,"initial":0.5,"min":0,"max":1000000},
+  },
+  "resample": {
+    u: {"label":"Faces","unit":"","step":1,"min":1,"max":200,"whole":true},
+    v: {"label":"by","unit":"","step":1,"min":1,"max":200,"whole":true},
+    density: {"label":"Rows","initial":"even","words":[["even","evenly"],["curvature","closer where it bends"]]},
+  },
+  "scale-creases": {
+    factor: {"label":"To","unit":"%","step":10,"min":0,"max":1000},
+  },
+  "slide": {
+    share: {"label":"Share","unit":"%","step":5,"initial":0,"min":-100,"max":100},
+    distance: {"label":"Distance","unit":"mm","step":0.5,"min":-1000000,"max":1000000},
+  },
+  "space-evenly": {
+    share: {"label":"Share of the way","unit":"%","step":10,"initial":100,"min":0,"max":100},
+  },
+  "spin": {
+    backwards: {"label":"Goes","initial":"no","words":[["no","on by one"],["yes","back by one"]]},
+  },
+  "split": {
+    along: {"label":"Into","unit":"","step":1,"initial":2,"min":1,"max":64,"whole":true},
+    across: {"label":"by","unit":"","step":1,"initial":2,"min":1,"max":64,"whole":true},
+  },
+  "straighten": {
+    share: {"label":"Share of the way","unit":"%","step":10,"initial":100,"min":0,"max":100},
+  },
+  "thicken": {
+    distance: {"label":"Thickness","unit":"mm","step":0.25,"above":0,"max":1000000},
+    side: {"label":"Second wall","initial":"in","words":[["in","inside"],["out","outside"],["both","half each"]]},
+    crease_rims: {"label":"Rims","initial":"yes","words":[["yes","creased"],["no","rounded"]]},
+  },
+  "weld": {
+    to: {"label":"Weld","initial":"middle","words":[["close","what lies close"],["middle","all in the middle"],["vertex","all onto the last picked"],["point","all at the pivot"]]},
+    tolerance: {"label":"Within","unit":"mm","step":0.1,"initial":0.1,"min":0,"max":1000000},
+  },
+  "zip": {
+    where: {"label":"They meet","initial":"middle","words":[["middle","in the middle"],["first","on the first chain"],["second","on the second chain"]]},
+  },
+} as const;

@@ -1,0 +1,36 @@
+/** The tools there are, by id and by what they make. They are handed in at the start; nobody below knows where they come from. */
+import { stations } from "./stations";
+import type { StationId, Tool, Verb } from "./tool";
+import type { AnyFollower } from "./types";
+
+export class Registry {
+  /** By station in the order of the work, then by the tools' own order. */
+  readonly all: Tool[];
+  private readonly byId: Map<string, Tool>;
+
+  constructor(tools: Tool[]) {
+    const place = (tool: Tool) => stations.findIndex((station) => station.id === tool.station);
+    this.all = [...tools].sort((a, b) => place(a) - place(b) || a.order - b.order);
+    this.byId = new Map(tools.map((tool) => [tool.id, tool]));
+    if (this.byId.size < tools.length) throw new Error("Two tools have one id.");
+  }
+
+  get(id: string | null): Tool | null {
+    return (id && this.byId.get(id)) || null;
+  }
+
+  /** The tool that the work of a station begins with. */
+  opening(station: StationId): Tool | null {
+    return this.all.find((tool) => tool.station === station && tool.opens) ?? null;
+  }
+
+  /** The tool by which a reference is placed and changed. */
+  get forReferences(): Tool | null {
+    return this.all.find((tool) => tool.is === "card" && tool.forReferences) ?? null;
+  }
+
+  /** The tool by which a follower is made and changed. */
+  forFollower(follower: AnyFollower): Verb | null {
+    return this.all.find((tool): tool is Verb => tool.is === "verb" && !!tool.follows?.includes(follower.kind)) ?? null;
+  }
+}

@@ -1,0 +1,13571 @@
+/** Made by `make types` from the service's description; not to be changed by hand. */
+export interface paths {
+    "/api/designs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * List Designs
+         * @description All designs, the one changed last first.
+         */
+        get: operations["list_designs_api_designs_get"];
+        put?: never;
+        /**
+         * Create Design
+         * @description Begin an empty design.
+         */
+        post: operations["create_design_api_designs_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/designs/{design_id}/archive": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Download Archive
+         * @description The design as it stands as one file; its layout is in docs/archive.md.
+         */
+        get: operations["download_archive_api_designs__design_id__archive_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/designs/archives": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Open Archive
+         * @description A new design from an archive (the body).
+         */
+        post: operations["open_archive_api_designs_archives_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/designs/{design_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Design
+         * @description The design as it stands, without arrays. Its revision is its ETag: one that is known is not sent again.
+         */
+        get: operations["get_design_api_designs__design_id__get"];
+        put?: never;
+        post?: never;
+        /**
+         * Delete Design
+         * @description Delete a design with all its steps, and what was made of it.
+         */
+        delete: operations["delete_design_api_designs__design_id__delete"];
+        options?: never;
+        head?: never;
+        /**
+         * Change Design
+         * @description Rename the design, or show it in another unit.
+         */
+        patch: operations["change_design_api_designs__design_id__patch"];
+        trace?: never;
+    };
+    "/api/designs/{design_id}/copy": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Copy Design
+         * @description A new design that begins where this one stands.
+         */
+        post: operations["copy_design_api_designs__design_id__copy_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/designs/{design_id}/picture.png": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Picture
+         * @description A small picture of the design.
+         */
+        get: operations["get_picture_api_designs__design_id__picture_png_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/designs/{design_id}/steps": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Earlier Steps
+         * @description Steps of the list with numbers under ``before``, the last of them: those that the design itself does not tell.
+         */
+        get: operations["earlier_steps_api_designs__design_id__steps_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/designs/{design_id}/thin": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Thin Steps
+         * @description Forget all steps but the last ``keep`` up to the present one, for good. The form stays as it is.
+         */
+        post: operations["thin_steps_api_designs__design_id__thin_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/designs/{design_id}/commands": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Apply Command
+         * @description Apply a command at a revision, as one step.
+         */
+        post: operations["apply_command_api_designs__design_id__commands_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/designs/{design_id}/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Preview Command
+         * @description What a command would lead to; nothing is kept.
+         */
+        post: operations["preview_command_api_designs__design_id__preview_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/designs/{design_id}/undo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Undo */
+        post: operations["undo_api_designs__design_id__undo_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/designs/{design_id}/redo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Redo */
+        post: operations["redo_api_designs__design_id__redo_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/designs/{design_id}/go-to": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Go To Step
+         * @description Make a step of the list the present one.
+         */
+        post: operations["go_to_step_api_designs__design_id__go_to_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/designs/{design_id}/pictures": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Add Picture
+         * @description Lay a PNG, JPEG or WebP file (the body) on the plane of a flat view, as one step.
+         */
+        post: operations["add_picture_api_designs__design_id__pictures_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/designs/{design_id}/components": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Add Component
+         * @description Put down an STL, OBJ, PLY, GLB, 3MF or STEP file (the body) as a component to build around, as one step.
+         */
+        post: operations["add_component_api_designs__design_id__components_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/assets/{digest}/picture.png": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Picture
+         * @description The contents of a reference picture. They never change, so they may be kept for ever.
+         */
+        get: operations["get_picture_api_assets__digest__picture_png_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/assets/{digest}/mesh": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Mesh
+         * @description What is drawn of a component as MessagePack: ``positions`` in mm (float32) and ``triangles`` (int32).
+         *
+         *     Of a large one this is a mesh of fewer triangles; distances are measured to all of them.
+         */
+        get: operations["get_mesh_api_assets__digest__mesh_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cage-files": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Look At Cage File
+         * @description Read an OBJ, PLY, USD, STL, GLB or 3MF file (the body) as a cage: what was set right, the command for it.
+         */
+        post: operations["look_at_cage_file_api_cage_files_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/solid-files": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Keep Solid File
+         * @description Keep a STEP file (the body) with closed solids, to be combined with; answers the asset that a follower names.
+         */
+        post: operations["keep_solid_file_api_solid_files_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/designs/{design_id}/pieces/{piece_id}/cage": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Get Cage */
+        get: operations["get_cage_api_designs__design_id__pieces__piece_id__cage_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/designs/{design_id}/pieces/{piece_id}/surface": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Surface
+         * @description The limit surface at a level. Refused where it would be too large to send as text.
+         */
+        get: operations["get_surface_api_designs__design_id__pieces__piece_id__surface_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/designs/{design_id}/pieces/{piece_id}/curves": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Curves
+         * @description Curves on a piece's surface, sampled evenly, with how they bend.
+         */
+        post: operations["curves_api_designs__design_id__pieces__piece_id__curves_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/number": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Number
+         * @description The value of an expression with units, such as ``3/8 in``; a bare length is taken in ``unit``.
+         */
+        get: operations["number_api_number_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/designs/{design_id}/pieces/{piece_id}/pick": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Pick
+         * @description What a rule picks on a piece, given what is picked.
+         */
+        post: operations["pick_api_designs__design_id__pieces__piece_id__pick_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/designs/{design_id}/pieces/{piece_id}/solid": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Begin Solid
+         * @description Begin to make the solid of a piece with its followers. What stays open is refused, its open edges named.
+         */
+        post: operations["begin_solid_api_designs__design_id__pieces__piece_id__solid_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/designs/{design_id}/pieces/{piece_id}/fillet-finder": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Begin Finder
+         * @description Begin to look for the largest radius that holds on edges of a piece's body; the job's result is found by its key.
+         */
+        post: operations["begin_finder_api_designs__design_id__pieces__piece_id__fillet_finder_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/materials": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * List Materials
+         * @description Materials with their densities and where these are from.
+         */
+        get: operations["list_materials_api_materials_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/found/{key}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Found
+         * @description What the finder found; null while it has not.
+         */
+        get: operations["get_found_api_found__key__get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Get Job */
+        get: operations["get_job_api_jobs__job_id__get"];
+        put?: never;
+        post?: never;
+        /**
+         * Cancel Job
+         * @description Stop a job. What it would have changed stays as it was.
+         */
+        delete: operations["cancel_job_api_jobs__job_id__delete"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/designs/{design_id}/pieces/{piece_id}/certificate": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Certificate
+         * @description The certificate of the solid made of the piece as it is now, else of its triangles; null while there is none.
+         */
+        get: operations["get_certificate_api_designs__design_id__pieces__piece_id__certificate_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/designs/{design_id}/pieces/{piece_id}/certificate-page": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Certificate As Page
+         * @description The certificate as one page to read.
+         */
+        get: operations["certificate_as_page_api_designs__design_id__pieces__piece_id__certificate_page_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/designs/{design_id}/pieces/{piece_id}/solid.step": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Download Step
+         * @description The solid as STEP AP242, in millimetres.
+         */
+        get: operations["download_step_api_designs__design_id__pieces__piece_id__solid_step_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/designs/{design_id}/pieces/{piece_id}/cage-file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Download Cage
+         * @description The control cage as a file, in millimetres: with creases, corners and face sets, which OBJ has no place for.
+         */
+        get: operations["download_cage_api_designs__design_id__pieces__piece_id__cage_file_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/designs/{design_id}/pieces/{piece_id}/triangles-certificate": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Begin Triangles Certificate
+         * @description Begin to measure the body by triangles, as it would be written: where the kernel makes no solid of it, or to print.
+         */
+        post: operations["begin_triangles_certificate_api_designs__design_id__pieces__piece_id__triangles_certificate_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/designs/{design_id}/pieces/{piece_id}/triangles": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Begin Triangles
+         * @description Begin to make the body by triangles: once it is done they are counted, and files of them are quick.
+         */
+        post: operations["begin_triangles_api_designs__design_id__pieces__piece_id__triangles_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/designs/{design_id}/pieces/{piece_id}/surface-file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Download Surface
+         * @description The closed surface of a piece with its followers as triangles; millimetres, but metres where the format is so.
+         */
+        get: operations["download_surface_api_designs__design_id__pieces__piece_id__surface_file_get"];
+        put?: never;
+        /**
+         * Begin Surface
+         * @description Begin to write the file in a worker, with progress and cancel; it is fetched by its key.
+         */
+        post: operations["begin_surface_api_designs__design_id__pieces__piece_id__surface_file_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/files/{key}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Fetch File
+         * @description A file that was written, under a name.
+         */
+        get: operations["fetch_file_api_files__key__get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/designs/{design_id}/pieces/{piece_id}/outline.svg": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Download Outline
+         * @description The silhouette of a flat view as SVG at full size.
+         */
+        get: operations["download_outline_api_designs__design_id__pieces__piece_id__outline_svg_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/designs/{design_id}/pieces/{piece_id}/surface-facts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Surface Facts
+         * @description How many triangles a chord tolerance takes, and about how large each kind of file would be.
+         *
+         *     With followers both are estimates, by the triangles of the body as it is shown, until it was made as fine as asked.
+         *     Null for a piece that is open.
+         */
+        get: operations["surface_facts_api_designs__design_id__pieces__piece_id__surface_facts_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/designs/{design_id}/solids-file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Begin Solids File
+         * @description Begin to write the solids of all pieces that are shown into one file, in the design's unit; fetched by its key.
+         */
+        post: operations["begin_solids_file_api_designs__design_id__solids_file_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/designs/{design_id}/pieces/{piece_id}/print-bench": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Hand Over
+         * @description Hand the piece over as 3MF. The bench is simulated: it stands for the real machine.
+         */
+        post: operations["hand_over_api_designs__design_id__pieces__piece_id__print_bench_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/designs/{design_id}/pieces/{piece_id}/print-bench/layer.svg": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Layer
+         * @description One layer as SVG; ``of`` only tells one form's picture from another's.
+         */
+        get: operations["layer_api_designs__design_id__pieces__piece_id__print_bench_layer_svg_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/keeping": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Get Keeping */
+        get: operations["get_keeping_api_keeping_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/keeping/made": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /**
+         * Clear Made
+         * @description Remove all that was made of designs and can be made again. The designs stay as they are.
+         */
+        delete: operations["clear_made_api_keeping_made_delete"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/health": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Health
+         * @description Answers when the application is up.
+         */
+        get: operations["health_api_health_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+}
+export type webhooks = Record<string, never>;
+export interface components {
+    schemas: {
+        /**
+         * AddBox
+         * @description A closed box of quads; ``counts`` are the faces along x, y and z.
+         */
+        AddBox: {
+            /**
+             * Name
+             * @default Box
+             */
+            name?: string;
+            /**
+             * Centre
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            centre?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Stands
+             * @default z
+             * @enum {string}
+             */
+            stands?: "x" | "y" | "z";
+            /**
+             * Size Of
+             * @default cage
+             * @enum {string}
+             */
+            size_of?: "surface" | "cage";
+            /**
+             * Keep
+             * @default whole
+             * @enum {string}
+             */
+            keep?: "whole" | "x" | "y" | "z";
+            /**
+             * Half
+             * @default mirrored
+             * @enum {string}
+             */
+            half?: "mirrored" | "alone";
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "add-box";
+            /** Size */
+            size: [
+                number,
+                number,
+                number
+            ];
+            /** Counts */
+            counts: [
+                number,
+                number,
+                number
+            ];
+        };
+        /**
+         * AddCage
+         * @description A cage: vertices in mm, faces as rings of their numbers, creases by their two ends, corners, and face sets.
+         */
+        AddCage: {
+            /** Name */
+            name: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "add-cage";
+            /** Positions */
+            positions: [
+                number,
+                number,
+                number
+            ][];
+            /** Faces */
+            faces: number[][];
+            /**
+             * Creases
+             * @default []
+             */
+            creases?: [
+                number,
+                number,
+                number
+            ][];
+            /**
+             * Corners
+             * @default []
+             */
+            corners?: [
+                number,
+                number
+            ][];
+            /**
+             * Face Sets
+             * @default {}
+             */
+            face_sets?: {
+                [key: string]: number[];
+            };
+            /**
+             * Colour
+             * @default clay
+             * @enum {string}
+             */
+            colour?: "clay" | "slip" | "slate" | "moss" | "brick" | "ochre" | "mist";
+        };
+        /**
+         * AddCapsule
+         * @description A capsule of a whole ``length``: ``counts`` are the faces across an end, and along the straight part.
+         */
+        AddCapsule: {
+            /**
+             * Name
+             * @default Capsule
+             */
+            name?: string;
+            /**
+             * Centre
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            centre?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Stands
+             * @default z
+             * @enum {string}
+             */
+            stands?: "x" | "y" | "z";
+            /**
+             * Size Of
+             * @default cage
+             * @enum {string}
+             */
+            size_of?: "surface" | "cage";
+            /**
+             * Keep
+             * @default whole
+             * @enum {string}
+             */
+            keep?: "whole" | "x" | "y" | "z";
+            /**
+             * Half
+             * @default mirrored
+             * @enum {string}
+             */
+            half?: "mirrored" | "alone";
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "add-capsule";
+            /** Diameter */
+            diameter: number;
+            /** Length */
+            length: number;
+            /** Counts */
+            counts: [
+                number,
+                number
+            ];
+        };
+        /**
+         * AddComponent
+         * @description Put down a mesh that was uploaded; its asset is in mm. It is locked, so that it is not dragged by chance.
+         */
+        AddComponent: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "add-component";
+            /** Name */
+            name: string;
+            /** Asset */
+            asset: string;
+            /** Triangles */
+            triangles: number;
+            /** Size */
+            size: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Centre
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            centre?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Clearance
+             * @default 0
+             */
+            clearance?: number;
+        };
+        /**
+         * AddCone
+         * @description A truncated cone, or with a ``top`` of 0 a cone with a tip, which is a corner as sharp as ``tip``.
+         */
+        AddCone: {
+            /**
+             * Name
+             * @default Cone
+             */
+            name?: string;
+            /**
+             * Centre
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            centre?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Stands
+             * @default z
+             * @enum {string}
+             */
+            stands?: "x" | "y" | "z";
+            /**
+             * Size Of
+             * @default cage
+             * @enum {string}
+             */
+            size_of?: "surface" | "cage";
+            /**
+             * Keep
+             * @default whole
+             * @enum {string}
+             */
+            keep?: "whole" | "x" | "y" | "z";
+            /**
+             * Half
+             * @default mirrored
+             * @enum {string}
+             */
+            half?: "mirrored" | "alone";
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "add-cone";
+            /** Bottom */
+            bottom: number;
+            /**
+             * Top
+             * @default 0
+             */
+            top?: number;
+            /** Height */
+            height: number;
+            /** Counts */
+            counts: [
+                number,
+                number
+            ];
+            /**
+             * Caps
+             * @default both
+             * @enum {string}
+             */
+            caps?: "open" | "bottom" | "top" | "both";
+            /**
+             * Inset
+             * @default 0.3
+             */
+            inset?: number;
+            /**
+             * Rim
+             * @default 0
+             */
+            rim?: number;
+            /**
+             * Tip
+             * @default 0
+             */
+            tip?: number;
+        };
+        /**
+         * AddCylinder
+         * @description A cylinder of ``counts`` faces around and along; its caps are quads within a ring, its rims as sharp as ``rim``.
+         */
+        AddCylinder: {
+            /**
+             * Name
+             * @default Cylinder
+             */
+            name?: string;
+            /**
+             * Centre
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            centre?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Stands
+             * @default z
+             * @enum {string}
+             */
+            stands?: "x" | "y" | "z";
+            /**
+             * Size Of
+             * @default cage
+             * @enum {string}
+             */
+            size_of?: "surface" | "cage";
+            /**
+             * Keep
+             * @default whole
+             * @enum {string}
+             */
+            keep?: "whole" | "x" | "y" | "z";
+            /**
+             * Half
+             * @default mirrored
+             * @enum {string}
+             */
+            half?: "mirrored" | "alone";
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "add-cylinder";
+            /** Diameter */
+            diameter: number;
+            /** Height */
+            height: number;
+            /** Counts */
+            counts: [
+                number,
+                number
+            ];
+            /**
+             * Caps
+             * @default both
+             * @enum {string}
+             */
+            caps?: "open" | "bottom" | "top" | "both";
+            /**
+             * Inset
+             * @default 0.3
+             */
+            inset?: number;
+            /**
+             * Rim
+             * @default 0
+             */
+            rim?: number;
+        };
+        /**
+         * AddFollower
+         * @description Add a follower behind the others, or before the one with the id ``before``. It is given an id of its own.
+         */
+        AddFollower: {
+            /** Piece */
+            piece: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "add-follower";
+            /** Follower */
+            follower: components["schemas"]["Combine-Input"] | components["schemas"]["CutEdge-Input"] | components["schemas"]["Fillet-Input"] | components["schemas"]["Hollow-Input"] | components["schemas"]["MirrorBody-Input"] | components["schemas"]["RepeatAlong-Input"] | components["schemas"]["RepeatRound-Input"] | components["schemas"]["ScaleToSize-Input"] | components["schemas"]["Thickened-Input"] | components["schemas"]["Trim-Input"] | components["schemas"]["TrimBySheet-Input"];
+            /** Before */
+            before?: string | null;
+        };
+        /**
+         * AddLoop
+         * @description Add edge loops across the rings of the picked edges, at ``shares`` of these edges, ascending.
+         *
+         *     Shares count from the end that is nearer to the middle of the cage. ``span`` "picked" runs from picked edge to picked
+         *     edge only, and beyond these ends in an "ngon" or in "quads". ``form`` "tight" puts the loop on the cage, so that the
+         *     surface draws closer to it there; "hold" keeps the surface, and the note says how far it strays.
+         */
+        AddLoop: {
+            /** Piece */
+            piece: string;
+            picked: components["schemas"]["Picked"];
+            /**
+             * Others
+             * @default []
+             */
+            others?: string[];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "add-loop";
+            /**
+             * Shares
+             * @default [
+             *       0.5
+             *     ]
+             */
+            shares?: number[];
+            /**
+             * Span
+             * @default ring
+             * @enum {string}
+             */
+            span?: "ring" | "picked";
+            /**
+             * Ends
+             * @default ngon
+             * @enum {string}
+             */
+            ends?: "ngon" | "quads";
+            /**
+             * Form
+             * @default tight
+             * @enum {string}
+             */
+            form?: "tight" | "hold";
+        };
+        /**
+         * AddPicture
+         * @description Lay a picture that was uploaded on the plane of a flat view, ``width`` mm wide.
+         */
+        AddPicture: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "add-picture";
+            /** Name */
+            name: string;
+            /** Asset */
+            asset: string;
+            /** Pixels */
+            pixels: [
+                number,
+                number
+            ];
+            /**
+             * View
+             * @default front
+             * @enum {string}
+             */
+            view?: "front" | "back" | "right" | "left" | "top" | "bottom";
+            /**
+             * Width
+             * @default 100
+             */
+            width?: number;
+            /**
+             * Centre
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            centre?: [
+                number,
+                number,
+                number
+            ];
+        };
+        /**
+         * AddPlane
+         * @description An open sheet of quads that looks along ``stands``; ``counts`` are the faces along its two sides.
+         */
+        AddPlane: {
+            /**
+             * Name
+             * @default Plane
+             */
+            name?: string;
+            /**
+             * Centre
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            centre?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Stands
+             * @default z
+             * @enum {string}
+             */
+            stands?: "x" | "y" | "z";
+            /**
+             * Size Of
+             * @default cage
+             * @enum {string}
+             */
+            size_of?: "surface" | "cage";
+            /**
+             * Keep
+             * @default whole
+             * @enum {string}
+             */
+            keep?: "whole" | "x" | "y" | "z";
+            /**
+             * Half
+             * @default mirrored
+             * @enum {string}
+             */
+            half?: "mirrored" | "alone";
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "add-plane";
+            /** Size */
+            size: [
+                number,
+                number
+            ];
+            /** Counts */
+            counts: [
+                number,
+                number
+            ];
+        };
+        /**
+         * AddPoledSphere
+         * @description A sphere with two poles, ``counts`` faces around and from pole to pole.
+         */
+        AddPoledSphere: {
+            /**
+             * Name
+             * @default Sphere
+             */
+            name?: string;
+            /**
+             * Centre
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            centre?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Stands
+             * @default z
+             * @enum {string}
+             */
+            stands?: "x" | "y" | "z";
+            /**
+             * Size Of
+             * @default cage
+             * @enum {string}
+             */
+            size_of?: "surface" | "cage";
+            /**
+             * Keep
+             * @default whole
+             * @enum {string}
+             */
+            keep?: "whole" | "x" | "y" | "z";
+            /**
+             * Half
+             * @default mirrored
+             * @enum {string}
+             */
+            half?: "mirrored" | "alone";
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "add-poled-sphere";
+            /** Diameter */
+            diameter: number;
+            /** Counts */
+            counts: [
+                number,
+                number
+            ];
+        };
+        /**
+         * AddSphere
+         * @description A sphere of six patches, each ``count`` x ``count`` quads: all valences are 3 or 4.
+         */
+        AddSphere: {
+            /**
+             * Name
+             * @default Sphere
+             */
+            name?: string;
+            /**
+             * Centre
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            centre?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Stands
+             * @default z
+             * @enum {string}
+             */
+            stands?: "x" | "y" | "z";
+            /**
+             * Size Of
+             * @default cage
+             * @enum {string}
+             */
+            size_of?: "surface" | "cage";
+            /**
+             * Keep
+             * @default whole
+             * @enum {string}
+             */
+            keep?: "whole" | "x" | "y" | "z";
+            /**
+             * Half
+             * @default mirrored
+             * @enum {string}
+             */
+            half?: "mirrored" | "alone";
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "add-sphere";
+            /** Diameter */
+            diameter: number;
+            /**
+             * Count
+             * @default 2
+             */
+            count?: number;
+        };
+        /**
+         * AddTorus
+         * @description A torus: ``ring`` is the diameter of its centre line, ``section`` that of its section.
+         */
+        AddTorus: {
+            /**
+             * Name
+             * @default Torus
+             */
+            name?: string;
+            /**
+             * Centre
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            centre?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Stands
+             * @default z
+             * @enum {string}
+             */
+            stands?: "x" | "y" | "z";
+            /**
+             * Size Of
+             * @default cage
+             * @enum {string}
+             */
+            size_of?: "surface" | "cage";
+            /**
+             * Keep
+             * @default whole
+             * @enum {string}
+             */
+            keep?: "whole" | "x" | "y" | "z";
+            /**
+             * Half
+             * @default mirrored
+             * @enum {string}
+             */
+            half?: "mirrored" | "alone";
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "add-torus";
+            /** Ring */
+            ring: number;
+            /** Section */
+            section: number;
+            /** Counts */
+            counts: [
+                number,
+                number
+            ];
+        };
+        /**
+         * AddTube
+         * @description A closed tube of ``counts`` faces around, along, and across its rims, which are as sharp as ``rim``.
+         */
+        AddTube: {
+            /**
+             * Name
+             * @default Tube
+             */
+            name?: string;
+            /**
+             * Centre
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            centre?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Stands
+             * @default z
+             * @enum {string}
+             */
+            stands?: "x" | "y" | "z";
+            /**
+             * Size Of
+             * @default cage
+             * @enum {string}
+             */
+            size_of?: "surface" | "cage";
+            /**
+             * Keep
+             * @default whole
+             * @enum {string}
+             */
+            keep?: "whole" | "x" | "y" | "z";
+            /**
+             * Half
+             * @default mirrored
+             * @enum {string}
+             */
+            half?: "mirrored" | "alone";
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "add-tube";
+            /** Outer */
+            outer: number;
+            /** Inner */
+            inner: number;
+            /** Height */
+            height: number;
+            /** Counts */
+            counts: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Rim
+             * @default 0
+             */
+            rim?: number;
+        };
+        /**
+         * AgreeNormals
+         * @description Make all shells of a piece look outwards, and those within another one inwards.
+         */
+        AgreeNormals: {
+            /** Piece */
+            piece: string;
+            picked: components["schemas"]["Picked"];
+            /**
+             * Others
+             * @default []
+             */
+            others?: string[];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "agree-normals";
+        };
+        /**
+         * AskedCurves
+         * @description Which curves are wanted of a piece.
+         */
+        AskedCurves: {
+            section?: components["schemas"]["SectionPlane"] | null;
+            /**
+             * Seam
+             * @default false
+             */
+            seam?: boolean;
+            /**
+             * Edges
+             * @default []
+             */
+            edges?: number[];
+        };
+        /** AtRevision */
+        AtRevision: {
+            /** Revision */
+            revision: number;
+        };
+        /**
+         * Attract
+         * @description Move what is picked by a ``share`` of the way to the nearest point of a surface, to end ``distance`` mm before it.
+         *
+         *     ``onto`` is the id of a component, or of another piece, whose smooth surface is meant.
+         */
+        Attract: {
+            /** Piece */
+            piece: string;
+            picked: components["schemas"]["Picked"];
+            /**
+             * Others
+             * @default []
+             */
+            others?: string[];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "attract";
+            /** Onto */
+            onto: string;
+            /**
+             * Distance
+             * @default 0
+             */
+            distance?: number;
+            /**
+             * Share
+             * @default 1
+             */
+            share?: number;
+        };
+        /**
+         * Ball
+         * @description A sphere about ``point``; mm.
+         */
+        "Ball-Input": {
+            /**
+             * Point
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            point?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Radius
+             * @default 10
+             */
+            radius?: number;
+            /**
+             * Kind
+             * @default ball
+             * @constant
+             */
+            kind?: "ball";
+        };
+        /**
+         * Ball
+         * @description A sphere about ``point``; mm.
+         */
+        "Ball-Output": {
+            /**
+             * Point
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            point?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Radius
+             * @default 10
+             */
+            radius?: number;
+            /**
+             * Kind
+             * @default ball
+             * @constant
+             */
+            kind?: "ball";
+        };
+        /**
+         * Band
+         * @description All between two picked elements.
+         */
+        Band: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            rule: "band";
+        };
+        /**
+         * BenchAnswer
+         * @description What the simulated bench answers to a file: accepted or not, what it found and where, and what it would take.
+         */
+        BenchAnswer: {
+            /** Accepted */
+            accepted: boolean;
+            /** Objections */
+            objections: components["schemas"]["ObjectionState"][];
+            /** Layers */
+            layers: number;
+            /** Minutes */
+            minutes: number;
+            /** Grams */
+            grams: number;
+            /** Metres */
+            metres: number;
+            /** Size */
+            size: [
+                number,
+                number,
+                number
+            ];
+        };
+        /**
+         * Block
+         * @description A box about its middle ``point``, with its edges along the axes; mm.
+         */
+        "Block-Input": {
+            /**
+             * Point
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            point?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Size
+             * @default [
+             *       20,
+             *       20,
+             *       20
+             *     ]
+             */
+            size?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Kind
+             * @default block
+             * @constant
+             */
+            kind?: "block";
+        };
+        /**
+         * Block
+         * @description A box about its middle ``point``, with its edges along the axes; mm.
+         */
+        "Block-Output": {
+            /**
+             * Point
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            point?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Size
+             * @default [
+             *       20,
+             *       20,
+             *       20
+             *     ]
+             */
+            size?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Kind
+             * @default block
+             * @constant
+             */
+            kind?: "block";
+        };
+        /**
+         * Bridge
+         * @description Join two groups of faces, or two chains of open edges, by ``segments`` rows of quads.
+         *
+         *     ``shift`` rolls the pairing on; with a ``strength`` the middle follows the tangents of both ends; ``add_loops`` adds
+         *     the loops that are missing where the counts do not answer each other.
+         */
+        Bridge: {
+            /** Piece */
+            piece: string;
+            picked: components["schemas"]["Picked"];
+            /**
+             * Others
+             * @default []
+             */
+            others?: string[];
+            far?: components["schemas"]["FarEnd"] | null;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "bridge";
+            /**
+             * Segments
+             * @default 1
+             */
+            segments?: number;
+            /**
+             * Shift
+             * @default 0
+             */
+            shift?: number;
+            /**
+             * Strength
+             * @default 0
+             */
+            strength?: number;
+            /**
+             * Add Loops
+             * @default false
+             */
+            add_loops?: boolean;
+        };
+        /**
+         * CageArrays
+         * @description A cage: positions in mm, faces as lists of vertices, and only those edges and vertices that are sharp.
+         */
+        CageArrays: {
+            /** Positions */
+            positions: [
+                number,
+                number,
+                number
+            ][];
+            /** Faces */
+            faces: number[][];
+            /** Edges */
+            edges: [
+                number,
+                number
+            ][];
+            /** Open Edges */
+            open_edges: number[];
+            /**
+             * Creases
+             * @description edge number to sharpness
+             */
+            creases: {
+                [key: string]: number;
+            };
+            /**
+             * Corners
+             * @description vertex number to sharpness
+             */
+            corners: {
+                [key: string]: number;
+            };
+        };
+        /**
+         * CageFileState
+         * @description What a file gives as a cage: what was set right on the way in, and the command that puts it down.
+         */
+        CageFileState: {
+            /** Findings */
+            findings: components["schemas"]["FindingState"][];
+            /** Remarks */
+            remarks: string[];
+            /** Vertex Count */
+            vertex_count: number;
+            /** Face Count */
+            face_count: number;
+            /** Quad Count */
+            quad_count: number;
+            /** Open Edge Count */
+            open_edge_count: number;
+            command: components["schemas"]["AddCage"];
+        };
+        /**
+         * CertificateState
+         * @description What a made solid states of itself: mm, mm², mm³, degrees.
+         */
+        CertificateState: {
+            /** Watertight */
+            watertight: boolean;
+            /** Volume */
+            volume: number;
+            /** Area */
+            area: number;
+            /** Size */
+            size: [
+                number,
+                number,
+                number
+            ];
+            /** Solid Count */
+            solid_count: number;
+            /** Face Count */
+            face_count: number;
+            /** Pole Count */
+            pole_count: number | null;
+            /** Deviation */
+            deviation: number;
+            /** Seam Angle */
+            seam_angle: number | null;
+            /** Warnings */
+            warnings: components["schemas"]["RemarkState"][];
+            /**
+             * Faults
+             * @description why it is not what was asked for, or no sound solid
+             * @default []
+             */
+            faults?: components["schemas"]["RemarkState"][];
+            /**
+             * Meant Sharp
+             * @description hard edges and corners of the cage
+             * @default [
+             *       0,
+             *       0
+             *     ]
+             */
+            meant_sharp?: [
+                number,
+                number
+            ];
+            measured: components["schemas"]["MeasuredState"] | null;
+            /**
+             * Route
+             * @description triangles: the kernel has not made it
+             * @default kernel
+             * @enum {string}
+             */
+            route?: "kernel" | "triangles";
+        };
+        /**
+         * Chamfer
+         * @description Chamfer picked edges, ``distance`` mm to each side measured on their faces, with ``segments`` faces across that are
+         *     flat or round; or cut off picked vertices. With ``quads`` corners and ends are closed in quads; ``keep_creases`` leaves
+         *     the old edges' sharpness on the outer lines.
+         */
+        Chamfer: {
+            /** Piece */
+            piece: string;
+            picked: components["schemas"]["Picked"];
+            /**
+             * Others
+             * @default []
+             */
+            others?: string[];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "chamfer";
+            /**
+             * Distance
+             * @description Measured on the faces beside the edge.
+             */
+            distance: number;
+            /**
+             * Segments
+             * @default 1
+             */
+            segments?: number;
+            /**
+             * Profile
+             * @default flat
+             * @enum {string}
+             */
+            profile?: "flat" | "round";
+            /**
+             * Quads
+             * @default true
+             */
+            quads?: boolean;
+            /**
+             * Keep Creases
+             * @default false
+             */
+            keep_creases?: boolean;
+        };
+        /**
+         * ChangeFollower
+         * @description Give a follower other numbers, another name, or switch it on or off; it is found by its id.
+         */
+        ChangeFollower: {
+            /** Piece */
+            piece: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "change-follower";
+            /** Follower */
+            follower: components["schemas"]["Combine-Input"] | components["schemas"]["CutEdge-Input"] | components["schemas"]["Fillet-Input"] | components["schemas"]["Hollow-Input"] | components["schemas"]["MirrorBody-Input"] | components["schemas"]["RepeatAlong-Input"] | components["schemas"]["RepeatRound-Input"] | components["schemas"]["ScaleToSize-Input"] | components["schemas"]["Thickened-Input"] | components["schemas"]["Trim-Input"] | components["schemas"]["TrimBySheet-Input"];
+        };
+        /**
+         * ChangeReference
+         * @description Change how a reference is named, shown and guarded; what is left out stays.
+         */
+        ChangeReference: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "change-reference";
+            /** Reference */
+            reference: string;
+            /** Name */
+            name?: string | null;
+            /** Visible */
+            visible?: boolean | null;
+            /** Locked */
+            locked?: boolean | null;
+            /** Opacity */
+            opacity?: number | null;
+            /** In Front */
+            in_front?: boolean | null;
+            /** Clearance */
+            clearance?: number | null;
+        };
+        /**
+         * Circle
+         * @description Make picked loops round: of ``radius`` mm, or as large as they are; with ``even`` at even angles.
+         */
+        Circle: {
+            /** Piece */
+            piece: string;
+            picked: components["schemas"]["Picked"];
+            /**
+             * Others
+             * @default []
+             */
+            others?: string[];
+            /**
+             * Share
+             * @default 1
+             */
+            share?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "circle";
+            /** Radius */
+            radius?: number | null;
+            /**
+             * Even
+             * @default true
+             */
+            even?: boolean;
+        };
+        /** CircleOutline */
+        CircleOutline: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            shape: "circle";
+            /** Diameter */
+            diameter: number;
+        };
+        /**
+         * Collapse
+         * @description Draw what hangs together of the picked into one vertex; with ``rings`` each edge of the rings of the picked edges.
+         */
+        Collapse: {
+            /** Piece */
+            piece: string;
+            picked: components["schemas"]["Picked"];
+            /**
+             * Others
+             * @default []
+             */
+            others?: string[];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "collapse";
+            /**
+             * Rings
+             * @default false
+             */
+            rings?: boolean;
+        };
+        /**
+         * ColourPiece
+         * @description Show a piece in another of the workshop's clays.
+         */
+        ColourPiece: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "colour-piece";
+            /** Piece */
+            piece: string;
+            /**
+             * Colour
+             * @enum {string}
+             */
+            colour: "clay" | "slip" | "slate" | "moss" | "brick" | "ochre" | "mist";
+        };
+        /**
+         * Combine
+         * @description Union, difference or intersection.
+         */
+        "Combine-Input": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
+            /**
+             * On
+             * @default true
+             */
+            on?: boolean;
+            /**
+             * Way
+             * @default union
+             * @enum {string}
+             */
+            way?: "union" | "subtract" | "intersect";
+            /** Body */
+            body?: components["schemas"]["PieceBody-Input"] | components["schemas"]["ImportedBody-Input"] | components["schemas"]["Cylinder-Input"] | components["schemas"]["Cone-Input"] | components["schemas"]["Ball-Input"] | components["schemas"]["Block-Input"];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "combine";
+        };
+        /**
+         * Combine
+         * @description Union, difference or intersection.
+         */
+        "Combine-Output": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
+            /**
+             * On
+             * @default true
+             */
+            on?: boolean;
+            /**
+             * Way
+             * @default union
+             * @enum {string}
+             */
+            way?: "union" | "subtract" | "intersect";
+            /** Body */
+            body?: components["schemas"]["PieceBody-Output"] | components["schemas"]["ImportedBody-Output"] | components["schemas"]["Cylinder-Output"] | components["schemas"]["Cone-Output"] | components["schemas"]["Ball-Output"] | components["schemas"]["Block-Output"];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "combine";
+        };
+        /** CommandAt */
+        CommandAt: {
+            /** Revision */
+            revision: number;
+            /** Command */
+            command: components["schemas"]["AddBox"] | components["schemas"]["AddCage"] | components["schemas"]["AddCapsule"] | components["schemas"]["AddComponent"] | components["schemas"]["AddCone"] | components["schemas"]["AddCylinder"] | components["schemas"]["AddFollower"] | components["schemas"]["AddLoop"] | components["schemas"]["AddPicture"] | components["schemas"]["AddPlane"] | components["schemas"]["AddPoledSphere"] | components["schemas"]["AddSphere"] | components["schemas"]["AddTorus"] | components["schemas"]["AddTube"] | components["schemas"]["AgreeNormals"] | components["schemas"]["Attract"] | components["schemas"]["Bridge"] | components["schemas"]["Chamfer"] | components["schemas"]["ChangeFollower"] | components["schemas"]["ChangeReference"] | components["schemas"]["Circle"] | components["schemas"]["Collapse"] | components["schemas"]["ColourPiece"] | components["schemas"]["CreaseLike"] | components["schemas"]["Delete"] | components["schemas"]["DeletePiece"] | components["schemas"]["DeleteReference"] | components["schemas"]["Detach"] | components["schemas"]["DuplicatePiece"] | components["schemas"]["Extrude"] | components["schemas"]["ExtrudeAlong"] | components["schemas"]["Fill"] | components["schemas"]["FillDrawn"] | components["schemas"]["FillOutline"] | components["schemas"]["Flatten"] | components["schemas"]["Flip"] | components["schemas"]["ForgetFaces"] | components["schemas"]["GroupPieces"] | components["schemas"]["Heal"] | components["schemas"]["Inset"] | components["schemas"]["JoinPieces"] | components["schemas"]["KeepVariant"] | components["schemas"]["Knife"] | components["schemas"]["LayFace"] | components["schemas"]["LineUp"] | components["schemas"]["LockPiece"] | components["schemas"]["MakeIndependent"] | components["schemas"]["MakeVariant"] | components["schemas"]["MeasurePicture"] | components["schemas"]["Mirror"] | components["schemas"]["Move"] | components["schemas"]["MoveAlongNormal"] | components["schemas"]["MoveEach"] | components["schemas"]["NameFaces"] | components["schemas"]["OrderFollowers"] | components["schemas"]["OrderPiece"] | components["schemas"]["PlaceComponent"] | components["schemas"]["PlacePicture"] | components["schemas"]["Relax"] | components["schemas"]["Remove"] | components["schemas"]["RemoveFollower"] | components["schemas"]["RenamePiece"] | components["schemas"]["RepeatAround"] | components["schemas"]["Resample"] | components["schemas"]["ScaleCreases"] | components["schemas"]["SetCorner"] | components["schemas"]["SetCrease"] | components["schemas"]["ShowPiece"] | components["schemas"]["SizeBy"] | components["schemas"]["Slide"] | components["schemas"]["SpaceEvenly"] | components["schemas"]["Spin"] | components["schemas"]["SplitParts"] | components["schemas"]["Straighten"] | components["schemas"]["Thicken"] | components["schemas"]["Turn"] | components["schemas"]["Weld"] | components["schemas"]["Zip"];
+        };
+        /**
+         * ComponentState
+         * @description A component: its mesh lies at ``rotation`` times its own points plus ``centre``.
+         */
+        ComponentState: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "component";
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+            /** Asset */
+            asset: string;
+            /** Triangles */
+            triangles: number;
+            /** Size */
+            size: [
+                number,
+                number,
+                number
+            ];
+            /** Rotation */
+            rotation: [
+                [
+                    number,
+                    number,
+                    number
+                ],
+                [
+                    number,
+                    number,
+                    number
+                ],
+                [
+                    number,
+                    number,
+                    number
+                ]
+            ];
+            /** Centre */
+            centre: [
+                number,
+                number,
+                number
+            ];
+            /** Clearance */
+            clearance: number;
+            /** Opacity */
+            opacity: number;
+            /** Visible */
+            visible: boolean;
+            /** Locked */
+            locked: boolean;
+        };
+        /**
+         * Cone
+         * @description A cone or its stump: ``radius`` at the foot, ``top_radius`` at the other end, which may be 0; mm.
+         */
+        "Cone-Input": {
+            /**
+             * Point
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            point?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Along
+             * @default [
+             *       0,
+             *       0,
+             *       1
+             *     ]
+             */
+            along?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Radius
+             * @default 10
+             */
+            radius?: number;
+            /**
+             * Top Radius
+             * @default 5
+             */
+            top_radius?: number;
+            /**
+             * Height
+             * @default 20
+             */
+            height?: number;
+            /**
+             * Kind
+             * @default cone
+             * @constant
+             */
+            kind?: "cone";
+        };
+        /**
+         * Cone
+         * @description A cone or its stump: ``radius`` at the foot, ``top_radius`` at the other end, which may be 0; mm.
+         */
+        "Cone-Output": {
+            /**
+             * Point
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            point?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Along
+             * @default [
+             *       0,
+             *       0,
+             *       1
+             *     ]
+             */
+            along?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Radius
+             * @default 10
+             */
+            radius?: number;
+            /**
+             * Top Radius
+             * @default 5
+             */
+            top_radius?: number;
+            /**
+             * Height
+             * @default 20
+             */
+            height?: number;
+            /**
+             * Kind
+             * @default cone
+             * @constant
+             */
+            kind?: "cone";
+        };
+        /**
+         * Convert
+         * @description The same place as elements of another kind.
+         */
+        Convert: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            rule: "convert";
+            /**
+             * To
+             * @enum {string}
+             */
+            to: "vertex" | "edge" | "face";
+        };
+        /**
+         * CreaseLike
+         * @description Crease the picked edges that run along a component's sharp lines: its edges that turn by ``angle`` degrees or more.
+         *
+         *     An edge runs along one where both its ends and its middle lie ``within`` mm of it.
+         */
+        CreaseLike: {
+            /** Piece */
+            piece: string;
+            picked: components["schemas"]["Picked"];
+            /**
+             * Others
+             * @default []
+             */
+            others?: string[];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "crease-like";
+            /** Like */
+            like: string;
+            /**
+             * Angle
+             * @default 30
+             */
+            angle?: number;
+            /**
+             * Within
+             * @default 0.5
+             */
+            within?: number;
+            /**
+             * Sharpness
+             * @default 10
+             */
+            sharpness?: number;
+        };
+        /**
+         * Creases
+         * @description All edges at least so sharp.
+         */
+        Creases: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            rule: "creases";
+            /**
+             * Least
+             * @default 0
+             */
+            least?: number;
+        };
+        /**
+         * CurveState
+         * @description Points in mm, flat, and at each the curvature vector in 1/mm; the smallest radius, null where it is straight.
+         */
+        CurveState: {
+            /**
+             * Of
+             * @enum {string}
+             */
+            of: "section" | "seam" | "edges";
+            /** Points */
+            points: number[];
+            /** Bending */
+            bending: number[];
+            /** Closed */
+            closed: boolean;
+            /** Least Radius */
+            least_radius: number | null;
+            /** Tightest */
+            tightest: [
+                number,
+                number,
+                number
+            ];
+        };
+        /**
+         * CutEdge
+         * @description Chamfer edges: cut off at ``distance`` mm on both sides.
+         */
+        "CutEdge-Input": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
+            /**
+             * On
+             * @default true
+             */
+            on?: boolean;
+            /**
+             * Between
+             * @default [
+             *       "piece",
+             *       "piece"
+             *     ]
+             */
+            between?: [
+                string,
+                string
+            ];
+            /** Near */
+            near?: [
+                number,
+                number,
+                number
+            ] | null;
+            /**
+             * Distance
+             * @default 1
+             */
+            distance?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "cut-edge";
+        };
+        /**
+         * CutEdge
+         * @description Chamfer edges: cut off at ``distance`` mm on both sides.
+         */
+        "CutEdge-Output": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
+            /**
+             * On
+             * @default true
+             */
+            on?: boolean;
+            /**
+             * Between
+             * @default [
+             *       "piece",
+             *       "piece"
+             *     ]
+             */
+            between?: [
+                string,
+                string
+            ];
+            /** Near */
+            near?: [
+                number,
+                number,
+                number
+            ] | null;
+            /**
+             * Distance
+             * @default 1
+             */
+            distance?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "cut-edge";
+        };
+        /**
+         * Cylinder
+         * @description From the middle of its foot ``point`` along a direction; mm.
+         */
+        "Cylinder-Input": {
+            /**
+             * Point
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            point?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Along
+             * @default [
+             *       0,
+             *       0,
+             *       1
+             *     ]
+             */
+            along?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Radius
+             * @default 10
+             */
+            radius?: number;
+            /**
+             * Height
+             * @default 20
+             */
+            height?: number;
+            /**
+             * Kind
+             * @default cylinder
+             * @constant
+             */
+            kind?: "cylinder";
+        };
+        /**
+         * Cylinder
+         * @description From the middle of its foot ``point`` along a direction; mm.
+         */
+        "Cylinder-Output": {
+            /**
+             * Point
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            point?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Along
+             * @default [
+             *       0,
+             *       0,
+             *       1
+             *     ]
+             */
+            along?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Radius
+             * @default 10
+             */
+            radius?: number;
+            /**
+             * Height
+             * @default 20
+             */
+            height?: number;
+            /**
+             * Kind
+             * @default cylinder
+             * @constant
+             */
+            kind?: "cylinder";
+        };
+        /**
+         * Delete
+         * @description Delete the picked faces, or the faces around the picked vertices or edges.
+         */
+        Delete: {
+            /** Piece */
+            piece: string;
+            picked: components["schemas"]["Picked"];
+            /**
+             * Others
+             * @default []
+             */
+            others?: string[];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "delete";
+        };
+        /**
+         * DeletePiece
+         * @description Take a piece out of the design.
+         */
+        DeletePiece: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "delete-piece";
+            /** Piece */
+            piece: string;
+        };
+        /**
+         * DeleteReference
+         * @description Take a reference out of the design.
+         */
+        DeleteReference: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "delete-reference";
+            /** Reference */
+            reference: string;
+        };
+        /**
+         * DesignCard
+         * @description One design in the list.
+         */
+        DesignCard: {
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+            /**
+             * Unit
+             * @enum {string}
+             */
+            unit: "mm" | "cm" | "in";
+            /**
+             * Changed At
+             * Format: date-time
+             */
+            changed_at: string;
+            /** Revision */
+            revision: number;
+            /** Step Count */
+            step_count: number;
+        };
+        /**
+         * DesignChange
+         * @description Another name, or another unit to be shown in; what is left out stays.
+         */
+        DesignChange: {
+            /** Name */
+            name?: string | null;
+            /** Unit */
+            unit?: ("mm" | "cm" | "in") | null;
+        };
+        /**
+         * DesignState
+         * @description A design as it stands. ``head`` is the index of the present step in ``steps``.
+         *
+         *     Of a long list ``steps`` are those about the present one; ``earlier`` and ``later`` count the others.
+         */
+        DesignState: {
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+            /**
+             * Unit
+             * @enum {string}
+             */
+            unit: "mm" | "cm" | "in";
+            /** Revision */
+            revision: number;
+            /** Pieces */
+            pieces: components["schemas"]["PieceState"][];
+            /** References */
+            references: (components["schemas"]["PictureState"] | components["schemas"]["ComponentState"])[];
+            /** Steps */
+            steps: components["schemas"]["StepState"][];
+            /** Earlier */
+            earlier: number;
+            /** Later */
+            later: number;
+            /** Head */
+            head: number;
+            selected: components["schemas"]["SelectedState"] | null;
+        };
+        /**
+         * Detach
+         * @description Part the picked faces from the rest: within the piece, or ``as_piece`` into one of their own.
+         */
+        Detach: {
+            /** Piece */
+            piece: string;
+            picked: components["schemas"]["Picked"];
+            /**
+             * Others
+             * @default []
+             */
+            others?: string[];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "detach";
+            /**
+             * As Piece
+             * @default false
+             */
+            as_piece?: boolean;
+        };
+        /**
+         * DuplicatePiece
+         * @description Put down a copy of a piece, ``offset`` mm away, under a name of its own.
+         */
+        DuplicatePiece: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "duplicate-piece";
+            /** Piece */
+            piece: string;
+            /**
+             * Offset
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            offset?: [
+                number,
+                number,
+                number
+            ];
+        };
+        /** EllipseOutline */
+        EllipseOutline: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            shape: "ellipse";
+            /** Width */
+            width: number;
+            /** Height */
+            height: number;
+        };
+        /**
+         * Extrude
+         * @description Extrude the picked faces by ``distance`` mm, or grow strips from picked edges of an open border.
+         *
+         *     - way "even": an even wall, every face moves by the distance along its own normal
+         *     - "mean": each connected region along its own mean normal
+         *     - "each": each face by itself
+         *     - "point": away from a ``point``
+         */
+        Extrude: {
+            /** Piece */
+            piece: string;
+            picked: components["schemas"]["Picked"];
+            /**
+             * Others
+             * @default []
+             */
+            others?: string[];
+            /**
+             * Segments
+             * @default 1
+             */
+            segments?: number;
+            /**
+             * Taper
+             * @default 1
+             */
+            taper?: number;
+            /**
+             * Degrees
+             * @default 0
+             */
+            degrees?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "extrude";
+            /** Distance */
+            distance: number;
+            /**
+             * Way
+             * @default mean
+             * @enum {string}
+             */
+            way?: "even" | "mean" | "each" | "point";
+            /** Point */
+            point?: [
+                number,
+                number,
+                number
+            ] | null;
+        };
+        /**
+         * ExtrudeAlong
+         * @description Extrude faces, or edges of an open border, by a ``vector`` in mm.
+         */
+        ExtrudeAlong: {
+            /** Piece */
+            piece: string;
+            picked: components["schemas"]["Picked"];
+            /**
+             * Others
+             * @default []
+             */
+            others?: string[];
+            /**
+             * Segments
+             * @default 1
+             */
+            segments?: number;
+            /**
+             * Taper
+             * @default 1
+             */
+            taper?: number;
+            /**
+             * Degrees
+             * @default 0
+             */
+            degrees?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "extrude-along";
+            /** Vector */
+            vector: [
+                number,
+                number,
+                number
+            ];
+        };
+        /**
+         * FaceSet
+         * @description The faces of a named set.
+         */
+        FaceSet: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            rule: "face-set";
+            /** Name */
+            name: string;
+        };
+        /**
+         * FarEnd
+         * @description An end that was picked earlier, on this piece or on another.
+         */
+        FarEnd: {
+            /** Piece */
+            piece: string;
+            picked: components["schemas"]["Picked"];
+        };
+        /**
+         * Fill
+         * @description Fill the holes at what is picked: with "quads", with "rings" that lead on what is around, or with a single "face".
+         *
+         *     ``turned`` rolls the grid of quads on. On a symmetric piece the grid is turned so that it is symmetric too.
+         */
+        Fill: {
+            /** Piece */
+            piece: string;
+            picked: components["schemas"]["Picked"];
+            /**
+             * Others
+             * @default []
+             */
+            others?: string[];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "fill";
+            /**
+             * Way
+             * @default quads
+             * @enum {string}
+             */
+            way?: "quads" | "rings" | "face";
+            /**
+             * Rings
+             * @default 1
+             */
+            rings?: number;
+            /**
+             * Turned
+             * @default 0
+             */
+            turned?: number;
+        };
+        /**
+         * FillDrawn
+         * @description A patch of quads within points drawn on a plane, joined smoothly or by straight lines; it looks ``towards``.
+         */
+        FillDrawn: {
+            /**
+             * Name
+             * @default Patch
+             */
+            name?: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "fill-drawn";
+            /** Points */
+            points: [
+                number,
+                number,
+                number
+            ][];
+            /** Towards */
+            towards: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Smooth
+             * @default true
+             */
+            smooth?: boolean;
+            /** Around */
+            around: number;
+            /**
+             * Rings
+             * @default 1
+             */
+            rings?: number;
+        };
+        /**
+         * FillOutline
+         * @description A patch of quads in a circle, an ellipse or a rounded rectangle, ``around`` faces along its border.
+         */
+        FillOutline: {
+            /**
+             * Name
+             * @default Patch
+             */
+            name?: string;
+            /**
+             * Centre
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            centre?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Stands
+             * @default z
+             * @enum {string}
+             */
+            stands?: "x" | "y" | "z";
+            /**
+             * Size Of
+             * @default cage
+             * @enum {string}
+             */
+            size_of?: "surface" | "cage";
+            /**
+             * Keep
+             * @default whole
+             * @enum {string}
+             */
+            keep?: "whole" | "x" | "y" | "z";
+            /**
+             * Half
+             * @default mirrored
+             * @enum {string}
+             */
+            half?: "mirrored" | "alone";
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "fill-outline";
+            /** Outline */
+            outline: components["schemas"]["CircleOutline"] | components["schemas"]["EllipseOutline"] | components["schemas"]["RoundedOutline"];
+            /** Around */
+            around: number;
+            /**
+             * Rings
+             * @default 1
+             */
+            rings?: number;
+        };
+        /**
+         * Fillet
+         * @description Round edges by ``radius`` mm; with ``end_radius``, from one to the other along an axis.
+         *
+         *     A variable radius goes from ``radius`` at the lowest point of the edges along ``axis`` to ``end_radius`` at the highest.
+         */
+        "Fillet-Input": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
+            /**
+             * On
+             * @default true
+             */
+            on?: boolean;
+            /**
+             * Between
+             * @default [
+             *       "piece",
+             *       "piece"
+             *     ]
+             */
+            between?: [
+                string,
+                string
+            ];
+            /** Near */
+            near?: [
+                number,
+                number,
+                number
+            ] | null;
+            /**
+             * Radius
+             * @default 1
+             */
+            radius?: number;
+            /** End Radius */
+            end_radius?: number | null;
+            /**
+             * Axis
+             * @default z
+             * @enum {string}
+             */
+            axis?: "x" | "y" | "z";
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "fillet";
+        };
+        /**
+         * Fillet
+         * @description Round edges by ``radius`` mm; with ``end_radius``, from one to the other along an axis.
+         *
+         *     A variable radius goes from ``radius`` at the lowest point of the edges along ``axis`` to ``end_radius`` at the highest.
+         */
+        "Fillet-Output": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
+            /**
+             * On
+             * @default true
+             */
+            on?: boolean;
+            /**
+             * Between
+             * @default [
+             *       "piece",
+             *       "piece"
+             *     ]
+             */
+            between?: [
+                string,
+                string
+            ];
+            /** Near */
+            near?: [
+                number,
+                number,
+                number
+            ] | null;
+            /**
+             * Radius
+             * @default 1
+             */
+            radius?: number;
+            /** End Radius */
+            end_radius?: number | null;
+            /**
+             * Axis
+             * @default z
+             * @enum {string}
+             */
+            axis?: "x" | "y" | "z";
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "fillet";
+        };
+        /**
+         * FinderAsk
+         * @description Edges by what made the faces beside them, a wished radius in mm, and before which follower they are looked at.
+         *
+         *     With ``near``, only the chain of edges that comes nearest to that point.
+         */
+        FinderAsk: {
+            /** Between */
+            between: [
+                string,
+                string
+            ];
+            /** Near */
+            near?: [
+                number,
+                number,
+                number
+            ] | null;
+            /** Radius */
+            radius: number;
+            /** Before */
+            before?: string | null;
+            /**
+             * Seconds
+             * @description for one try
+             * @default 20
+             */
+            seconds?: number;
+            /**
+             * Budget
+             * @description seconds in all; then the best so far is told
+             * @default 90
+             */
+            budget?: number;
+        };
+        /** FindingState */
+        FindingState: {
+            /** What */
+            what: string;
+            /** Count */
+            count: number;
+            /** Words */
+            words: string;
+        };
+        /**
+         * Flatten
+         * @description Move what is picked straight into a plane, by a ``share`` of the way: the plane that fits best, or of a ``normal``.
+         *
+         *     It goes through ``point``, or through the middle of the picked.
+         */
+        Flatten: {
+            /** Piece */
+            piece: string;
+            picked: components["schemas"]["Picked"];
+            /**
+             * Others
+             * @default []
+             */
+            others?: string[];
+            /**
+             * Share
+             * @default 1
+             */
+            share?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "flatten";
+            /** Normal */
+            normal?: [
+                number,
+                number,
+                number
+            ] | null;
+            /** Point */
+            point?: [
+                number,
+                number,
+                number
+            ] | null;
+        };
+        /**
+         * Flip
+         * @description Turn whole shells over, outside in: every shell of which something is picked.
+         */
+        Flip: {
+            /** Piece */
+            piece: string;
+            picked: components["schemas"]["Picked"];
+            /**
+             * Others
+             * @default []
+             */
+            others?: string[];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "flip";
+        };
+        /**
+         * ForgetFaces
+         * @description Take the name from a set of faces.
+         */
+        ForgetFaces: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "forget-faces";
+            /** Piece */
+            piece: string;
+            /** Name */
+            name: string;
+        };
+        /**
+         * FoundChain
+         * @description One chain of edges: the largest radius that holds on it alone, points on it, and where it breaks beyond that.
+         */
+        FoundChain: {
+            /** Holds */
+            holds: number;
+            /** Line */
+            line: [
+                number,
+                number,
+                number
+            ][];
+            /** Tries */
+            tries: components["schemas"]["TryState"][];
+            /** Breaks At */
+            breaks_at: [
+                number,
+                number,
+                number
+            ] | null;
+            /**
+             * Bend
+             * @description the room in mm where it breaks
+             */
+            bend: number | null;
+            /** Reason */
+            reason: string;
+        };
+        /**
+         * FoundState
+         * @description What the fillet finder found: ``radius`` holds on all chains together, ``by_triangles`` on the mesh route.
+         *
+         *     ``ended``: "found", or "time" where the budget ran out with the best so far.
+         */
+        FoundState: {
+            /** Wished */
+            wished: number;
+            /** Radius */
+            radius: number;
+            /** Chains */
+            chains: components["schemas"]["FoundChain"][];
+            /** Tries */
+            tries: components["schemas"]["TryState"][];
+            /**
+             * By Triangles
+             * @default 0
+             */
+            by_triangles?: number;
+            /**
+             * Ended
+             * @default found
+             * @enum {string}
+             */
+            ended?: "found" | "time";
+        };
+        /**
+         * GroupPieces
+         * @description Put pieces into a group of a name, or with no name take them out of theirs.
+         */
+        GroupPieces: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "group-pieces";
+            /** Pieces */
+            pieces: string[];
+            /** Group */
+            group: string | null;
+        };
+        /**
+         * Heal
+         * @description Take edges away: the picked, those at picked vertices, or those within picked faces. Faces grow together.
+         */
+        Heal: {
+            /** Piece */
+            piece: string;
+            picked: components["schemas"]["Picked"];
+            /**
+             * Others
+             * @default []
+             */
+            others?: string[];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "heal";
+        };
+        /**
+         * Hollow
+         * @description All that lies deeper than ``wall`` mm is taken out. ``opening`` cuts the wall off beyond a plane.
+         */
+        "Hollow-Input": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
+            /**
+             * On
+             * @default true
+             */
+            on?: boolean;
+            /**
+             * Wall
+             * @default 2
+             */
+            wall?: number;
+            /**
+             * Vents
+             * @default []
+             */
+            vents?: components["schemas"]["Vent-Input"][];
+            /** Opening */
+            opening?: [
+                [
+                    number,
+                    number,
+                    number
+                ],
+                [
+                    number,
+                    number,
+                    number
+                ]
+            ] | null;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "hollow";
+        };
+        /**
+         * Hollow
+         * @description All that lies deeper than ``wall`` mm is taken out. ``opening`` cuts the wall off beyond a plane.
+         */
+        "Hollow-Output": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
+            /**
+             * On
+             * @default true
+             */
+            on?: boolean;
+            /**
+             * Wall
+             * @default 2
+             */
+            wall?: number;
+            /**
+             * Vents
+             * @default []
+             */
+            vents?: components["schemas"]["Vent-Output"][];
+            /** Opening */
+            opening?: [
+                [
+                    number,
+                    number,
+                    number
+                ],
+                [
+                    number,
+                    number,
+                    number
+                ]
+            ] | null;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "hollow";
+        };
+        /**
+         * ImportedBody
+         * @description A solid that was brought in, by its asset: ``turned`` by so many degrees about x, then y, then z, its origin then put
+         *     to ``point``.
+         */
+        "ImportedBody-Input": {
+            /** Asset */
+            asset: string;
+            /**
+             * Point
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            point?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Turned
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            turned?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Kind
+             * @default imported
+             * @constant
+             */
+            kind?: "imported";
+        };
+        /**
+         * ImportedBody
+         * @description A solid that was brought in, by its asset: ``turned`` by so many degrees about x, then y, then z, its origin then put
+         *     to ``point``.
+         */
+        "ImportedBody-Output": {
+            /** Asset */
+            asset: string;
+            /**
+             * Point
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            point?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Turned
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            turned?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Kind
+             * @default imported
+             * @constant
+             */
+            kind?: "imported";
+        };
+        /**
+         * Inset
+         * @description A ring of faces ``width`` mm wide within the rim of the picked, the inner faces ``depth`` mm along their normals.
+         *
+         *     With ``apart`` each face by itself.
+         */
+        Inset: {
+            /** Piece */
+            piece: string;
+            picked: components["schemas"]["Picked"];
+            /**
+             * Others
+             * @default []
+             */
+            others?: string[];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "inset";
+            /** Width */
+            width: number;
+            /**
+             * Depth
+             * @default 0
+             */
+            depth?: number;
+            /**
+             * Apart
+             * @default false
+             */
+            apart?: boolean;
+        };
+        /**
+         * JobReport
+         * @description How a job stands; ``progress`` runs from 0 to 1. Where it failed at a place, that is named.
+         */
+        JobReport: {
+            /** Id */
+            id: string;
+            /** Status */
+            status: string;
+            /** Progress */
+            progress: number;
+            /** Words */
+            words: string;
+            place?: components["schemas"]["PlaceSchema"] | null;
+        };
+        /**
+         * JoinPieces
+         * @description Make several pieces one, the first of them; each stays as it stands, and nothing is welded.
+         */
+        JoinPieces: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "join-pieces";
+            /** Pieces */
+            pieces: string[];
+        };
+        /**
+         * KeepVariant
+         * @description Keep one of an original and its variants, under the original's name; the others are deleted.
+         */
+        KeepVariant: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "keep-variant";
+            /** Piece */
+            piece: string;
+        };
+        /**
+         * KeepingState
+         * @description Where designs are kept, and the bytes that they take.
+         */
+        KeepingState: {
+            /** Folder */
+            folder: string;
+            /**
+             * Reading
+             * @description why designs are only read here; empty as a rule
+             */
+            reading: string;
+            /**
+             * Designs
+             * @description bytes of all designs with their steps, pictures and meshes
+             */
+            designs: number;
+            /**
+             * Made
+             * @description bytes of solids, pictures and files that were made of them and can be made again
+             */
+            made: number;
+            /**
+             * Copies
+             * @description bytes of the copies of earlier days
+             */
+            copies: number;
+            /**
+             * Made Days
+             * @description days after which what was made and not asked for again is swept
+             */
+            made_days: number;
+            /**
+             * Copy Days
+             * @description how many days that were worked are kept as copies
+             */
+            copy_days: number;
+        };
+        /**
+         * KeyedJob
+         * @description A job, and the key by which its result is fetched.
+         */
+        KeyedJob: {
+            job: components["schemas"]["JobReport"];
+            /** Key */
+            key: string;
+        };
+        /**
+         * Knife
+         * @description Cut the picked faces, or with a piece picked all of it, along the plane through ``point`` with a ``normal``.
+         *
+         *     Vertices within ``near`` mm are used for the cut and drawn into the plane. ``keep`` a side, or both; ``leave`` them
+         *     "joined", "open" or "filled" with a ``cap``. The edges of the cut get a ``sharpness``.
+         */
+        Knife: {
+            /** Piece */
+            piece: string;
+            picked: components["schemas"]["Picked"];
+            /**
+             * Others
+             * @default []
+             */
+            others?: string[];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "knife";
+            /** Point */
+            point: [
+                number,
+                number,
+                number
+            ];
+            /** Normal */
+            normal: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Near
+             * @default 0
+             */
+            near?: number;
+            /**
+             * Keep
+             * @default both
+             * @enum {string}
+             */
+            keep?: "both" | "positive" | "negative";
+            /**
+             * Leave
+             * @default joined
+             * @enum {string}
+             */
+            leave?: "joined" | "open" | "filled";
+            /**
+             * Cap
+             * @default face
+             * @enum {string}
+             */
+            cap?: "face" | "quads";
+            /**
+             * Sharpness
+             * @default 0
+             */
+            sharpness?: number;
+        };
+        /**
+         * LayFace
+         * @description Add a face of three or four corners: points in mm, and vertices of the piece by their index.
+         *
+         *     Two vertices together are both ends of an edge: which of them comes first is the one that lets no sides cross.
+         *     Without a ``piece`` it is the first face of a new one. Where no neighbour decides, it looks ``towards`` a direction.
+         */
+        LayFace: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "lay-face";
+            /** Piece */
+            piece?: string | null;
+            /**
+             * Name
+             * @default Laid sheet
+             */
+            name?: string;
+            /** Corners */
+            corners: (number | [
+                number,
+                number
+            ] | [
+                number,
+                number,
+                number
+            ])[];
+            /** Towards */
+            towards: [
+                number,
+                number,
+                number
+            ];
+        };
+        /**
+         * LineUp
+         * @description Move what is picked straight onto a line: the one that fits best, or ``along`` a direction, through ``point`` or
+         *     the middle; with ``even`` a chain's vertices at even distances.
+         */
+        LineUp: {
+            /** Piece */
+            piece: string;
+            picked: components["schemas"]["Picked"];
+            /**
+             * Others
+             * @default []
+             */
+            others?: string[];
+            /**
+             * Share
+             * @default 1
+             */
+            share?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "line-up";
+            /** Along */
+            along?: [
+                number,
+                number,
+                number
+            ] | null;
+            /** Point */
+            point?: [
+                number,
+                number,
+                number
+            ] | null;
+            /**
+             * Even
+             * @default false
+             */
+            even?: boolean;
+        };
+        /**
+         * LockPiece
+         * @description Lock a piece against changes, or unlock it, and those of its group with it.
+         */
+        LockPiece: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "lock-piece";
+            /** Piece */
+            piece: string;
+            /** Locked */
+            locked: boolean;
+        };
+        /**
+         * Loop
+         * @description The loops through the picked; a single vertex or face takes its direction from the edge ``towards``.
+         */
+        Loop: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            rule: "loop";
+            /** Towards */
+            towards?: number | null;
+        };
+        /**
+         * MachineAsk
+         * @description What the simulated print bench can do; mm, mm/s, degrees, g/cm³, a share of fill.
+         */
+        MachineAsk: {
+            /**
+             * Bed
+             * @default [
+             *       220,
+             *       220,
+             *       250
+             *     ]
+             */
+            bed?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Layer
+             * @default 0.2
+             */
+            layer?: number;
+            /**
+             * Line
+             * @default 0.4
+             */
+            line?: number;
+            /**
+             * Least Wall
+             * @default 1.2
+             */
+            least_wall?: number;
+            /**
+             * Overhang
+             * @default 50
+             */
+            overhang?: number;
+            /**
+             * Speed
+             * @default 60
+             */
+            speed?: number;
+            /**
+             * Fill
+             * @default 0.15
+             */
+            fill?: number;
+            /**
+             * Density
+             * @default 1.24
+             */
+            density?: number;
+        };
+        /**
+         * MakeIndependent
+         * @description Keep the whole of a symmetric piece as it stands, each side on its own; or let a piece follow no longer.
+         */
+        MakeIndependent: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "make-independent";
+            /** Piece */
+            piece: string;
+        };
+        /**
+         * MakeVariant
+         * @description Copy a piece as a numbered variant in the same place, to try another way beside the original.
+         *
+         *     A variant of a variant counts as one of the same original. The copy begins alone on the screen: the piece it was made
+         *     of is hidden, and the two can be compared.
+         */
+        MakeVariant: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "make-variant";
+            /** Piece */
+            piece: string;
+        };
+        /** MaterialState */
+        MaterialState: {
+            /** Name */
+            name: string;
+            /**
+             * Density
+             * @description g/cm³
+             */
+            density: number;
+            /** Source */
+            source: string;
+        };
+        /**
+         * MeasurePicture
+         * @description Size a picture by two points on it, in pixels from its upper left, and the true ``distance`` between them in mm.
+         *
+         *     The point midway between the two stays where it is.
+         */
+        MeasurePicture: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "measure-picture";
+            /** Reference */
+            reference: string;
+            /** Start */
+            start: [
+                number,
+                number
+            ];
+            /** End */
+            end: [
+                number,
+                number
+            ];
+            /** Distance */
+            distance: number;
+        };
+        /**
+         * MeasuredState
+         * @description What is measured of the finished body on triangles within ``chord`` mm of it; mm, mm³.
+         */
+        MeasuredState: {
+            /** Triangle Count */
+            triangle_count: number;
+            /** Chord */
+            chord: number;
+            /**
+             * Mesh Volume
+             * @description what the route by triangles found on its own
+             */
+            mesh_volume: number;
+            /** Centre */
+            centre: [
+                number,
+                number,
+                number
+            ];
+            /** Crossings */
+            crossings: number;
+            /**
+             * Thinnest
+             * @description 99 of 100 sampled points have a thicker wall
+             */
+            thinnest: number;
+            /** Thinnest At */
+            thinnest_at: [
+                number,
+                number,
+                number
+            ];
+            /** Tolerance */
+            tolerance: number;
+            /**
+             * Followers
+             * @description id, name, what became of it, and why
+             */
+            followers: [
+                string,
+                string,
+                string,
+                string
+            ][];
+        };
+        /**
+         * Mirror
+         * @description Mirror a piece in the plane through ``point`` with a ``normal``; a second time, in a plane square to the first.
+         *
+         *     - "cut": cut a whole body at the plane, keep one side and mirror it
+         *     - "follow": leave the whole as it is laid out; the other side follows the kept one
+         *     - "open": an open half; its border within ``tolerance`` mm of the plane is drawn into it and joined
+         *     - "second": a second piece that follows this one
+         *
+         *     The side that the normal points to is kept, or with ``keep`` "negative" the other.
+         */
+        Mirror: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "mirror";
+            /** Piece */
+            piece: string;
+            /**
+             * Way
+             * @default cut
+             * @enum {string}
+             */
+            way?: "cut" | "follow" | "open" | "second";
+            /**
+             * Point
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            point?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Normal
+             * @default [
+             *       1,
+             *       0,
+             *       0
+             *     ]
+             */
+            normal?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Keep
+             * @default positive
+             * @enum {string}
+             */
+            keep?: "positive" | "negative";
+            /**
+             * Tolerance
+             * @default 0.5
+             */
+            tolerance?: number;
+        };
+        /**
+         * MirrorBody
+         * @description The body and its mirror image in the plane through ``point``.
+         */
+        "MirrorBody-Input": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
+            /**
+             * On
+             * @default true
+             */
+            on?: boolean;
+            /**
+             * Point
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            point?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Normal
+             * @default [
+             *       1,
+             *       0,
+             *       0
+             *     ]
+             */
+            normal?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "mirror-body";
+        };
+        /**
+         * MirrorBody
+         * @description The body and its mirror image in the plane through ``point``.
+         */
+        "MirrorBody-Output": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
+            /**
+             * On
+             * @default true
+             */
+            on?: boolean;
+            /**
+             * Point
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            point?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Normal
+             * @default [
+             *       1,
+             *       0,
+             *       0
+             *     ]
+             */
+            normal?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "mirror-body";
+        };
+        /**
+         * Mirrored
+         * @description The picked and the same on the far side of the plane where ``axis`` is ``at`` mm.
+         */
+        Mirrored: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            rule: "far-side";
+            /**
+             * Axis
+             * @default x
+             * @enum {string}
+             */
+            axis?: "x" | "y" | "z";
+            /**
+             * At
+             * @default 0
+             */
+            at?: number;
+        };
+        /**
+         * Move
+         * @description Move by ``vector`` in mm.
+         */
+        Move: {
+            /** Piece */
+            piece: string;
+            picked: components["schemas"]["Picked"];
+            /**
+             * Others
+             * @default []
+             */
+            others?: string[];
+            reach?: components["schemas"]["ReachBy"] | null;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "move";
+            /** Vector */
+            vector: [
+                number,
+                number,
+                number
+            ];
+        };
+        /**
+         * MoveAlongNormal
+         * @description Move by ``distance`` mm along the mean normal: out when positive, in when negative.
+         */
+        MoveAlongNormal: {
+            /** Piece */
+            piece: string;
+            picked: components["schemas"]["Picked"];
+            /**
+             * Others
+             * @default []
+             */
+            others?: string[];
+            reach?: components["schemas"]["ReachBy"] | null;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "move-along-normal";
+            /** Distance */
+            distance: number;
+        };
+        /**
+         * MoveEach
+         * @description Move every vertex by ``distance`` in mm along its own normal.
+         */
+        MoveEach: {
+            /** Piece */
+            piece: string;
+            picked: components["schemas"]["Picked"];
+            /**
+             * Others
+             * @default []
+             */
+            others?: string[];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "move-each";
+            /** Distance */
+            distance: number;
+            reach?: components["schemas"]["ReachBy"] | null;
+        };
+        /**
+         * NameFaces
+         * @description Keep the picked faces as a set under a name; a set of that name is replaced.
+         */
+        NameFaces: {
+            /** Piece */
+            piece: string;
+            picked: components["schemas"]["Picked"];
+            /**
+             * Others
+             * @default []
+             */
+            others?: string[];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "name-faces";
+            /** Name */
+            name: string;
+        };
+        /** NewDesign */
+        NewDesign: {
+            /** Name */
+            name: string;
+            /**
+             * Unit
+             * @default mm
+             * @enum {string}
+             */
+            unit?: "mm" | "cm" | "in";
+        };
+        /** NewName */
+        NewName: {
+            /** Name */
+            name: string;
+        };
+        /**
+         * NumberState
+         * @description In mm, degrees, per cent, or plain.
+         */
+        NumberState: {
+            /** Value */
+            value: number;
+        };
+        /** ObjectionState */
+        ObjectionState: {
+            /** What */
+            what: string;
+            /** Refuses */
+            refuses: boolean;
+            /** Words */
+            words: string;
+            /** Places */
+            places: [
+                number,
+                number,
+                number
+            ][];
+        };
+        /**
+         * OrderFollowers
+         * @description Put a piece's followers into another order; all of their ids are given.
+         */
+        OrderFollowers: {
+            /** Piece */
+            piece: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "order-followers";
+            /** Order */
+            order: string[];
+        };
+        /**
+         * OrderPiece
+         * @description Move a piece to another place (from 0) in the list.
+         */
+        OrderPiece: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "order-piece";
+            /** Piece */
+            piece: string;
+            /** Place */
+            place: number;
+        };
+        /** Pick */
+        Pick: {
+            /** Rule */
+            rule: components["schemas"]["Loop"] | components["schemas"]["Ring"] | components["schemas"]["Band"] | components["schemas"]["Simple"] | components["schemas"]["FaceSet"] | components["schemas"]["Creases"] | components["schemas"]["Similar"] | components["schemas"]["Mirrored"] | components["schemas"]["Convert"];
+            picked: components["schemas"]["Picked"];
+        };
+        /**
+         * Picked
+         * @description Elements of one kind, by their index in the cage; of kind "piece" the whole piece.
+         */
+        Picked: {
+            /** Kind */
+            kind: ("vertex" | "edge" | "face") | "piece";
+            /** Ids */
+            ids: number[];
+        };
+        /**
+         * PictureState
+         * @description A reference picture: ``right`` and ``up`` are unit vectors in its plane, ``width`` is in mm.
+         */
+        PictureState: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "picture";
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+            /** Asset */
+            asset: string;
+            /** Pixels */
+            pixels: [
+                number,
+                number
+            ];
+            /** View */
+            view: string;
+            /** Centre */
+            centre: [
+                number,
+                number,
+                number
+            ];
+            /** Width */
+            width: number;
+            /** Degrees */
+            degrees: number;
+            /** Right */
+            right: [
+                number,
+                number,
+                number
+            ];
+            /** Up */
+            up: [
+                number,
+                number,
+                number
+            ];
+            /** Opacity */
+            opacity: number;
+            /** In Front */
+            in_front: boolean;
+            /** Visible */
+            visible: boolean;
+            /** Locked */
+            locked: boolean;
+        };
+        /**
+         * PieceBody
+         * @description Another piece with its own followers.
+         */
+        "PieceBody-Input": {
+            /** Piece */
+            piece: string;
+            /**
+             * Kind
+             * @default piece
+             * @constant
+             */
+            kind?: "piece";
+        };
+        /**
+         * PieceBody
+         * @description Another piece with its own followers.
+         */
+        "PieceBody-Output": {
+            /** Piece */
+            piece: string;
+            /**
+             * Kind
+             * @default piece
+             * @constant
+             */
+            kind?: "piece";
+        };
+        /**
+         * PieceState
+         * @description One piece without its arrays. ``size`` is the extent of the control points in mm.
+         */
+        PieceState: {
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+            /** Visible */
+            visible: boolean;
+            /** Locked */
+            locked: boolean;
+            /** Colour */
+            colour: string;
+            /** Group */
+            group: string | null;
+            /** Original */
+            original: string | null;
+            symmetry: components["schemas"]["SymmetryState"] | null;
+            /**
+             * Follows
+             * @description the id of the piece that this one is the mirror image of
+             */
+            follows: string | null;
+            /**
+             * Face Sets
+             * @description names of face sets to their counts
+             */
+            face_sets: {
+                [key: string]: number;
+            };
+            /** Vertex Count */
+            vertex_count: number;
+            /** Edge Count */
+            edge_count: number;
+            /** Face Count */
+            face_count: number;
+            /** Open Edge Count */
+            open_edge_count: number;
+            /** Size */
+            size: [
+                number,
+                number,
+                number
+            ];
+            /** Digest */
+            digest: string;
+            /** Followers */
+            followers: (components["schemas"]["Combine-Output"] | components["schemas"]["CutEdge-Output"] | components["schemas"]["Fillet-Output"] | components["schemas"]["Hollow-Output"] | components["schemas"]["MirrorBody-Output"] | components["schemas"]["RepeatAlong-Output"] | components["schemas"]["RepeatRound-Output"] | components["schemas"]["ScaleToSize-Output"] | components["schemas"]["Thickened-Output"] | components["schemas"]["Trim-Output"] | components["schemas"]["TrimBySheet-Output"])[];
+            /**
+             * Called
+             * @description ids of followers to what they are called
+             */
+            called: {
+                [key: string]: string;
+            };
+            /**
+             * Made From
+             * @description changes with everything that the piece's solid is made from
+             */
+            made_from: string;
+        };
+        /**
+         * PlaceComponent
+         * @description Move a component by a vector, or turn it by ``degrees`` about an ``axis`` through its own origin.
+         */
+        PlaceComponent: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "place-component";
+            /** Reference */
+            reference: string;
+            /**
+             * Vector
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            vector?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Axis
+             * @default [
+             *       0,
+             *       0,
+             *       1
+             *     ]
+             */
+            axis?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Degrees
+             * @default 0
+             */
+            degrees?: number;
+        };
+        /**
+         * PlacePicture
+         * @description Give a picture another middle, width, turn within its plane, or view; what is left out stays.
+         */
+        PlacePicture: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "place-picture";
+            /** Reference */
+            reference: string;
+            /** Centre */
+            centre?: [
+                number,
+                number,
+                number
+            ] | null;
+            /** Width */
+            width?: number | null;
+            /** Degrees */
+            degrees?: number | null;
+            /** View */
+            view?: ("front" | "back" | "right" | "left" | "top" | "bottom") | null;
+        };
+        /**
+         * PlaceSchema
+         * @description Where it is: elements of the piece at fault, and points in mm.
+         */
+        PlaceSchema: {
+            /**
+             * Vertices
+             * @default []
+             */
+            vertices?: number[];
+            /**
+             * Edges
+             * @default []
+             */
+            edges?: number[];
+            /**
+             * Faces
+             * @default []
+             */
+            faces?: number[];
+            /**
+             * Points
+             * @default []
+             */
+            points?: [
+                number,
+                number,
+                number
+            ][];
+        };
+        /**
+         * PreviewState
+         * @description What a command would lead to; ``notes`` say how true it came out, ``doubtful`` are faces where it did not.
+         *
+         *     ``rail`` is the line along which a number of the command is set by hand, from its 0 to its 1, in mm.
+         */
+        PreviewState: {
+            /** Title */
+            title: string;
+            /** Notes */
+            notes: string[];
+            /** Doubtful */
+            doubtful: number[];
+            /** Pieces */
+            pieces: components["schemas"]["PieceState"][];
+            /** References */
+            references: (components["schemas"]["PictureState"] | components["schemas"]["ComponentState"])[];
+            selected: components["schemas"]["SelectedState"] | null;
+            /** Rail */
+            rail: [
+                [
+                    number,
+                    number,
+                    number
+                ],
+                [
+                    number,
+                    number,
+                    number
+                ]
+            ] | null;
+        };
+        /**
+         * ReachBy
+         * @description How far a change carries around the picked: ``radius`` mm along the cage, or through space.
+         *
+         *     ``profile`` "drawn" goes through the points of ``curve``, (distance, share), both from 0 to 1. With ``within`` only
+         *     what these elements hold takes part.
+         */
+        ReachBy: {
+            /** Radius */
+            radius: number;
+            /**
+             * In Space
+             * @default false
+             */
+            in_space?: boolean;
+            /**
+             * Profile
+             * @default smooth
+             * @enum {string}
+             */
+            profile?: "smooth" | "sharp" | "round" | "flat" | "linear" | "drawn";
+            /**
+             * Curve
+             * @default []
+             */
+            curve?: [
+                number,
+                number
+            ][];
+            within?: components["schemas"]["Picked"] | null;
+        };
+        /**
+         * Relax
+         * @description Even out the picked vertices within the form, in so many ``rounds``; with ``hold`` they are fitted to the surface.
+         */
+        Relax: {
+            /** Piece */
+            piece: string;
+            picked: components["schemas"]["Picked"];
+            /**
+             * Others
+             * @default []
+             */
+            others?: string[];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "relax";
+            /**
+             * Rounds
+             * @default 5
+             */
+            rounds?: number;
+            /**
+             * Strength
+             * @default 0.5
+             */
+            strength?: number;
+            /**
+             * Hold
+             * @default true
+             */
+            hold?: boolean;
+        };
+        /**
+         * RemarkState
+         * @description A sentence, and the place that it is about.
+         */
+        RemarkState: {
+            /** Words */
+            words: string;
+            place: components["schemas"]["PlaceSchema"];
+        };
+        /**
+         * Remove
+         * @description Take loops, edges or vertices away; faces grow together and stay whole. With ``loops`` the whole loops of the
+         *     picked edges go; ``form`` "hold" fits what is left to the surface.
+         */
+        Remove: {
+            /** Piece */
+            piece: string;
+            picked: components["schemas"]["Picked"];
+            /**
+             * Others
+             * @default []
+             */
+            others?: string[];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "remove";
+            /**
+             * Loops
+             * @default false
+             */
+            loops?: boolean;
+            /**
+             * Form
+             * @default let
+             * @enum {string}
+             */
+            form?: "let" | "hold";
+        };
+        /**
+         * RemoveFollower
+         * @description Take a follower away.
+         */
+        RemoveFollower: {
+            /** Piece */
+            piece: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "remove-follower";
+            /** Follower */
+            follower: string;
+        };
+        /**
+         * RenamePiece
+         * @description Give a piece another name.
+         */
+        RenamePiece: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "rename-piece";
+            /** Piece */
+            piece: string;
+            /** Name */
+            name: string;
+        };
+        /**
+         * RepeatAlong
+         * @description ``count`` copies along a direction, ``spacing`` mm apart; ``phase`` moves the first by so many steps.
+         */
+        "RepeatAlong-Input": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
+            /**
+             * On
+             * @default true
+             */
+            on?: boolean;
+            /**
+             * Along
+             * @default [
+             *       1,
+             *       0,
+             *       0
+             *     ]
+             */
+            along?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Count
+             * @default 3
+             */
+            count?: number;
+            /**
+             * Spacing
+             * @default 20
+             */
+            spacing?: number;
+            /**
+             * Phase
+             * @default 0
+             */
+            phase?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "repeat-along";
+        };
+        /**
+         * RepeatAlong
+         * @description ``count`` copies along a direction, ``spacing`` mm apart; ``phase`` moves the first by so many steps.
+         */
+        "RepeatAlong-Output": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
+            /**
+             * On
+             * @default true
+             */
+            on?: boolean;
+            /**
+             * Along
+             * @default [
+             *       1,
+             *       0,
+             *       0
+             *     ]
+             */
+            along?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Count
+             * @default 3
+             */
+            count?: number;
+            /**
+             * Spacing
+             * @default 20
+             */
+            spacing?: number;
+            /**
+             * Phase
+             * @default 0
+             */
+            phase?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "repeat-along";
+        };
+        /**
+         * RepeatAround
+         * @description Repeat a piece in ``sectors`` about the axis ``along`` through ``point``, with or without a mirror in each sector.
+         *
+         *     - "open": the piece is one sector (with ``mirrored`` half of one); borders that meet within ``tolerance`` are joined
+         *     - "follow": a whole that is laid out alike all round; all sectors follow the one ``towards`` a direction
+         */
+        RepeatAround: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "repeat-around";
+            /** Piece */
+            piece: string;
+            /**
+             * Way
+             * @default open
+             * @enum {string}
+             */
+            way?: "open" | "follow";
+            /**
+             * Point
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            point?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Along
+             * @default [
+             *       0,
+             *       0,
+             *       1
+             *     ]
+             */
+            along?: [
+                number,
+                number,
+                number
+            ];
+            /** Sectors */
+            sectors: number;
+            /**
+             * Mirrored
+             * @default false
+             */
+            mirrored?: boolean;
+            /**
+             * Towards
+             * @default [
+             *       1,
+             *       0,
+             *       0
+             *     ]
+             */
+            towards?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Tolerance
+             * @default 0.5
+             */
+            tolerance?: number;
+        };
+        /**
+         * RepeatRound
+         * @description ``count`` copies about an axis, ``angle`` degrees from one to the next (None: evenly all round).
+         *
+         *     ``phase`` moves the first by so many steps: a half lays it between.
+         */
+        "RepeatRound-Input": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
+            /**
+             * On
+             * @default true
+             */
+            on?: boolean;
+            /**
+             * Point
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            point?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Along
+             * @default [
+             *       0,
+             *       0,
+             *       1
+             *     ]
+             */
+            along?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Count
+             * @default 6
+             */
+            count?: number;
+            /** Angle */
+            angle?: number | null;
+            /**
+             * Phase
+             * @default 0
+             */
+            phase?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "repeat-round";
+        };
+        /**
+         * RepeatRound
+         * @description ``count`` copies about an axis, ``angle`` degrees from one to the next (None: evenly all round).
+         *
+         *     ``phase`` moves the first by so many steps: a half lays it between.
+         */
+        "RepeatRound-Output": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
+            /**
+             * On
+             * @default true
+             */
+            on?: boolean;
+            /**
+             * Point
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            point?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Along
+             * @default [
+             *       0,
+             *       0,
+             *       1
+             *     ]
+             */
+            along?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Count
+             * @default 6
+             */
+            count?: number;
+            /** Angle */
+            angle?: number | null;
+            /**
+             * Phase
+             * @default 0
+             */
+            phase?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "repeat-round";
+        };
+        /**
+         * Resample
+         * @description Give a grid of picked faces ``u`` by ``v`` faces and hold its form; rows lie evenly, or closer where it bends more.
+         */
+        Resample: {
+            /** Piece */
+            piece: string;
+            picked: components["schemas"]["Picked"];
+            /**
+             * Others
+             * @default []
+             */
+            others?: string[];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "resample";
+            /** U */
+            u: number;
+            /** V */
+            v: number;
+            /**
+             * Density
+             * @default even
+             * @enum {string}
+             */
+            density?: "even" | "curvature";
+        };
+        /**
+         * Ring
+         * @description The rings through the picked.
+         */
+        Ring: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            rule: "ring";
+            /** Towards */
+            towards?: number | null;
+        };
+        /** RoundedOutline */
+        RoundedOutline: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            shape: "rounded-rectangle";
+            /** Width */
+            width: number;
+            /** Height */
+            height: number;
+            /** Radius */
+            radius: number;
+        };
+        /**
+         * ScaleCreases
+         * @description Multiply the sharpness of all creases and corners of what is picked by a ``factor``: below 1 softens.
+         */
+        ScaleCreases: {
+            /** Piece */
+            piece: string;
+            picked: components["schemas"]["Picked"];
+            /**
+             * Others
+             * @default []
+             */
+            others?: string[];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "scale-creases";
+            /** Factor */
+            factor: number;
+        };
+        /**
+         * ScaleToSize
+         * @description Scale evenly about ``about`` until ``measure`` is ``length`` mm: an extent, or the distance of two points.
+         */
+        "ScaleToSize-Input": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
+            /**
+             * On
+             * @default true
+             */
+            on?: boolean;
+            /**
+             * Measure
+             * @default longest
+             * @enum {string}
+             */
+            measure?: "longest" | "x" | "y" | "z" | "distance";
+            /**
+             * Length
+             * @default 100
+             */
+            length?: number;
+            /** Ends */
+            ends?: [
+                [
+                    number,
+                    number,
+                    number
+                ],
+                [
+                    number,
+                    number,
+                    number
+                ]
+            ] | null;
+            /**
+             * About
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            about?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "scale-to-size";
+        };
+        /**
+         * ScaleToSize
+         * @description Scale evenly about ``about`` until ``measure`` is ``length`` mm: an extent, or the distance of two points.
+         */
+        "ScaleToSize-Output": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
+            /**
+             * On
+             * @default true
+             */
+            on?: boolean;
+            /**
+             * Measure
+             * @default longest
+             * @enum {string}
+             */
+            measure?: "longest" | "x" | "y" | "z" | "distance";
+            /**
+             * Length
+             * @default 100
+             */
+            length?: number;
+            /** Ends */
+            ends?: [
+                [
+                    number,
+                    number,
+                    number
+                ],
+                [
+                    number,
+                    number,
+                    number
+                ]
+            ] | null;
+            /**
+             * About
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            about?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "scale-to-size";
+        };
+        /** SectionPlane */
+        SectionPlane: {
+            /** Point */
+            point: [
+                number,
+                number,
+                number
+            ];
+            /** Normal */
+            normal: [
+                number,
+                number,
+                number
+            ];
+        };
+        /** SelectedState */
+        SelectedState: {
+            /** Kind */
+            kind: ("vertex" | "edge" | "face") | "piece";
+            /** Ids */
+            ids: number[];
+            /** Piece */
+            piece: string;
+        };
+        /**
+         * SetCorner
+         * @description Give the picked vertices (or those that the picked edges or faces hold) a sharpness, 0 smooth to 10 hard.
+         */
+        SetCorner: {
+            /** Piece */
+            piece: string;
+            picked: components["schemas"]["Picked"];
+            /**
+             * Others
+             * @default []
+             */
+            others?: string[];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "corner";
+            /** Sharpness */
+            sharpness: number;
+        };
+        /**
+         * SetCrease
+         * @description Give the picked edges (or those that the picked faces or vertices hold) a sharpness, 0 smooth to 10 hard.
+         */
+        SetCrease: {
+            /** Piece */
+            piece: string;
+            picked: components["schemas"]["Picked"];
+            /**
+             * Others
+             * @default []
+             */
+            others?: string[];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "crease";
+            /** Sharpness */
+            sharpness: number;
+        };
+        /**
+         * ShowPiece
+         * @description Show or hide a piece, and those of its group with it.
+         */
+        ShowPiece: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "show-piece";
+            /** Piece */
+            piece: string;
+            /** Visible */
+            visible: boolean;
+        };
+        /**
+         * Similar
+         * @description What is like the picked: in ``valence``, ``sharpness``, or ``normal`` within some ``degrees``.
+         */
+        Similar: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            rule: "similar";
+            /**
+             * By
+             * @enum {string}
+             */
+            by: "valence" | "sharpness" | "normal";
+            /**
+             * Degrees
+             * @default 15
+             */
+            degrees?: number;
+        };
+        /**
+         * Simple
+         * @description Grow, shrink, invert, all, none, or the border.
+         */
+        Simple: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            rule: "all" | "border" | "grow" | "invert" | "none" | "shrink";
+        };
+        /**
+         * SizeBy
+         * @description Multiply the extent by ``factors`` about ``pivot`` (default the middle of the selection).
+         *
+         *     The factors go along x, y and z, or along the three unit vectors of ``frame``.
+         */
+        SizeBy: {
+            /** Piece */
+            piece: string;
+            picked: components["schemas"]["Picked"];
+            /**
+             * Others
+             * @default []
+             */
+            others?: string[];
+            reach?: components["schemas"]["ReachBy"] | null;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "size";
+            /** Factors */
+            factors: [
+                number,
+                number,
+                number
+            ];
+            /** Pivot */
+            pivot?: [
+                number,
+                number,
+                number
+            ] | null;
+            /** Frame */
+            frame?: [
+                [
+                    number,
+                    number,
+                    number
+                ],
+                [
+                    number,
+                    number,
+                    number
+                ],
+                [
+                    number,
+                    number,
+                    number
+                ]
+            ] | null;
+        };
+        /**
+         * Slide
+         * @description Slide picked chains along the cage to their left, or for a negative amount to their right; with ``towards`` each
+         *     picked vertex by itself along that of its edges that goes this way best.
+         *
+         *     The amount is a ``share`` of the way to the next loop, -1 to 1, or where it is given ``distance`` mm.
+         */
+        Slide: {
+            /** Piece */
+            piece: string;
+            picked: components["schemas"]["Picked"];
+            /**
+             * Others
+             * @default []
+             */
+            others?: string[];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "slide";
+            /**
+             * Share
+             * @default 0
+             */
+            share?: number;
+            /** Distance */
+            distance?: number | null;
+            /** Towards */
+            towards?: [
+                number,
+                number,
+                number
+            ] | null;
+        };
+        /**
+         * SolidFileState
+         * @description A STEP file that was kept, by its asset; mm, mm³.
+         */
+        SolidFileState: {
+            /** Asset */
+            asset: string;
+            /** Name */
+            name: string;
+            /** Size */
+            size: [
+                number,
+                number,
+                number
+            ];
+            /** Volume */
+            volume: number;
+            /** Solids */
+            solids: number;
+            /** Faces */
+            faces: number;
+        };
+        /**
+         * SpaceEvenly
+         * @description Set the vertices of picked loops at even distances along the curve through them, by a ``share`` of the way.
+         */
+        SpaceEvenly: {
+            /** Piece */
+            piece: string;
+            picked: components["schemas"]["Picked"];
+            /**
+             * Others
+             * @default []
+             */
+            others?: string[];
+            /**
+             * Share
+             * @default 1
+             */
+            share?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "space-evenly";
+        };
+        /**
+         * Spin
+         * @description Turn each picked edge on by one corner of the two faces that it parts, or ``backwards``.
+         */
+        Spin: {
+            /** Piece */
+            piece: string;
+            picked: components["schemas"]["Picked"];
+            /**
+             * Others
+             * @default []
+             */
+            others?: string[];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "spin";
+            /**
+             * Backwards
+             * @default false
+             */
+            backwards?: boolean;
+        };
+        /**
+         * SplitParts
+         * @description Part picked edges into ``along`` equal parts, or picked quads into ``along`` by ``across`` quads.
+         */
+        SplitParts: {
+            /** Piece */
+            piece: string;
+            picked: components["schemas"]["Picked"];
+            /**
+             * Others
+             * @default []
+             */
+            others?: string[];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "split";
+            /**
+             * Along
+             * @default 2
+             */
+            along?: number;
+            /**
+             * Across
+             * @default 2
+             */
+            across?: number;
+        };
+        /** StepAt */
+        StepAt: {
+            /** Revision */
+            revision: number;
+            /** Step */
+            step: number;
+        };
+        /** StepState */
+        StepState: {
+            /** Id */
+            id: number;
+            /** Number */
+            number: number;
+            /** Title */
+            title: string;
+            /**
+             * Created At
+             * Format: date-time
+             */
+            created_at: string;
+        };
+        /**
+         * Straighten
+         * @description Slide the vertices of picked loops along the cage until each lies in a plane, by a ``share`` of the way.
+         */
+        Straighten: {
+            /** Piece */
+            piece: string;
+            picked: components["schemas"]["Picked"];
+            /**
+             * Others
+             * @default []
+             */
+            others?: string[];
+            /**
+             * Share
+             * @default 1
+             */
+            share?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "straighten";
+        };
+        /**
+         * SurfaceArrays
+         * @description The limit surface at a level: positions in mm, unit normals, quads. Hard creases split vertices.
+         */
+        SurfaceArrays: {
+            /** Level */
+            level: number;
+            /** Positions */
+            positions: [
+                number,
+                number,
+                number
+            ][];
+            /** Normals */
+            normals: [
+                number,
+                number,
+                number
+            ][];
+            /** Quads */
+            quads: [
+                number,
+                number,
+                number,
+                number
+            ][];
+            /** Face Of Quad */
+            face_of_quad: number[];
+        };
+        /**
+         * SurfaceFacts
+         * @description How many triangles, how far their chords keep from the surface in mm, by how many degrees it turns in a facet at most,
+         *     and about how many bytes by kind of file. ``words`` say why there is nothing to count. ``solid_faces``: how many the
+         *     solid will have, and ``solid_words`` why it would be refused for them.
+         */
+        SurfaceFacts: {
+            /** Triangles */
+            triangles: number;
+            /** Exact */
+            exact: boolean;
+            /** Chord */
+            chord: number;
+            /** Turn */
+            turn: number;
+            /** Bytes */
+            bytes: {
+                [key: string]: number;
+            };
+            /**
+             * Words
+             * @default
+             */
+            words?: string;
+            /**
+             * Solid Faces
+             * @default 0
+             */
+            solid_faces?: number;
+            /**
+             * Solid Words
+             * @default
+             */
+            solid_words?: string;
+        };
+        /**
+         * SymmetryState
+         * @description How a piece is symmetric: ``words`` such as "one mirror" or "8 sectors", and its mirror planes.
+         */
+        SymmetryState: {
+            /** Words */
+            words: string;
+            /** Sectors */
+            sectors: number;
+            /**
+             * Planes
+             * @description a point and a unit normal of each
+             */
+            planes: [
+                [
+                    number,
+                    number,
+                    number
+                ],
+                [
+                    number,
+                    number,
+                    number
+                ]
+            ][];
+            /** Axis */
+            axis: [
+                [
+                    number,
+                    number,
+                    number
+                ],
+                [
+                    number,
+                    number,
+                    number
+                ]
+            ] | null;
+        };
+        /**
+         * Thicken
+         * @description Two walls ``distance`` mm apart, joined at the rims, which are creased if wished. The whole piece is meant.
+         *
+         *     The second wall goes "in", "out", or "both" half the way.
+         */
+        Thicken: {
+            /** Piece */
+            piece: string;
+            picked: components["schemas"]["Picked"];
+            /**
+             * Others
+             * @default []
+             */
+            others?: string[];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "thicken";
+            /** Distance */
+            distance: number;
+            /**
+             * Side
+             * @default in
+             * @enum {string}
+             */
+            side?: "in" | "out" | "both";
+            /**
+             * Crease Rims
+             * @default true
+             */
+            crease_rims?: boolean;
+        };
+        /**
+         * Thickened
+         * @description A wall of ``distance`` mm of an open cage, to one side or both; see ``thicken``.
+         */
+        "Thickened-Input": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
+            /**
+             * On
+             * @default true
+             */
+            on?: boolean;
+            /**
+             * Distance
+             * @default 2
+             */
+            distance?: number;
+            /**
+             * Side
+             * @default in
+             * @enum {string}
+             */
+            side?: "in" | "out" | "both";
+            /**
+             * Crease Rims
+             * @default true
+             */
+            crease_rims?: boolean;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "thickened";
+        };
+        /**
+         * Thickened
+         * @description A wall of ``distance`` mm of an open cage, to one side or both; see ``thicken``.
+         */
+        "Thickened-Output": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
+            /**
+             * On
+             * @default true
+             */
+            on?: boolean;
+            /**
+             * Distance
+             * @default 2
+             */
+            distance?: number;
+            /**
+             * Side
+             * @default in
+             * @enum {string}
+             */
+            side?: "in" | "out" | "both";
+            /**
+             * Crease Rims
+             * @default true
+             */
+            crease_rims?: boolean;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "thickened";
+        };
+        /** ThinTo */
+        ThinTo: {
+            /** Revision */
+            revision: number;
+            /** Keep */
+            keep: number;
+        };
+        /**
+         * Trim
+         * @description What lies on the side that ``normal`` points to is cut off, in the plane through ``point``.
+         */
+        "Trim-Input": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
+            /**
+             * On
+             * @default true
+             */
+            on?: boolean;
+            /**
+             * Point
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            point?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Normal
+             * @default [
+             *       0,
+             *       0,
+             *       1
+             *     ]
+             */
+            normal?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "trim";
+        };
+        /**
+         * Trim
+         * @description What lies on the side that ``normal`` points to is cut off, in the plane through ``point``.
+         */
+        "Trim-Output": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
+            /**
+             * On
+             * @default true
+             */
+            on?: boolean;
+            /**
+             * Point
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            point?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Normal
+             * @default [
+             *       0,
+             *       0,
+             *       1
+             *     ]
+             */
+            normal?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "trim";
+        };
+        /**
+         * TrimBySheet
+         * @description What lies on the side that the faces of ``sheet``, another piece, look to is cut off; ``flipped``, the other side.
+         */
+        "TrimBySheet-Input": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
+            /**
+             * On
+             * @default true
+             */
+            on?: boolean;
+            /**
+             * Sheet
+             * @default
+             */
+            sheet?: string;
+            /**
+             * Flipped
+             * @default false
+             */
+            flipped?: boolean;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "trim-sheet";
+        };
+        /**
+         * TrimBySheet
+         * @description What lies on the side that the faces of ``sheet``, another piece, look to is cut off; ``flipped``, the other side.
+         */
+        "TrimBySheet-Output": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
+            /**
+             * On
+             * @default true
+             */
+            on?: boolean;
+            /**
+             * Sheet
+             * @default
+             */
+            sheet?: string;
+            /**
+             * Flipped
+             * @default false
+             */
+            flipped?: boolean;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "trim-sheet";
+        };
+        /** TryState */
+        TryState: {
+            /** Radius */
+            radius: number;
+            /** Failure */
+            failure: string | null;
+        };
+        /**
+         * Turn
+         * @description Turn by ``degrees`` about ``axis`` through ``pivot`` (default the middle of the selection).
+         */
+        Turn: {
+            /** Piece */
+            piece: string;
+            picked: components["schemas"]["Picked"];
+            /**
+             * Others
+             * @default []
+             */
+            others?: string[];
+            reach?: components["schemas"]["ReachBy"] | null;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "turn";
+            /** Axis */
+            axis: [
+                number,
+                number,
+                number
+            ];
+            /** Degrees */
+            degrees: number;
+            /** Pivot */
+            pivot?: [
+                number,
+                number,
+                number
+            ] | null;
+        };
+        /**
+         * Vent
+         * @description A hole of ``radius`` mm through the wall at ``point``, along a direction.
+         */
+        "Vent-Input": {
+            /**
+             * Point
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            point?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Along
+             * @default [
+             *       0,
+             *       0,
+             *       1
+             *     ]
+             */
+            along?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Radius
+             * @default 2
+             */
+            radius?: number;
+        };
+        /**
+         * Vent
+         * @description A hole of ``radius`` mm through the wall at ``point``, along a direction.
+         */
+        "Vent-Output": {
+            /**
+             * Point
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            point?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Along
+             * @default [
+             *       0,
+             *       0,
+             *       1
+             *     ]
+             */
+            along?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Radius
+             * @default 2
+             */
+            radius?: number;
+        };
+        /**
+         * Weld
+         * @description Make vertices one: all picked ones at their "middle", at the "vertex" ``onto`` or at a "point"; or those that lie
+         *     "close", within ``tolerance`` mm of one another.
+         */
+        Weld: {
+            /** Piece */
+            piece: string;
+            picked: components["schemas"]["Picked"];
+            /**
+             * Others
+             * @default []
+             */
+            others?: string[];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "weld";
+            /**
+             * To
+             * @default middle
+             * @enum {string}
+             */
+            to?: "middle" | "vertex" | "point" | "close";
+            /** Onto */
+            onto?: number | null;
+            /** Point */
+            point?: [
+                number,
+                number,
+                number
+            ] | null;
+            /**
+             * Tolerance
+             * @default 0.1
+             */
+            tolerance?: number;
+        };
+        /**
+         * Zip
+         * @description Join two chains of open edges into one, whatever their counts: in the middle, on the first, or on the second.
+         */
+        Zip: {
+            /** Piece */
+            piece: string;
+            picked: components["schemas"]["Picked"];
+            /**
+             * Others
+             * @default []
+             */
+            others?: string[];
+            far?: components["schemas"]["FarEnd"] | null;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "zip";
+            /**
+             * Where
+             * @default middle
+             * @enum {string}
+             */
+            where?: "middle" | "first" | "second";
+        };
+        /**
+         * Problem
+         * @description A problem document after RFC 9457.
+         */
+        Problem: {
+            /** Type */
+            type: string;
+            /** Title */
+            title: string;
+            /** Status */
+            status: number;
+            /** Detail */
+            detail: string;
+            /** @default null */
+            place?: components["schemas"]["PlaceSchema"] | null;
+        };
+    };
+    responses: never;
+    parameters: never;
+    requestBodies: never;
+    headers: never;
+    pathItems: never;
+}
+export type $defs = Record<string, never>;
+export interface operations {
+    list_designs_api_designs_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DesignCard"][];
+                };
+            };
+            /** @description The request cannot be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The key is missing. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It comes from another place, or designs are only read here. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such design, piece, asset, job or file. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description This is not done here. */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The rest of the request did not arrive. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The design has moved on, or the work was stopped. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request does not say how long it is. */
+            411: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request is too large. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It is refused: the detail says what is wrong, and the place where. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Something nobody foresaw; nothing was changed. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is too much to do at once, another program holds the designs, or they are damaged. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full; nothing was changed. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    create_design_api_designs_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewDesign"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DesignState"];
+                };
+            };
+            /** @description The request cannot be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The key is missing. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It comes from another place, or designs are only read here. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such design, piece, asset, job or file. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description This is not done here. */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The rest of the request did not arrive. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The design has moved on, or the work was stopped. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request does not say how long it is. */
+            411: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request is too large. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It is refused: the detail says what is wrong, and the place where. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Something nobody foresaw; nothing was changed. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is too much to do at once, another program holds the designs, or they are damaged. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full; nothing was changed. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    download_archive_api_designs__design_id__archive_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                design_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/zip": string;
+                };
+            };
+            /** @description The request cannot be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The key is missing. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It comes from another place, or designs are only read here. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such design, piece, asset, job or file. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description This is not done here. */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The rest of the request did not arrive. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The design has moved on, or the work was stopped. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request does not say how long it is. */
+            411: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request is too large. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It is refused: the detail says what is wrong, and the place where. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Something nobody foresaw; nothing was changed. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is too much to do at once, another program holds the designs, or they are damaged. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full; nothing was changed. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    open_archive_api_designs_archives_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DesignState"];
+                };
+            };
+            /** @description The request cannot be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The key is missing. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It comes from another place, or designs are only read here. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such design, piece, asset, job or file. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description This is not done here. */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The rest of the request did not arrive. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The design has moved on, or the work was stopped. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request does not say how long it is. */
+            411: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request is too large. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It is refused: the detail says what is wrong, and the place where. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Something nobody foresaw; nothing was changed. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is too much to do at once, another program holds the designs, or they are damaged. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full; nothing was changed. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_design_api_designs__design_id__get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                design_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DesignState"];
+                };
+            };
+            /** @description It is as it was. */
+            304: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description The request cannot be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The key is missing. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It comes from another place, or designs are only read here. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such design, piece, asset, job or file. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description This is not done here. */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The rest of the request did not arrive. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The design has moved on, or the work was stopped. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request does not say how long it is. */
+            411: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request is too large. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It is refused: the detail says what is wrong, and the place where. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Something nobody foresaw; nothing was changed. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is too much to do at once, another program holds the designs, or they are damaged. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full; nothing was changed. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    delete_design_api_designs__design_id__delete: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                design_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description The request cannot be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The key is missing. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It comes from another place, or designs are only read here. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such design, piece, asset, job or file. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description This is not done here. */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The rest of the request did not arrive. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The design has moved on, or the work was stopped. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request does not say how long it is. */
+            411: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request is too large. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It is refused: the detail says what is wrong, and the place where. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Something nobody foresaw; nothing was changed. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is too much to do at once, another program holds the designs, or they are damaged. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full; nothing was changed. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    change_design_api_designs__design_id__patch: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                design_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DesignChange"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DesignState"];
+                };
+            };
+            /** @description The request cannot be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The key is missing. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It comes from another place, or designs are only read here. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such design, piece, asset, job or file. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description This is not done here. */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The rest of the request did not arrive. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The design has moved on, or the work was stopped. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request does not say how long it is. */
+            411: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request is too large. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It is refused: the detail says what is wrong, and the place where. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Something nobody foresaw; nothing was changed. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is too much to do at once, another program holds the designs, or they are damaged. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full; nothing was changed. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    copy_design_api_designs__design_id__copy_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                design_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewName"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DesignState"];
+                };
+            };
+            /** @description The request cannot be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The key is missing. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It comes from another place, or designs are only read here. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such design, piece, asset, job or file. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description This is not done here. */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The rest of the request did not arrive. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The design has moved on, or the work was stopped. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request does not say how long it is. */
+            411: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request is too large. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It is refused: the detail says what is wrong, and the place where. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Something nobody foresaw; nothing was changed. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is too much to do at once, another program holds the designs, or they are damaged. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full; nothing was changed. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_picture_api_designs__design_id__picture_png_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                design_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/png": string;
+                };
+            };
+            /** @description The request cannot be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The key is missing. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It comes from another place, or designs are only read here. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such design, piece, asset, job or file. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description This is not done here. */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The rest of the request did not arrive. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The design has moved on, or the work was stopped. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request does not say how long it is. */
+            411: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request is too large. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It is refused: the detail says what is wrong, and the place where. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Something nobody foresaw; nothing was changed. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is too much to do at once, another program holds the designs, or they are damaged. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full; nothing was changed. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    earlier_steps_api_designs__design_id__steps_get: {
+        parameters: {
+            query: {
+                before: number;
+                most?: number;
+            };
+            header?: never;
+            path: {
+                design_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StepState"][];
+                };
+            };
+            /** @description The request cannot be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The key is missing. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It comes from another place, or designs are only read here. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such design, piece, asset, job or file. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description This is not done here. */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The rest of the request did not arrive. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The design has moved on, or the work was stopped. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request does not say how long it is. */
+            411: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request is too large. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It is refused: the detail says what is wrong, and the place where. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Something nobody foresaw; nothing was changed. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is too much to do at once, another program holds the designs, or they are damaged. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full; nothing was changed. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    thin_steps_api_designs__design_id__thin_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                design_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ThinTo"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DesignState"];
+                };
+            };
+            /** @description The request cannot be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The key is missing. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It comes from another place, or designs are only read here. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such design, piece, asset, job or file. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description This is not done here. */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The rest of the request did not arrive. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The design has moved on, or the work was stopped. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request does not say how long it is. */
+            411: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request is too large. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It is refused: the detail says what is wrong, and the place where. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Something nobody foresaw; nothing was changed. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is too much to do at once, another program holds the designs, or they are damaged. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full; nothing was changed. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    apply_command_api_designs__design_id__commands_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                design_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CommandAt"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DesignState"];
+                };
+            };
+            /** @description The request cannot be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The key is missing. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It comes from another place, or designs are only read here. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such design, piece, asset, job or file. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description This is not done here. */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The rest of the request did not arrive. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The design has moved on, or the work was stopped. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request does not say how long it is. */
+            411: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request is too large. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It is refused: the detail says what is wrong, and the place where. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Something nobody foresaw; nothing was changed. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is too much to do at once, another program holds the designs, or they are damaged. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full; nothing was changed. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    preview_command_api_designs__design_id__preview_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                design_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CommandAt"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PreviewState"];
+                };
+            };
+            /** @description The request cannot be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The key is missing. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It comes from another place, or designs are only read here. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such design, piece, asset, job or file. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description This is not done here. */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The rest of the request did not arrive. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The design has moved on, or the work was stopped. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request does not say how long it is. */
+            411: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request is too large. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It is refused: the detail says what is wrong, and the place where. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Something nobody foresaw; nothing was changed. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is too much to do at once, another program holds the designs, or they are damaged. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full; nothing was changed. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    undo_api_designs__design_id__undo_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                design_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AtRevision"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DesignState"];
+                };
+            };
+            /** @description The request cannot be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The key is missing. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It comes from another place, or designs are only read here. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such design, piece, asset, job or file. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description This is not done here. */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The rest of the request did not arrive. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The design has moved on, or the work was stopped. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request does not say how long it is. */
+            411: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request is too large. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It is refused: the detail says what is wrong, and the place where. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Something nobody foresaw; nothing was changed. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is too much to do at once, another program holds the designs, or they are damaged. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full; nothing was changed. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    redo_api_designs__design_id__redo_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                design_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AtRevision"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DesignState"];
+                };
+            };
+            /** @description The request cannot be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The key is missing. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It comes from another place, or designs are only read here. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such design, piece, asset, job or file. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description This is not done here. */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The rest of the request did not arrive. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The design has moved on, or the work was stopped. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request does not say how long it is. */
+            411: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request is too large. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It is refused: the detail says what is wrong, and the place where. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Something nobody foresaw; nothing was changed. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is too much to do at once, another program holds the designs, or they are damaged. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full; nothing was changed. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    go_to_step_api_designs__design_id__go_to_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                design_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StepAt"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DesignState"];
+                };
+            };
+            /** @description The request cannot be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The key is missing. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It comes from another place, or designs are only read here. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such design, piece, asset, job or file. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description This is not done here. */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The rest of the request did not arrive. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The design has moved on, or the work was stopped. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request does not say how long it is. */
+            411: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request is too large. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It is refused: the detail says what is wrong, and the place where. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Something nobody foresaw; nothing was changed. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is too much to do at once, another program holds the designs, or they are damaged. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full; nothing was changed. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    add_picture_api_designs__design_id__pictures_post: {
+        parameters: {
+            query: {
+                revision: number;
+                /** @description the file's name, with its ending */
+                name: string;
+                view?: "front" | "back" | "right" | "left" | "top" | "bottom";
+                width?: number;
+            };
+            header?: never;
+            path: {
+                design_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DesignState"];
+                };
+            };
+            /** @description The request cannot be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The key is missing. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It comes from another place, or designs are only read here. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such design, piece, asset, job or file. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description This is not done here. */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The rest of the request did not arrive. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The design has moved on, or the work was stopped. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request does not say how long it is. */
+            411: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request is too large. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It is refused: the detail says what is wrong, and the place where. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Something nobody foresaw; nothing was changed. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is too much to do at once, another program holds the designs, or they are damaged. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full; nothing was changed. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    add_component_api_designs__design_id__components_post: {
+        parameters: {
+            query: {
+                revision: number;
+                /** @description the file's name, with its ending */
+                name: string;
+                unit?: ("mm" | "cm" | "m" | "in") | null;
+                clearance?: number;
+            };
+            header?: never;
+            path: {
+                design_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DesignState"];
+                };
+            };
+            /** @description The request cannot be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The key is missing. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It comes from another place, or designs are only read here. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such design, piece, asset, job or file. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description This is not done here. */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The rest of the request did not arrive. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The design has moved on, or the work was stopped. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request does not say how long it is. */
+            411: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request is too large. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It is refused: the detail says what is wrong, and the place where. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Something nobody foresaw; nothing was changed. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is too much to do at once, another program holds the designs, or they are damaged. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full; nothing was changed. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_picture_api_assets__digest__picture_png_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                digest: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/png": string;
+                };
+            };
+            /** @description The request cannot be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The key is missing. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It comes from another place, or designs are only read here. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such design, piece, asset, job or file. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description This is not done here. */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The rest of the request did not arrive. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The design has moved on, or the work was stopped. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request does not say how long it is. */
+            411: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request is too large. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It is refused: the detail says what is wrong, and the place where. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Something nobody foresaw; nothing was changed. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is too much to do at once, another program holds the designs, or they are damaged. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full; nothing was changed. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_mesh_api_assets__digest__mesh_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                digest: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/msgpack": string;
+                };
+            };
+            /** @description The request cannot be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The key is missing. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It comes from another place, or designs are only read here. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such design, piece, asset, job or file. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description This is not done here. */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The rest of the request did not arrive. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The design has moved on, or the work was stopped. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request does not say how long it is. */
+            411: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request is too large. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It is refused: the detail says what is wrong, and the place where. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Something nobody foresaw; nothing was changed. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is too much to do at once, another program holds the designs, or they are damaged. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full; nothing was changed. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    look_at_cage_file_api_cage_files_post: {
+        parameters: {
+            query: {
+                name: string;
+                unit?: "mm" | "cm" | "m" | "in";
+                /** @description mm within which vertices become one */
+                merge?: number;
+                /** @description edges round a hole that is filled */
+                holes?: number;
+                /** @description pair triangles to quads */
+                pair?: boolean;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CageFileState"];
+                };
+            };
+            /** @description The request cannot be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The key is missing. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It comes from another place, or designs are only read here. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such design, piece, asset, job or file. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description This is not done here. */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The rest of the request did not arrive. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The design has moved on, or the work was stopped. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request does not say how long it is. */
+            411: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request is too large. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It is refused: the detail says what is wrong, and the place where. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Something nobody foresaw; nothing was changed. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is too much to do at once, another program holds the designs, or they are damaged. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full; nothing was changed. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    keep_solid_file_api_solid_files_post: {
+        parameters: {
+            query: {
+                name: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SolidFileState"];
+                };
+            };
+            /** @description The request cannot be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The key is missing. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It comes from another place, or designs are only read here. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such design, piece, asset, job or file. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description This is not done here. */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The rest of the request did not arrive. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The design has moved on, or the work was stopped. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request does not say how long it is. */
+            411: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request is too large. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It is refused: the detail says what is wrong, and the place where. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Something nobody foresaw; nothing was changed. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is too much to do at once, another program holds the designs, or they are damaged. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full; nothing was changed. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_cage_api_designs__design_id__pieces__piece_id__cage_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                design_id: string;
+                piece_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CageArrays"];
+                };
+            };
+            /** @description The request cannot be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The key is missing. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It comes from another place, or designs are only read here. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such design, piece, asset, job or file. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description This is not done here. */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The rest of the request did not arrive. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The design has moved on, or the work was stopped. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request does not say how long it is. */
+            411: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request is too large. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It is refused: the detail says what is wrong, and the place where. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Something nobody foresaw; nothing was changed. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is too much to do at once, another program holds the designs, or they are damaged. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full; nothing was changed. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_surface_api_designs__design_id__pieces__piece_id__surface_get: {
+        parameters: {
+            query?: {
+                level?: number;
+            };
+            header?: never;
+            path: {
+                design_id: string;
+                piece_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SurfaceArrays"];
+                };
+            };
+            /** @description The request cannot be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The key is missing. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It comes from another place, or designs are only read here. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such design, piece, asset, job or file. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description This is not done here. */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The rest of the request did not arrive. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The design has moved on, or the work was stopped. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request does not say how long it is. */
+            411: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request is too large. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It is refused: the detail says what is wrong, and the place where. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Something nobody foresaw; nothing was changed. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is too much to do at once, another program holds the designs, or they are damaged. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full; nothing was changed. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    curves_api_designs__design_id__pieces__piece_id__curves_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                design_id: string;
+                piece_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AskedCurves"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CurveState"][];
+                };
+            };
+            /** @description The request cannot be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The key is missing. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It comes from another place, or designs are only read here. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such design, piece, asset, job or file. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description This is not done here. */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The rest of the request did not arrive. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The design has moved on, or the work was stopped. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request does not say how long it is. */
+            411: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request is too large. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It is refused: the detail says what is wrong, and the place where. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Something nobody foresaw; nothing was changed. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is too much to do at once, another program holds the designs, or they are damaged. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full; nothing was changed. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    number_api_number_get: {
+        parameters: {
+            query: {
+                text: string;
+                asked?: "length" | "angle" | "share" | "number";
+                unit?: "mm" | "cm" | "in";
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NumberState"];
+                };
+            };
+            /** @description The request cannot be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The key is missing. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It comes from another place, or designs are only read here. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such design, piece, asset, job or file. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description This is not done here. */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The rest of the request did not arrive. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The design has moved on, or the work was stopped. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request does not say how long it is. */
+            411: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request is too large. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It is refused: the detail says what is wrong, and the place where. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Something nobody foresaw; nothing was changed. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is too much to do at once, another program holds the designs, or they are damaged. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full; nothing was changed. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    pick_api_designs__design_id__pieces__piece_id__pick_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                design_id: string;
+                piece_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Pick"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Picked"];
+                };
+            };
+            /** @description The request cannot be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The key is missing. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It comes from another place, or designs are only read here. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such design, piece, asset, job or file. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description This is not done here. */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The rest of the request did not arrive. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The design has moved on, or the work was stopped. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request does not say how long it is. */
+            411: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request is too large. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It is refused: the detail says what is wrong, and the place where. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Something nobody foresaw; nothing was changed. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is too much to do at once, another program holds the designs, or they are damaged. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full; nothing was changed. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    begin_solid_api_designs__design_id__pieces__piece_id__solid_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                design_id: string;
+                piece_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobReport"];
+                };
+            };
+            /** @description The request cannot be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The key is missing. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It comes from another place, or designs are only read here. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such design, piece, asset, job or file. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description This is not done here. */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The rest of the request did not arrive. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The design has moved on, or the work was stopped. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request does not say how long it is. */
+            411: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request is too large. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It is refused: the detail says what is wrong, and the place where. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Something nobody foresaw; nothing was changed. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is too much to do at once, another program holds the designs, or they are damaged. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full; nothing was changed. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    begin_finder_api_designs__design_id__pieces__piece_id__fillet_finder_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                design_id: string;
+                piece_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FinderAsk"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KeyedJob"];
+                };
+            };
+            /** @description The request cannot be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The key is missing. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It comes from another place, or designs are only read here. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such design, piece, asset, job or file. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description This is not done here. */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The rest of the request did not arrive. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The design has moved on, or the work was stopped. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request does not say how long it is. */
+            411: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request is too large. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It is refused: the detail says what is wrong, and the place where. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Something nobody foresaw; nothing was changed. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is too much to do at once, another program holds the designs, or they are damaged. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full; nothing was changed. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    list_materials_api_materials_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MaterialState"][];
+                };
+            };
+            /** @description The request cannot be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The key is missing. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It comes from another place, or designs are only read here. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such design, piece, asset, job or file. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description This is not done here. */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The rest of the request did not arrive. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The design has moved on, or the work was stopped. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request does not say how long it is. */
+            411: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request is too large. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It is refused: the detail says what is wrong, and the place where. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Something nobody foresaw; nothing was changed. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is too much to do at once, another program holds the designs, or they are damaged. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full; nothing was changed. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_found_api_found__key__get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FoundState"] | null;
+                };
+            };
+            /** @description The request cannot be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The key is missing. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It comes from another place, or designs are only read here. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such design, piece, asset, job or file. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description This is not done here. */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The rest of the request did not arrive. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The design has moved on, or the work was stopped. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request does not say how long it is. */
+            411: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request is too large. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It is refused: the detail says what is wrong, and the place where. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Something nobody foresaw; nothing was changed. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is too much to do at once, another program holds the designs, or they are damaged. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full; nothing was changed. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_job_api_jobs__job_id__get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobReport"];
+                };
+            };
+            /** @description The request cannot be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The key is missing. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It comes from another place, or designs are only read here. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such design, piece, asset, job or file. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description This is not done here. */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The rest of the request did not arrive. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The design has moved on, or the work was stopped. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request does not say how long it is. */
+            411: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request is too large. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It is refused: the detail says what is wrong, and the place where. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Something nobody foresaw; nothing was changed. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is too much to do at once, another program holds the designs, or they are damaged. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full; nothing was changed. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    cancel_job_api_jobs__job_id__delete: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobReport"];
+                };
+            };
+            /** @description The request cannot be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The key is missing. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It comes from another place, or designs are only read here. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such design, piece, asset, job or file. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description This is not done here. */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The rest of the request did not arrive. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The design has moved on, or the work was stopped. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request does not say how long it is. */
+            411: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request is too large. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It is refused: the detail says what is wrong, and the place where. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Something nobody foresaw; nothing was changed. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is too much to do at once, another program holds the designs, or they are damaged. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full; nothing was changed. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_certificate_api_designs__design_id__pieces__piece_id__certificate_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                design_id: string;
+                piece_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CertificateState"] | null;
+                };
+            };
+            /** @description The request cannot be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The key is missing. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It comes from another place, or designs are only read here. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such design, piece, asset, job or file. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description This is not done here. */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The rest of the request did not arrive. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The design has moved on, or the work was stopped. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request does not say how long it is. */
+            411: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request is too large. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It is refused: the detail says what is wrong, and the place where. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Something nobody foresaw; nothing was changed. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is too much to do at once, another program holds the designs, or they are damaged. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full; nothing was changed. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    certificate_as_page_api_designs__design_id__pieces__piece_id__certificate_page_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                design_id: string;
+                piece_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/html; charset=utf-8": string;
+                };
+            };
+            /** @description The request cannot be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The key is missing. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It comes from another place, or designs are only read here. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such design, piece, asset, job or file. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description This is not done here. */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The rest of the request did not arrive. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The design has moved on, or the work was stopped. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request does not say how long it is. */
+            411: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request is too large. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It is refused: the detail says what is wrong, and the place where. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Something nobody foresaw; nothing was changed. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is too much to do at once, another program holds the designs, or they are damaged. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full; nothing was changed. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    download_step_api_designs__design_id__pieces__piece_id__solid_step_get: {
+        parameters: {
+            query?: {
+                /** @description hand over a body that is incomplete or not sound, as far as it goes; its name says so */
+                anyway?: boolean;
+            };
+            header?: never;
+            path: {
+                design_id: string;
+                piece_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "model/step": string;
+                };
+            };
+            /** @description The request cannot be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The key is missing. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It comes from another place, or designs are only read here. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such design, piece, asset, job or file. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description This is not done here. */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The rest of the request did not arrive. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The design has moved on, or the work was stopped. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request does not say how long it is. */
+            411: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request is too large. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It is refused: the detail says what is wrong, and the place where. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Something nobody foresaw; nothing was changed. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is too much to do at once, another program holds the designs, or they are damaged. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full; nothing was changed. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    download_cage_api_designs__design_id__pieces__piece_id__cage_file_get: {
+        parameters: {
+            query?: {
+                /** @description USD as text or binary, PLY or OBJ */
+                kind?: "obj" | "ply" | "usda" | "usdc";
+            };
+            header?: never;
+            path: {
+                design_id: string;
+                piece_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string;
+                };
+            };
+            /** @description The request cannot be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The key is missing. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It comes from another place, or designs are only read here. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such design, piece, asset, job or file. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description This is not done here. */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The rest of the request did not arrive. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The design has moved on, or the work was stopped. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request does not say how long it is. */
+            411: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request is too large. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It is refused: the detail says what is wrong, and the place where. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Something nobody foresaw; nothing was changed. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is too much to do at once, another program holds the designs, or they are damaged. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full; nothing was changed. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    begin_triangles_certificate_api_designs__design_id__pieces__piece_id__triangles_certificate_post: {
+        parameters: {
+            query?: {
+                /** @description chord tolerance in mm */
+                tolerance?: number;
+                /** @description degrees by which the surface may turn in a facet */
+                angle?: number;
+            };
+            header?: never;
+            path: {
+                design_id: string;
+                piece_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobReport"];
+                };
+            };
+            /** @description The request cannot be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The key is missing. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It comes from another place, or designs are only read here. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such design, piece, asset, job or file. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description This is not done here. */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The rest of the request did not arrive. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The design has moved on, or the work was stopped. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request does not say how long it is. */
+            411: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request is too large. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It is refused: the detail says what is wrong, and the place where. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Something nobody foresaw; nothing was changed. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is too much to do at once, another program holds the designs, or they are damaged. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full; nothing was changed. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    begin_triangles_api_designs__design_id__pieces__piece_id__triangles_post: {
+        parameters: {
+            query?: {
+                /** @description chord tolerance in mm */
+                tolerance?: number;
+                /** @description degrees by which the surface may turn in a facet */
+                angle?: number;
+            };
+            header?: never;
+            path: {
+                design_id: string;
+                piece_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobReport"];
+                };
+            };
+            /** @description The request cannot be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The key is missing. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It comes from another place, or designs are only read here. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such design, piece, asset, job or file. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description This is not done here. */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The rest of the request did not arrive. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The design has moved on, or the work was stopped. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request does not say how long it is. */
+            411: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request is too large. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It is refused: the detail says what is wrong, and the place where. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Something nobody foresaw; nothing was changed. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is too much to do at once, another program holds the designs, or they are damaged. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full; nothing was changed. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    download_surface_api_designs__design_id__pieces__piece_id__surface_file_get: {
+        parameters: {
+            query?: {
+                kind?: "stl" | "3mf" | "obj" | "ply" | "glb";
+                /** @description chord tolerance in mm */
+                tolerance?: number;
+                /** @description degrees by which the surface may turn in a facet */
+                angle?: number;
+                /** @description hand over a body that is incomplete or not sound, as far as it goes; its name says so */
+                anyway?: boolean;
+            };
+            header?: never;
+            path: {
+                design_id: string;
+                piece_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string;
+                };
+            };
+            /** @description The request cannot be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The key is missing. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It comes from another place, or designs are only read here. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such design, piece, asset, job or file. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description This is not done here. */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The rest of the request did not arrive. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The design has moved on, or the work was stopped. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request does not say how long it is. */
+            411: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request is too large. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It is refused: the detail says what is wrong, and the place where. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Something nobody foresaw; nothing was changed. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is too much to do at once, another program holds the designs, or they are damaged. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full; nothing was changed. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    begin_surface_api_designs__design_id__pieces__piece_id__surface_file_post: {
+        parameters: {
+            query?: {
+                kind?: "stl" | "3mf" | "obj" | "ply" | "glb";
+                /** @description chord tolerance in mm */
+                tolerance?: number;
+                /** @description degrees by which the surface may turn in a facet */
+                angle?: number;
+                /** @description hand over a body that is incomplete or not sound, as far as it goes; its name says so */
+                anyway?: boolean;
+            };
+            header?: never;
+            path: {
+                design_id: string;
+                piece_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KeyedJob"];
+                };
+            };
+            /** @description The request cannot be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The key is missing. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It comes from another place, or designs are only read here. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such design, piece, asset, job or file. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description This is not done here. */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The rest of the request did not arrive. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The design has moved on, or the work was stopped. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request does not say how long it is. */
+            411: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request is too large. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It is refused: the detail says what is wrong, and the place where. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Something nobody foresaw; nothing was changed. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is too much to do at once, another program holds the designs, or they are damaged. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full; nothing was changed. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    fetch_file_api_files__key__get: {
+        parameters: {
+            query?: {
+                kind?: ("stl" | "3mf" | "obj" | "ply" | "glb") | "step";
+                name?: string;
+            };
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string;
+                };
+            };
+            /** @description The request cannot be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The key is missing. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It comes from another place, or designs are only read here. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such design, piece, asset, job or file. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description This is not done here. */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The rest of the request did not arrive. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The design has moved on, or the work was stopped. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request does not say how long it is. */
+            411: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request is too large. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It is refused: the detail says what is wrong, and the place where. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Something nobody foresaw; nothing was changed. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is too much to do at once, another program holds the designs, or they are damaged. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full; nothing was changed. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    download_outline_api_designs__design_id__pieces__piece_id__outline_svg_get: {
+        parameters: {
+            query?: {
+                view?: "front" | "right" | "top";
+                /** @description chord tolerance in mm */
+                tolerance?: number;
+            };
+            header?: never;
+            path: {
+                design_id: string;
+                piece_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/svg+xml": string;
+                };
+            };
+            /** @description The request cannot be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The key is missing. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It comes from another place, or designs are only read here. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such design, piece, asset, job or file. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description This is not done here. */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The rest of the request did not arrive. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The design has moved on, or the work was stopped. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request does not say how long it is. */
+            411: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request is too large. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It is refused: the detail says what is wrong, and the place where. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Something nobody foresaw; nothing was changed. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is too much to do at once, another program holds the designs, or they are damaged. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full; nothing was changed. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    surface_facts_api_designs__design_id__pieces__piece_id__surface_facts_get: {
+        parameters: {
+            query?: {
+                /** @description chord tolerance in mm */
+                tolerance?: number;
+                /** @description degrees by which the surface may turn in a facet */
+                angle?: number;
+            };
+            header?: never;
+            path: {
+                design_id: string;
+                piece_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SurfaceFacts"] | null;
+                };
+            };
+            /** @description The request cannot be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The key is missing. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It comes from another place, or designs are only read here. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such design, piece, asset, job or file. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description This is not done here. */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The rest of the request did not arrive. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The design has moved on, or the work was stopped. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request does not say how long it is. */
+            411: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request is too large. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It is refused: the detail says what is wrong, and the place where. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Something nobody foresaw; nothing was changed. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is too much to do at once, another program holds the designs, or they are damaged. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full; nothing was changed. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    begin_solids_file_api_designs__design_id__solids_file_post: {
+        parameters: {
+            query?: {
+                kind?: "step" | "3mf";
+                /** @description chord tolerance in mm */
+                tolerance?: number;
+                /** @description degrees by which the surface may turn in a facet */
+                angle?: number;
+                /** @description hand over a body that is incomplete or not sound, as far as it goes; its name says so */
+                anyway?: boolean;
+            };
+            header?: never;
+            path: {
+                design_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KeyedJob"];
+                };
+            };
+            /** @description The request cannot be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The key is missing. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It comes from another place, or designs are only read here. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such design, piece, asset, job or file. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description This is not done here. */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The rest of the request did not arrive. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The design has moved on, or the work was stopped. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request does not say how long it is. */
+            411: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request is too large. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It is refused: the detail says what is wrong, and the place where. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Something nobody foresaw; nothing was changed. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is too much to do at once, another program holds the designs, or they are damaged. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full; nothing was changed. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    hand_over_api_designs__design_id__pieces__piece_id__print_bench_post: {
+        parameters: {
+            query?: {
+                /** @description chord tolerance in mm */
+                tolerance?: number;
+            };
+            header?: never;
+            path: {
+                design_id: string;
+                piece_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MachineAsk"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BenchAnswer"];
+                };
+            };
+            /** @description The request cannot be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The key is missing. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It comes from another place, or designs are only read here. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such design, piece, asset, job or file. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description This is not done here. */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The rest of the request did not arrive. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The design has moved on, or the work was stopped. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request does not say how long it is. */
+            411: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request is too large. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It is refused: the detail says what is wrong, and the place where. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Something nobody foresaw; nothing was changed. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is too much to do at once, another program holds the designs, or they are damaged. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full; nothing was changed. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    layer_api_designs__design_id__pieces__piece_id__print_bench_layer_svg_get: {
+        parameters: {
+            query: {
+                index: number;
+                /** @description chord tolerance in mm */
+                tolerance?: number;
+                /** @description thickness of a layer in mm */
+                layer?: number;
+                of?: string;
+            };
+            header?: never;
+            path: {
+                design_id: string;
+                piece_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/svg+xml": string;
+                };
+            };
+            /** @description The request cannot be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The key is missing. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It comes from another place, or designs are only read here. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such design, piece, asset, job or file. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description This is not done here. */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The rest of the request did not arrive. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The design has moved on, or the work was stopped. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request does not say how long it is. */
+            411: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request is too large. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It is refused: the detail says what is wrong, and the place where. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Something nobody foresaw; nothing was changed. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is too much to do at once, another program holds the designs, or they are damaged. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full; nothing was changed. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_keeping_api_keeping_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KeepingState"];
+                };
+            };
+            /** @description The request cannot be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The key is missing. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It comes from another place, or designs are only read here. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such design, piece, asset, job or file. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description This is not done here. */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The rest of the request did not arrive. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The design has moved on, or the work was stopped. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request does not say how long it is. */
+            411: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request is too large. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It is refused: the detail says what is wrong, and the place where. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Something nobody foresaw; nothing was changed. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is too much to do at once, another program holds the designs, or they are damaged. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full; nothing was changed. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    clear_made_api_keeping_made_delete: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KeepingState"];
+                };
+            };
+            /** @description The request cannot be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The key is missing. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It comes from another place, or designs are only read here. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such design, piece, asset, job or file. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description This is not done here. */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The rest of the request did not arrive. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The design has moved on, or the work was stopped. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request does not say how long it is. */
+            411: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request is too large. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It is refused: the detail says what is wrong, and the place where. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Something nobody foresaw; nothing was changed. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is too much to do at once, another program holds the designs, or they are damaged. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full; nothing was changed. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    health_api_health_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        [key: string]: string;
+                    };
+                };
+            };
+            /** @description The request cannot be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The key is missing. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It comes from another place, or designs are only read here. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such design, piece, asset, job or file. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description This is not done here. */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The rest of the request did not arrive. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The design has moved on, or the work was stopped. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request does not say how long it is. */
+            411: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request is too large. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It is refused: the detail says what is wrong, and the place where. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Something nobody foresaw; nothing was changed. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is too much to do at once, another program holds the designs, or they are damaged. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full; nothing was changed. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+}

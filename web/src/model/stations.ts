@@ -1,0 +1,11 @@
+import type { StationId } from "./tool";
+
+/** The six places of the work, in the order in which people do it. */
+export const stations: { id: StationId; name: string; about: string }[] = [
+  { id: "set-out", name: "Set out", about: "Pictures and components to build around" },
+  { id: "rough", name: "Rough", about: "Put down the first faces" },
+  { id: "shape", name: "Shape", about: "Push and pull the cage" },
+  { id: "refine", name: "Refine", about: "Add control: loops, cuts, creases" },
+  { id: "prove", name: "Prove", about: "Check walls, fits and sizes" },
+  { id: "make", name: "Make", about: "Turn the form into a solid" },
+];

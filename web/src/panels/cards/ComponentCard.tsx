@@ -1,0 +1,29 @@
+/** Bring a component in, to build around. */
+import MenuItem from "@mui/material/MenuItem";
+import TextField from "@mui/material/TextField";
+import { useState } from "react";
+import { service } from "../../live/service";
+import type { NumberField as Field } from "../../model/fields";
+import type { CardProps } from "../cards";
+import { FileCard } from "../parts/FileCard";
+import { NumberField } from "../parts/NumberField";
+
+const clearanceField: Field = { is: "number", label: "Clearance", unit: "mm", initial: 1, step: 0.5, min: 0 };
+
+export default function ComponentCard({ tool }: CardProps) {
+  const [unit, setUnit] = useState("mm");
+  const [clearance, setClearance] = useState(1);
+  return (
+    <FileCard
+      tool={tool}
+      accept=".stl,.obj,.ply,.glb,.3mf,.step,.stp"
+      hint="A closed body: STEP, 3MF or GLB, which know their unit, or STL, OBJ or PLY, for which it is chosen here."
+      send={(design, revision, file) => service.addComponent(design, revision, file, unit, clearance)}
+    >
+      <TextField select label="File's unit" value={unit} onChange={(event) => setUnit(event.target.value)} sx={{ minWidth: 90 }}>
+        {["mm", "cm", "m", "in"].map((u) => <MenuItem key={u} value={u}>{u}</MenuItem>)}
+      </TextField>
+      <NumberField field={clearanceField} value={clearance} onChange={setClearance} />
+    </FileCard>
+  );
+}

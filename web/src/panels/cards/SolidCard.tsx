@@ -1,0 +1,127 @@
+/** The piece in hand as a solid: made in the background, measured, and written to files. */
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import LinearProgress from "@mui/material/LinearProgress";
+import Stack from "@mui/material/Stack";
+import Typography from "@mui/material/Typography";
+import { useQuery } from "@tanstack/react-query";
+import { useEffect, useState } from "react";
+import { lookForSolids } from "../../live/line";
+import { attempt } from "../../live/picks";
+import { download, service } from "../../live/service";
+import { useDesign } from "../../live/stores/design";
+import { usePicking } from "../../live/stores/picking";
+import type { Certificate, JobReport, PieceState } from "../../model/types";
+import { CertificateTable, shortFaults } from "../parts/CertificateTable";
+import { ShowWhere } from "../parts/ShowWhere";
+import { TriangleFiles } from "../parts/TriangleFiles";
+import { useJob } from "../parts/useJob";
+
+export default function SolidCard() {
+  const current = usePicking((s) => s.piece);
+  const design = useDesign((s) => s.design?.id);
+  const piece = useDesign((s) => s.design?.pieces.find((p) => p.id === current) ?? s.design?.pieces[0]);
+  if (!design || !piece) return <Typography>There is no piece to make a solid of yet.</Typography>;
+  return <Making key={piece.id} design={design} piece={piece} />;
+}
+
+/** Solids that were asked for are kept up to date while their card is open. */
+const wanted = new Set<string>();
+/** The solid last seen of a piece, to be shown until there is one of the form as it is now. */
+const seen = new Map<string, Certificate>();
+const REST = 700;
+
+function Making({ design, piece }: { design: string; piece: PieceState }) {
+  const previewed = useDesign((s) => s.preview !== null);
+  const { data: certificate, refetch } = useQuery({
+    queryKey: ["certificate", design, piece.id, piece.made_from],
+    queryFn: () => service.certificate(design, piece.id),
+  });
+  const key = `${design} ${piece.id}`;
+  const last = seen.get(key) ?? null;
+  const [refused, setRefused] = useState<{ made_from: string; words: string; place: JobReport["place"] } | null>(null);
+  const { job, begin, cancel } = useJob(async () => {
+    await refetch();
+    lookForSolids();
+  }, (words, place) => setRefused({ made_from: piece.made_from, words, place }));
+  useEffect(() => {
+    if (!certificate) return;
+    seen.set(key, certificate);
+    if (certificate.route === "kernel") wanted.add(key);
+  }, [certificate, key]);
+  const make = () => void attempt(async () => begin((await service.beginSolid(design, piece.id)).id));
+  const stale = certificate === null && last !== null;
+  // What is under way was begun for a form that is no more: the newer one takes its place.
+  useEffect(() => {
+    if (!stale || !wanted.has(key) || previewed) return;
+    if (job) cancel();
+    const soon = setTimeout(make, REST);
+    return () => clearTimeout(soon);
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [piece.made_from, stale, previewed]);
+  const shown = certificate ?? last;
+  const solid = certificate?.route === "kernel";
+  const faults = certificate?.faults ?? [];
+  const short = shortFaults(faults);
+  return (
+    <Stack spacing={1} sx={{ minWidth: 560 }}>
+      <Stack direction="row" spacing={1.5} sx={{ alignItems: "center" }}>
+        <Typography variant="h3" sx={{ flexGrow: 1 }}>
+          {stale
+            ? `${piece.name} has changed: this is the solid before`
+            : certificate
+              ? `Certificate of ${piece.name}${solid ? "" : ", by triangles"}${short ? `: ${short}` : ""}`
+              : `Make ${piece.name} a solid`}
+        </Typography>
+        {job ? (
+          <Button color="inherit" onClick={() => { wanted.delete(key); cancel(); }}>Cancel</Button>
+        ) : certificate ? (
+          <>
+            <Button variant="outlined" onClick={() => saveText(certificate, piece.name)}>Certificate as JSON</Button>
+            <Button variant="outlined" onClick={() => void attempt(() => download(service.pageAddress(design, piece.id), `${piece.name}, certificate.html`))}>
+              As a page
+            </Button>
+            {solid && (
+              <Button
+                variant={short ? "outlined" : "contained"}
+                color={short ? "error" : "primary"}
+                onClick={() => void attempt(() => download(service.stepAddress(design, piece.id, !!short), `${piece.name}${short && `, ${short}`}.step`))}
+              >
+                {short ? "STEP as far as it goes" : "Download STEP"}
+              </Button>
+            )}
+          </>
+        ) : null}
+        {!job && !solid && <Button variant="contained" onClick={make}>Make solid</Button>}
+      </Stack>
+      {job && (
+        <Box>
+          <LinearProgress variant="determinate" aria-label="Making the solid" value={100 * job.progress} />
+          <Typography variant="body2" color="text.secondary" role="status">{job.words}</Typography>
+        </Box>
+      )}
+      {refused?.made_from === piece.made_from && !job && !solid && (
+        <Typography variant="body2" data-testid="refused" sx={{ color: "#8A5A00" }}>
+          No solid was made. {refused.words} <ShowWhere piece={piece.id} place={refused.place} /> Certify triangles tells how
+          sound the body is without the kernel.
+        </Typography>
+      )}
+      {shown && <CertificateTable certificate={shown} stale={stale} piece={piece.id} />}
+      {!shown && !job && (
+        <Typography variant="body2" color="text.secondary">
+          One bicubic face for each face of the cage, and what its followers make of it. The cage stays: pull it, and the solid
+          is made anew.
+        </Typography>
+      )}
+      <TriangleFiles design={design} piece={piece} />
+    </Stack>
+  );
+}
+
+function saveText(certificate: Certificate, name: string): void {
+  const link = document.createElement("a");
+  link.href = URL.createObjectURL(new Blob([JSON.stringify(certificate, null, 2)], { type: "application/json" }));
+  link.download = `${name}, certificate.json`;
+  link.click();
+  setTimeout(() => URL.revokeObjectURL(link.href), 10_000);
+}

@@ -1,0 +1,57 @@
+/** Brings a file in as a reference, which is then in hand. */
+import Button from "@mui/material/Button";
+import CircularProgress from "@mui/material/CircularProgress";
+import Stack from "@mui/material/Stack";
+import Typography from "@mui/material/Typography";
+import { useRef, useState } from "react";
+import { attempt } from "../../live/picks";
+import { useDesign } from "../../live/stores/design";
+import { say } from "../../live/stores/problem";
+import { tools } from "../../live/stores/session";
+import { show } from "../../live/stores/show";
+import { takeTool } from "../../live/tooling";
+import type { Tool } from "../../model/tool";
+import { CardHead } from "./CardHead";
+
+const mostBytes = 128 * 1024 * 1024;
+
+interface Props {
+  tool: Tool;
+  accept: string;
+  hint: string;
+  send(design: string, revision: number, file: File): Promise<{ references: { id: string }[] }>;
+  children: React.ReactNode;
+}
+
+export function FileCard({ tool, accept, hint, send, children }: Props) {
+  const input = useRef<HTMLInputElement>(null);
+  const [busy, setBusy] = useState(false);
+  const bring = async (file: File | undefined) => {
+    const { design } = useDesign.getState();
+    if (!file || !design) return;
+    if (file.size > mostBytes)
+      return say({ type: "/problems/bad-file", title: "Too large", status: 413, detail: `${file.name} has ${Math.ceil(file.size / 1024 / 1024)} MB; 128 MB are the most.` });
+    say(null);
+    setBusy(true);
+    await attempt(async () => {
+      const { references } = await send(design.id, design.revision, file);
+      show({ reference: references.at(-1)?.id ?? null });
+      takeTool(tools().forReferences?.id ?? null);
+    });
+    setBusy(false);
+    if (input.current) input.current.value = "";
+  };
+  return (
+    <>
+      <Stack direction="row" spacing={1.25} useFlexGap sx={{ alignItems: "center", flexWrap: "wrap" }}>
+        <CardHead drawing={tool.icon}>{tool.name}</CardHead>
+        {children}
+        <Button component="label" variant="contained" disabled={busy} startIcon={busy ? <CircularProgress size={16} /> : undefined}>
+          {busy ? "Reading" : "Choose a file"}
+          <input ref={input} hidden type="file" accept={accept} aria-label={`${tool.name} file`} onChange={(event) => void bring(event.target.files?.[0])} />
+        </Button>
+      </Stack>
+      <Typography variant="body2" color="text.secondary" sx={{ mt: 0.75 }}>{hint}</Typography>
+    </>
+  );
+}

@@ -1,0 +1,22 @@
+import { drawn, verb } from "../../model/tool";
+import { parameter } from "../shared/fields";
+
+export const tool = verb({
+  id: "resample",
+  name: "Resample",
+  station: "refine",
+  section: "Rewire",
+  order: 54,
+  icon: drawn(["M3 6h7v12H3z", "M3 12h7", "M14 6h7v12h-7z", "M14 9h7M14 12h7M14 15h7M17.500 6v12"]),
+  hint: "Of a four-sided region, a strip, or all round a tube. The first number counts along the first edge of the first face.",
+  needs: "selection",
+  takes: ["face", "piece"],
+  eager: true,
+  verb: "Resample",
+  fields: {
+    u: parameter("resample", "u", { initial: 8, keep: true }),
+    v: parameter("resample", "v", { initial: 8, keep: true }),
+    density: parameter("resample", "density", { keep: true }),
+  },
+  command: (v, { target }) => target && { kind: "resample", ...target, u: v.u, v: v.v, density: v.density },
+});

@@ -1,0 +1,5 @@
+/** Bring in a component to build around. */
+import { componentDrawing } from "../../model/drawings";
+import { card } from "../../model/tool";
+
+export const tool = card({ id: "component", name: "Component", station: "set-out", order: 20, icon: componentDrawing, hint: "", card: "ComponentCard" });

@@ -1,0 +1,5 @@
+/** Bring in a reference picture. */
+import { pictureDrawing } from "../../model/drawings";
+import { card } from "../../model/tool";
+
+export const tool = card({ id: "picture", name: "Picture", station: "set-out", order: 10, icon: pictureDrawing, hint: "", card: "PictureCard" });

@@ -1,0 +1,57 @@
+/** What is to be marked on the forms, gathered from the stores. */
+import { picksShown } from "../live/context";
+import { useDesign } from "../live/stores/design";
+import { useEnds } from "../live/stores/ends";
+import { type Hover, useHover, usePicking } from "../live/stores/picking";
+import { useProblem } from "../live/stores/problem";
+import { useReach } from "../live/stores/reach";
+import { useSession } from "../live/stores/session";
+import { type Shows, useShow } from "../live/stores/show";
+import { useShown } from "../live/stores/shown";
+import type { End } from "../model/context";
+import type { Kind, Place, Weights } from "../model/types";
+
+export interface Marked {
+  shows: Shows;
+  piece: string | null;
+  others: string[];
+  kind: Kind;
+  picked: number[];
+  hover: Hover | null;
+  faults: { piece: string; vertices: number[]; edges: number[]; faces: number[] } | null;
+  /** The end that was set aside, for tools that join two. */
+  held: End | null;
+  weights: Weights | null;
+  /** How sharp creases are, as numbers. */
+  badges: boolean;
+}
+
+export function markedNow(): Marked {
+  const { preview } = useDesign.getState();
+  const { piece, others } = usePicking.getState();
+  const { kind, ids } = picksShown();
+  return {
+    shows: useShow.getState().shows,
+    piece,
+    others,
+    kind,
+    picked: ids,
+    hover: preview ? null : useHover.getState().hover,
+    faults: faultsNow(piece),
+    held: preview ? null : useEnds.getState().far,
+    weights: useReach.getState().weights,
+    badges: useSession.getState().station === "refine",
+  };
+}
+
+/** What was asked to be shown comes before what is refused, and that before what is doubtful. */
+function faultsNow(piece: string | null): Marked["faults"] {
+  const shown = useShown.getState();
+  if (shown.place && shown.piece) return { piece: shown.piece, ...elements(shown.place) };
+  const { problem, piece: its, soft } = useProblem.getState();
+  if (problem?.place && its && !soft) return { piece: its, ...elements(problem.place) };
+  const doubtful = useDesign.getState().preview?.doubtful ?? [];
+  return doubtful.length && piece ? { piece, vertices: [], edges: [], faces: doubtful } : null;
+}
+
+const elements = ({ vertices = [], edges = [], faces = [] }: Partial<Place>) => ({ vertices, edges, faces });
