@@ -139,7 +139,7 @@ def one_preview(command: Any, design: Design) -> float:
     times = []
     for _ in range(5):
         view = LiveView(StencilShelf())
-        view.look(LEVEL)
+        view.smooth_to(LEVEL)
         view.frame(design)
         times.append(best(lambda view=view: pack(view.frame(command.apply(design).design)), 1))  # type: ignore[misc]
     return min(times)

@@ -54,9 +54,9 @@ class Clearance(TalkCase):
         state = self.begun(BOX)
         with self.talk(state) as talk:
             self.assertEqual(talk.hear()["pieces"][0]["surface"]["level"], 4)
-            talk.say(do="look", seq=1, level=2)
+            talk.say(do="level", seq=1, level=2)
             (piece,) = talk.hear()["pieces"]
             self.assertEqual((piece["surface"]["level"], len(piece["surface"]["quads"]) // 4), (2, 16 * 16))
-            talk.say(do="look", seq=2, level=9)
+            talk.say(do="level", seq=2, level=9)
             self.assertEqual(talk.hear()["type"], "problem")
         self.assertEqual([shown_level(f, 4) for f in (100, 1500, 3000, 30_000)], [4, 4, 3, 1])

@@ -100,9 +100,11 @@ class Arriving(ServiceCase):
             socket.send_text("hello")
             self.assertEqual(unpacked(socket.receive_bytes())["problem"]["title"], "Unreadable")
             for level in (1.0, True, "2", 9):
-                socket.send_bytes(msgpack.packb({"do": "look", "seq": 5, "level": level}))
-                self.assertEqual(unpacked(socket.receive_bytes())["problem"]["title"], "Unreadable")
-            socket.send_bytes(msgpack.packb({"do": "look", "seq": 6, "level": 1}))
+                socket.send_bytes(msgpack.packb({"do": "level", "seq": 5, "level": level}))
+                self.assertIn("level", unpacked(socket.receive_bytes())["problem"]["detail"])
+                # And the design as it stands.
+                self.assertEqual(unpacked(socket.receive_bytes())["seq"], 5)
+            socket.send_bytes(msgpack.packb({"do": "level", "seq": 6, "level": 1}))
             self.assertEqual(unpacked(socket.receive_bytes())["seq"], 6)
 
     def test_picks_of_what_is_not_there_are_refused(self) -> None:

@@ -28,7 +28,7 @@ const lines = Object.entries(parameters).flatMap(([kind, fields]) => [
   ...Object.entries(fields).map(([name, field]) => `    ${name}: ${JSON.stringify(field)},`),
   "  },",
 ]);
-writeFileSync("src/model/parameters.generated.ts", [`${note}export const parameters = {`, ...lines, "} as const;", ""].join("\n"));
+writeFileSync("src/model/parameters.generated.ts", [`${note}export const liveVersion = ${description["x-live-channel"].version};\n\nexport const parameters = {`, ...lines, "} as const;", ""].join("\n"));
 
 function asField({ label, unit, step, words }, given) {
   const help = given.description ? { help: given.description } : {};

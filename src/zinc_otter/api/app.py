@@ -46,7 +46,15 @@ def create_app(room: Room | None, web: Path = WEB, key: str | None = None) -> Fa
         if room is not None:
             room.close()
 
-    app = FastAPI(title="Zinc Otter", version="0.1.0", lifespan=lifespan, docs_url=None, redoc_url=None)
+    app = FastAPI(
+        title="Zinc Otter",
+        version="0.1.0",
+        lifespan=lifespan,
+        docs_url=None,
+        redoc_url=None,
+        # Names that a person would type: those of the functions themselves.
+        generate_unique_id_function=lambda route: route.name,
+    )
     app.state.room = room
     # The one added last is met first.
     if key is not None:

@@ -6,11 +6,12 @@ import asyncio
 from collections.abc import Awaitable, Callable
 from dataclasses import asdict
 from pathlib import Path
-from typing import Any
 
 import numpy as np
 
 from zinc_otter.api.kept import Kept
+from zinc_otter.api.live_messages import Body, BodyEdge, Told
+from zinc_otter.api.problems import PlaceSchema
 from zinc_otter.core.cage import Cage
 from zinc_otter.core.errors import CoreError
 from zinc_otter.core.solid.followers import PIECE
@@ -33,25 +34,24 @@ class Bodies:
     def __init__(self, solids: Path, stencils: Callable[[Cage, int], Stencils]) -> None:
         self._solids = solids
         self._stencils = stencils
-        self._kept: Kept[tuple[str, tuple[int, int]], dict[str, Any]] = Kept(16)
+        self._kept: Kept[tuple[str, tuple[int, int]], Body] = Kept(16)
         # A change to the last follower finds the body before it.
         self._steps: Kept[Step, MeshBody] = Kept(12)
 
-    def get(self, recipe: Recipe, fineness: tuple[int, int]) -> dict[str, Any]:
+    def get(self, recipe: Recipe, fineness: tuple[int, int]) -> Body:
         """The arrays and facts of a recipe's body, or the sentence why there is none."""
         body = self._kept.get((recipe.digest, fineness), lambda: self._made(recipe, fineness))
-        made = _from_kernel(self.folder(recipe)) if fineness == FINE and "problem" not in body else None
-        return body if made is None else {**body, **made}
+        return _with_kernel(body, self.folder(recipe)) if fineness == FINE and "problem" not in body else body
 
     def folder(self, recipe: Recipe) -> Path:
         """Solids are kept by what they were made of, so that undo finds the earlier one again."""
         return self._solids / recipe.digest[:32]
 
-    def _made(self, recipe: Recipe, fineness: tuple[int, int]) -> dict[str, Any]:
+    def _made(self, recipe: Recipe, fineness: tuple[int, int]) -> Body:
         try:
             made = made_of_triangles(recipe, *fineness, stencils=self._stencils, kept=self._steps.get)
         except CoreError as error:
-            return {"route": "none", "problem": str(error), "place": asdict(error.place), "notes": []}
+            return {"route": "none", "problem": str(error), "place": PlaceSchema(**asdict(error.place)), "notes": []}
         mesh = made.body.mesh
         points, normals, corners = mesh.shaded()
         own = int((mesh.made_by == mesh.names.index(PIECE)).sum()) if PIECE in mesh.names else 0
@@ -60,7 +60,9 @@ class Bodies:
             "points": points.astype(np.float32),
             "normals": normals.astype(np.float32),
             "triangles": corners.astype(np.int32),
-            "notes": [[note.follower, note.status, note.words, asdict(note.place)] for note in made.notes],
+            "notes": [
+                (note.follower, note.status, note.words, PlaceSchema(**asdict(note.place))) for note in made.notes
+            ],
             "edges": _edges(mesh),
             "own": own,
             "added": len(mesh.triangles) - own,
@@ -69,11 +71,11 @@ class Bodies:
         }
 
 
-def _edges(triangles: NamedTriangles) -> list[dict[str, Any]]:
+def _edges(triangles: NamedTriangles) -> list[BodyEdge]:
     """Where what meets what: the two names, the length in mm, the segments to be drawn, and the chain of each."""
     return [
         {
-            "between": [a, b],
+            "between": (a, b),
             "length": float(np.linalg.norm(ends[:, 1] - ends[:, 0], axis=1).sum()),
             "lines": ends.astype(np.float32).ravel(),
             "chains": chains(triangles, triangles.between((a, b))).astype(np.int32),
@@ -82,14 +84,21 @@ def _edges(triangles: NamedTriangles) -> list[dict[str, Any]]:
     ]
 
 
-def _from_kernel(folder: Path) -> dict[str, Any] | None:
-    """What the kernel made of the same recipe, if it did."""
+def _with_kernel(body: Body, folder: Path) -> Body:
+    """The body with what the kernel made of the same recipe, if it did."""
     path = folder / SHOWN
     if not path.exists():
-        return None
+        return body
     with np.load(path, allow_pickle=False) as arrays:
-        drawn = {key: arrays[key] for key in ("points", "normals", "triangles")}
-        return {"route": "kernel", **drawn, "volume": float(arrays["volume"]), "size": arrays["size"].tolist()}
+        return {
+            **body,
+            "route": "kernel",
+            "points": arrays["points"],
+            "normals": arrays["normals"],
+            "triangles": arrays["triangles"],
+            "volume": float(arrays["volume"]),
+            "size": arrays["size"].tolist(),
+        }
 
 
 class BodyTeller:
@@ -99,7 +108,7 @@ class BodyTeller:
         self,
         bodies: Bodies,
         solid: Callable[[str], bytes],
-        send: Callable[[dict[str, Any]], Awaitable[None]],
+        send: Callable[[Told], Awaitable[None]],
     ) -> None:
         self._bodies = bodies
         self._solid = solid

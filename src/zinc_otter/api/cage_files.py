@@ -24,7 +24,7 @@ FileName = Annotated[str, Query(min_length=1, max_length=260)]
 
 
 @router.post("/cage-files")
-async def look_at_cage_file(
+async def examine_cage_file(
     request: Request,
     room: AtHand,
     name: FileName,

@@ -3,10 +3,10 @@
 from __future__ import annotations
 
 from collections.abc import Mapping
-from typing import Any
 
 import numpy as np
 
+from zinc_otter.api.live_messages import Near
 from zinc_otter.api.room import MeshShelf
 from zinc_otter.core.cage.topology import Floats
 from zinc_otter.core.errors import CoreError
@@ -16,14 +16,14 @@ from zinc_otter.studio.references import Component
 _WHILE_DRAGGING = 3_000
 
 
-def clearances(design: Design, surfaces: Mapping[str, Floats], meshes: MeshShelf, settled: bool) -> list[dict[str, Any]]:
+def clearances(design: Design, surfaces: Mapping[str, Floats], meshes: MeshShelf, settled: bool) -> list[Near]:
     """For each shown piece and component: the nearest surface point, and the distance of every vertex of the cage.
 
     ``surfaces`` are dense limit points (n, 3) by piece. While something is dragged a part of them stands for all, and the
     vertices of a large cage are left out; when the design is ``settled`` each one counts. Distances are in mm, below 0
     inside the component where it is closed; one that is open has no inside, and is told as not ``signed``.
     """
-    found: list[dict[str, Any]] = []
+    found: list[Near] = []
     for component in design.references:
         if not isinstance(component, Component) or not component.visible:
             continue

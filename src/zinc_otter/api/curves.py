@@ -2,56 +2,18 @@
 
 from __future__ import annotations
 
-from typing import Annotated, Any, Literal
-
 import numpy as np
 from fastapi import APIRouter
-from pydantic import BaseModel, ConfigDict, Field
 
+from zinc_otter.api.curve_schemas import AskedCurves, CurveState, Of, told_radius
 from zinc_otter.api.designs import AtHand
 from zinc_otter.api.room import shown_level
 from zinc_otter.core.cage.plane import plane_at
 from zinc_otter.core.surface import LimitSurface, evaluate
 from zinc_otter.core.surface.curves import SurfaceCurve, edge_curves, section_curves
-from zinc_otter.studio.commands.base import Direction, PieceId, Vector
 from zinc_otter.studio.design import Piece
 
 router = APIRouter(prefix="/api", tags=["geometry"])
-
-Of = Literal["section", "seam", "edges"]
-_STRAIGHT = 1e6
-"""From this radius in mm on a curve is as good as straight."""
-
-
-class SectionPlane(BaseModel):
-    model_config = ConfigDict(extra="forbid")
-    point: Vector
-    normal: Direction
-
-
-class AskedCurves(BaseModel):
-    """Which curves are wanted of a piece."""
-
-    model_config = ConfigDict(extra="forbid")
-    section: SectionPlane | None = None
-    seam: bool = False
-    edges: Annotated[list[Annotated[int, Field(ge=0)]], Field(max_length=5000)] = []
-
-
-class AskedOf(AskedCurves):
-    piece: PieceId
-
-
-class CurveState(BaseModel):
-    """Points in mm, flat, and at each the curvature vector in 1/mm; the smallest radius, null where it is straight."""
-
-    of: Of
-    points: list[float]
-    bending: list[float]
-    closed: bool
-    least_radius: float | None
-    tightest: tuple[float, float, float]
-
 
 def curves_of(
     piece: Piece, surface: LimitSurface, asked: AskedCurves, with_edges: bool = True
@@ -70,31 +32,15 @@ def curves_of(
     return found
 
 
-def as_arrays(curves: list[tuple[Of, SurfaceCurve]]) -> list[dict[str, Any]]:
-    """For the live channel."""
-    return [
-        {
-            "of": of, "closed": curve.closed, "points": curve.points.astype(np.float32).ravel(),
-            "bending": curve.bending.astype(np.float32).ravel(), "least_radius": _radius(curve),
-            "tightest": curve.tightest.tolist(),
-        }
-        for of, curve in curves
-    ]  # fmt: skip
-
-
-def _radius(curve: SurfaceCurve) -> float | None:
-    return curve.least_radius if curve.least_radius < _STRAIGHT else None
-
-
 @router.post("/designs/{design_id}/pieces/{piece_id}/curves")
-def curves(design_id: str, piece_id: str, given: AskedCurves, room: AtHand) -> list[CurveState]:
+def get_curves(design_id: str, piece_id: str, given: AskedCurves, room: AtHand) -> list[CurveState]:
     """Curves on a piece's surface, sampled evenly, with how they bend."""
     piece = room.studio.saved(design_id).design.piece(piece_id)
     stencils = room.stencils.get(piece.cage, shown_level(piece.cage.topology.face_count, None))
     return [
         CurveState(
             of=of, points=curve.points.ravel().tolist(), bending=curve.bending.ravel().tolist(), closed=curve.closed,
-            least_radius=_radius(curve), tightest=tuple(curve.tightest.tolist()),
+            least_radius=told_radius(curve), tightest=tuple(curve.tightest.tolist()),
         )
         for of, curve in curves_of(piece, evaluate(stencils, piece.cage), given)
     ]  # fmt: skip

@@ -7,6 +7,7 @@ from typing import Any
 from fastapi import FastAPI
 from fastapi.openapi.utils import get_openapi
 
+from zinc_otter.api.live_messages import VERSION, described
 from zinc_otter.api.problems import Problem
 
 REFUSALS = {
@@ -49,6 +50,12 @@ def _with_refusals(description: dict[str, Any]) -> dict[str, Any]:
     problem = Problem.model_json_schema(ref_template="#/components/schemas/{model}")
     parts.update(problem.pop("$defs", {}))
     parts["Problem"] = problem
+    # No route of OpenAPI's, but what is said there has its schemas all the same.
+    parts.update({name: schema for name, schema in described().items() if name not in parts})
+    description["x-live-channel"] = {
+        "address": "/api/designs/{design_id}/live", "version": VERSION,
+        "asked": {"$ref": "#/components/schemas/LiveAsked"}, "told": {"$ref": "#/components/schemas/LiveTold"},
+    }  # fmt: skip
     for path, operations in description["paths"].items():
         end = path.rsplit("/", 1)[-1]
         for method, operation in operations.items():

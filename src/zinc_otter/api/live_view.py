@@ -2,15 +2,16 @@
 
 from __future__ import annotations
 
-from typing import Any
-
 import numpy as np
 
+from zinc_otter.api.curve_schemas import Of, told_radius
+from zinc_otter.api.live_messages import Bend, Images, PieceFrame, Shown, Weights
 from zinc_otter.api.room import StencilShelf, shown_level
 from zinc_otter.core.cage import Cage
 from zinc_otter.core.cage.symmetry import Symmetry
-from zinc_otter.core.cage.topology import Floats
+from zinc_otter.core.cage.topology import Floats, Ints
 from zinc_otter.core.surface import DragPlan, LimitSurface, evaluate, plan_drag
+from zinc_otter.core.surface.curves import SurfaceCurve
 from zinc_otter.core.surface.evaluation import normals_of
 from zinc_otter.studio.design import Design, Piece
 
@@ -34,14 +35,29 @@ class _PieceView:
 _MOST_IMAGES = 200_000
 
 
-def _images(symmetry: Symmetry | None) -> dict[str, Any] | None:
+def _images(symmetry: Symmetry | None) -> Images | None:
     """What each vertex, edge and face answers to on the other sides, flat, one side after the other."""
     if symmetry is None:
         return None
-    kinds = {"vertex": symmetry.vertices, "edge": symmetry.edges, "face": symmetry.faces}
-    if sum(images.size for images in kinds.values()) > _MOST_IMAGES:
+    vertices, edges, faces = symmetry.vertices, symmetry.edges, symmetry.faces
+    if vertices.size + edges.size + faces.size > _MOST_IMAGES:
         return None
-    return {kind: images[1:].ravel() for kind, images in kinds.items()}
+    return {"vertex": vertices[1:].ravel(), "edge": edges[1:].ravel(), "face": faces[1:].ravel()}
+
+
+def bent(curves: list[tuple[Of, SurfaceCurve]]) -> list[Bend]:
+    """Curves as they are told."""
+    return [
+        {
+            "of": of,
+            "points": curve.points.astype(np.float32).ravel(),
+            "bending": curve.bending.astype(np.float32).ravel(),
+            "closed": curve.closed,
+            "least_radius": told_radius(curve),
+            "tightest": curve.tightest.tolist(),
+        }
+        for of, curve in curves
+    ]
 
 
 class LiveView:
@@ -52,7 +68,7 @@ class LiveView:
         self._pieces: dict[str, _PieceView] = {}
         self._level: int | None = None
 
-    def look(self, level: int | None) -> None:
+    def smooth_to(self, level: int | None) -> None:
         """Show pieces at a level of smoothness, or with None at the finest that is quick; they are sent anew."""
         self._level = level
         self._pieces.clear()
@@ -62,7 +78,7 @@ class LiveView:
         """Dense limit points (n, 3) of each piece, as last sent."""
         return {piece_id: view.points for piece_id, view in self._pieces.items()}
 
-    def frame(self, design: Design) -> dict[str, Any]:
+    def frame(self, design: Design) -> Shown:
         """What the viewer needs to show this design: whole pieces, changed rows, and the ids of pieces gone."""
         there = {piece.id for piece in design.pieces}
         gone = [piece_id for piece_id in self._pieces if piece_id not in there]
@@ -76,7 +92,7 @@ class LiveView:
         level = shown_level(piece.cage.topology.face_count, self._level)
         return evaluate(self._stencils.get(piece.cage, level), piece.cage)
 
-    def weights(self, piece_id: str, weights: Floats) -> dict[str, Any] | None:
+    def weights(self, piece_id: str, weights: Floats) -> Weights | None:
         """How far each row of a piece's surface takes part, from the shares (n,) of its control points."""
         view = self._pieces.get(piece_id)
         if view is None or len(weights) != view.sent.topology.vertex_count:
@@ -90,7 +106,7 @@ class LiveView:
         for view in self._pieces.values():
             view.plan, view.planned = None, False
 
-    def _piece(self, piece: Piece) -> dict[str, Any] | None:
+    def _piece(self, piece: Piece) -> PieceFrame | None:
         piece_id, cage = piece.id, piece.cage
         view = self._pieces.get(piece_id)
         if view is None or view.sent.structure_digest != cage.structure_digest or view.symmetry != piece.symmetry:
@@ -100,7 +116,7 @@ class LiveView:
             return None
         return self._moved(piece_id, view, cage)
 
-    def _whole(self, piece_id: str, cage: Cage, symmetry: Symmetry | None) -> dict[str, Any]:
+    def _whole(self, piece_id: str, cage: Cage, symmetry: Symmetry | None) -> PieceFrame:
         level = shown_level(cage.topology.face_count, self._level)
         stencils = self._stencils.get(cage, level)
         surface = evaluate(stencils, cage)
@@ -134,7 +150,7 @@ class LiveView:
             },
         }
 
-    def _moved(self, piece_id: str, view: _PieceView, cage: Cage) -> dict[str, Any]:
+    def _moved(self, piece_id: str, view: _PieceView, cage: Cage) -> PieceFrame:
         stencils = view.base.stencils
         now, was, base = cage.positions, view.sent.positions, view.base_cage.positions
         if not view.planned:
@@ -148,7 +164,7 @@ class LiveView:
             either = (now != base).any(axis=1) | (was != base).any(axis=1)
             view.plan = self._plan(view, np.flatnonzero(either))
         view.sent = cage
-        rows: Any = None
+        rows: Ints | None = None
         if view.plan is None:
             surface = evaluate(stencils, cage)
             view.base_cage, view.base = cage, surface

@@ -29,7 +29,9 @@ class Pick(BaseModel):
 
 
 @router.get("/number")
-def number(text: Annotated[str, Query(max_length=4 * LONGEST)], asked: Asked = "length", unit: Unit = "mm") -> NumberState:
+def get_number(
+    text: Annotated[str, Query(max_length=4 * LONGEST)], asked: Asked = "length", unit: Unit = "mm"
+) -> NumberState:
     """The value of an expression with units, such as ``3/8 in``; a bare length is taken in ``unit``."""
     return NumberState(value=read_number(text, asked, unit))
 

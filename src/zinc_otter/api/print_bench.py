@@ -37,7 +37,7 @@ def hand_over(design_id: str, piece_id: str, machine: MachineAsk, room: AtHand, 
 
 
 @router.get("/layer.svg", response_class=Response)
-def layer(
+def get_layer(
     design_id: str,
     piece_id: str,
     room: AtHand,

@@ -77,7 +77,7 @@ async def add_component(
 
 
 @router.get("/assets/{digest}/picture.png", response_class=Response)
-def get_picture(digest: str, room: AtHand) -> Response:
+def get_reference_picture(digest: str, room: AtHand) -> Response:
     """The contents of a reference picture. They never change, so they may be kept for ever."""
     asset = room.store.asset(digest)
     if asset.kind != "picture":

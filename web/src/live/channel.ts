@@ -1,12 +1,15 @@
 /** The live channel: previews with back-pressure (one under way, the newest waiting), commits, and reconnecting. */
 import { answered, asked } from "./asking";
 import { pack, unpack } from "./packing";
-import type { Command, Message } from "../model/types";
+import { liveVersion } from "../model/parameters.generated";
+import type { Asked, AskedCurves, Command, Message } from "../model/types";
 
 export interface Listener {
   message(message: Message): void;
   connected(yes: boolean): void;
   gone(): void;
+  /** The service has moved on to another version than this page. */
+  outdated(): void;
 }
 
 const DESIGN_GONE = 4404;
@@ -61,11 +64,11 @@ export class Channel {
     return this.send({ do: "cancel" });
   }
 
-  weigh(asked: object): void {
+  weigh(asked: Pick<Extract<Asked, { do: "weigh" }>, "piece" | "picked" | "reach">): void {
     this.send({ do: "weigh", ...asked });
   }
 
-  curves(asked: object | null): void {
+  curves(asked: AskedCurves | null): void {
     this.send({ do: "curves", asked });
   }
 
@@ -94,7 +97,13 @@ export class Channel {
     this.socket?.close();
   }
 
-  private send(message: { do: string; [given: string]: unknown }): number {
+  /** What comes in another version cannot be understood: nothing more is said, and the page is to be loaded again. */
+  private retire(): void {
+    this.close();
+    this.listener.outdated();
+  }
+
+  private send(message: Asked): number {
     if (this.socket?.readyState !== WebSocket.OPEN) return 0;
     this.seq += 1;
     this.socket.send(pack({ ...message, seq: this.seq }));
@@ -113,12 +122,14 @@ export class Channel {
     socket.onopen = () => this.listener.connected(true);
     socket.onmessage = (event: MessageEvent<ArrayBuffer>) => {
       const message = unpack(event.data) as Message;
+      if (message.type === "state" && message.version !== liveVersion) return this.retire();
       this.listener.message(message);
       if (message.type === "working") {
         this.slow = message.seq;
         if (this.waiting) this.stopSlow();
         return;
       }
+      if (message.type === "bodies") return;
       if (message.seq === this.underWay) {
         this.underWay = 0;
         if (this.waiting) {

@@ -14,7 +14,7 @@ import { useEnds } from "./stores/ends";
 import { useFollowers } from "./stores/followers";
 import { useNear } from "./stores/near";
 import { setHover, usePicking } from "./stores/picking";
-import { useProblem } from "./stores/problem";
+import { say, useProblem } from "./stores/problem";
 import { useReach } from "./stores/reach";
 import { toolInHand, useSession } from "./stores/session";
 import { useShow } from "./stores/show";
@@ -34,7 +34,7 @@ export function open(id: string): () => void {
   useCurves.setState({ section: null, seam: false, edges: false, list: [] });
   useFollowers.setState({ editing: null, solids: [] });
   clearBodies();
-  const channel = new Channel(id, { message, connected, gone: () => useDesign.setState({ gone: true }) });
+  const channel = new Channel(id, { message, connected, gone: () => useDesign.setState({ gone: true }), outdated });
   lay(channel);
   return () => {
     channel.close();
@@ -42,6 +42,12 @@ export function open(id: string): () => void {
     pieces.clear();
     useDesign.setState({ design: null });
   };
+}
+
+function outdated(): void {
+  const detail = "The application has been renewed since this page was loaded. Load the page again; your finished steps are safe.";
+  useDesign.setState({ connected: false });
+  say({ type: "/problems/outdated", title: "Renewed", status: 409, detail });
 }
 
 function connected(yes: boolean): void {
@@ -58,7 +64,7 @@ function message(m: Message): void {
     return useDesign.setState({ working: { seq, seconds: Math.round(seconds), stoppable } });
   }
   const { working } = useDesign.getState();
-  if (working && (m.type === "problem" || m.type === "state" || m.seq === working.seq)) useDesign.setState({ working: null });
+  if (working && m.type !== "bodies" && (m.type === "problem" || m.type === "state" || m.seq === working.seq)) useDesign.setState({ working: null });
   if (m.type === "problem") return refused(m);
   if (m.type === "weights") return useReach.setState({ weights: m.weights });
   if (m.type === "curves") return useCurves.setState({ list: m.curves });

@@ -1,4 +1,6 @@
 /** Made by `make types` from the service's description; not to be changed by hand. */
+export const liveVersion = 2;
+
 export const parameters = {
   "add-box": {
     stands: {"label":"Stands along","initial":"z","words":[["z","z"],["x","x"],["y","y"]]},

@@ -11,13 +11,13 @@ export interface paths {
          * List Designs
          * @description All designs, the one changed last first.
          */
-        get: operations["list_designs_api_designs_get"];
+        get: operations["list_designs"];
         put?: never;
         /**
          * Create Design
          * @description Begin an empty design.
          */
-        post: operations["create_design_api_designs_post"];
+        post: operations["create_design"];
         delete?: never;
         options?: never;
         head?: never;
@@ -35,7 +35,7 @@ export interface paths {
          * Download Archive
          * @description The design as it stands as one file; its layout is in docs/archive.md.
          */
-        get: operations["download_archive_api_designs__design_id__archive_get"];
+        get: operations["download_archive"];
         put?: never;
         post?: never;
         delete?: never;
@@ -57,7 +57,7 @@ export interface paths {
          * Open Archive
          * @description A new design from an archive (the body).
          */
-        post: operations["open_archive_api_designs_archives_post"];
+        post: operations["open_archive"];
         delete?: never;
         options?: never;
         head?: never;
@@ -75,21 +75,21 @@ export interface paths {
          * Get Design
          * @description The design as it stands, without arrays. Its revision is its ETag: one that is known is not sent again.
          */
-        get: operations["get_design_api_designs__design_id__get"];
+        get: operations["get_design"];
         put?: never;
         post?: never;
         /**
          * Delete Design
          * @description Delete a design with all its steps, and what was made of it.
          */
-        delete: operations["delete_design_api_designs__design_id__delete"];
+        delete: operations["delete_design"];
         options?: never;
         head?: never;
         /**
          * Change Design
          * @description Rename the design, or show it in another unit.
          */
-        patch: operations["change_design_api_designs__design_id__patch"];
+        patch: operations["change_design"];
         trace?: never;
     };
     "/api/designs/{design_id}/copy": {
@@ -105,7 +105,7 @@ export interface paths {
          * Copy Design
          * @description A new design that begins where this one stands.
          */
-        post: operations["copy_design_api_designs__design_id__copy_post"];
+        post: operations["copy_design"];
         delete?: never;
         options?: never;
         head?: never;
@@ -123,7 +123,7 @@ export interface paths {
          * Get Picture
          * @description A small picture of the design.
          */
-        get: operations["get_picture_api_designs__design_id__picture_png_get"];
+        get: operations["get_picture"];
         put?: never;
         post?: never;
         delete?: never;
@@ -143,7 +143,7 @@ export interface paths {
          * Earlier Steps
          * @description Steps of the list with numbers under ``before``, the last of them: those that the design itself does not tell.
          */
-        get: operations["earlier_steps_api_designs__design_id__steps_get"];
+        get: operations["earlier_steps"];
         put?: never;
         post?: never;
         delete?: never;
@@ -165,7 +165,7 @@ export interface paths {
          * Thin Steps
          * @description Forget all steps but the last ``keep`` up to the present one, for good. The form stays as it is.
          */
-        post: operations["thin_steps_api_designs__design_id__thin_post"];
+        post: operations["thin_steps"];
         delete?: never;
         options?: never;
         head?: never;
@@ -185,7 +185,7 @@ export interface paths {
          * Apply Command
          * @description Apply a command at a revision, as one step.
          */
-        post: operations["apply_command_api_designs__design_id__commands_post"];
+        post: operations["apply_command"];
         delete?: never;
         options?: never;
         head?: never;
@@ -205,7 +205,7 @@ export interface paths {
          * Preview Command
          * @description What a command would lead to; nothing is kept.
          */
-        post: operations["preview_command_api_designs__design_id__preview_post"];
+        post: operations["preview_command"];
         delete?: never;
         options?: never;
         head?: never;
@@ -222,7 +222,7 @@ export interface paths {
         get?: never;
         put?: never;
         /** Undo */
-        post: operations["undo_api_designs__design_id__undo_post"];
+        post: operations["undo"];
         delete?: never;
         options?: never;
         head?: never;
@@ -239,7 +239,7 @@ export interface paths {
         get?: never;
         put?: never;
         /** Redo */
-        post: operations["redo_api_designs__design_id__redo_post"];
+        post: operations["redo"];
         delete?: never;
         options?: never;
         head?: never;
@@ -259,7 +259,7 @@ export interface paths {
          * Go To Step
          * @description Make a step of the list the present one.
          */
-        post: operations["go_to_step_api_designs__design_id__go_to_post"];
+        post: operations["go_to_step"];
         delete?: never;
         options?: never;
         head?: never;
@@ -279,7 +279,7 @@ export interface paths {
          * Add Picture
          * @description Lay a PNG, JPEG or WebP file (the body) on the plane of a flat view, as one step.
          */
-        post: operations["add_picture_api_designs__design_id__pictures_post"];
+        post: operations["add_picture"];
         delete?: never;
         options?: never;
         head?: never;
@@ -299,7 +299,7 @@ export interface paths {
          * Add Component
          * @description Put down an STL, OBJ, PLY, GLB, 3MF or STEP file (the body) as a component to build around, as one step.
          */
-        post: operations["add_component_api_designs__design_id__components_post"];
+        post: operations["add_component"];
         delete?: never;
         options?: never;
         head?: never;
@@ -314,10 +314,10 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * Get Picture
+         * Get Reference Picture
          * @description The contents of a reference picture. They never change, so they may be kept for ever.
          */
-        get: operations["get_picture_api_assets__digest__picture_png_get"];
+        get: operations["get_reference_picture"];
         put?: never;
         post?: never;
         delete?: never;
@@ -339,7 +339,7 @@ export interface paths {
          *
          *     Of a large one this is a mesh of fewer triangles; distances are measured to all of them.
          */
-        get: operations["get_mesh_api_assets__digest__mesh_get"];
+        get: operations["get_mesh"];
         put?: never;
         post?: never;
         delete?: never;
@@ -358,10 +358,10 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * Look At Cage File
+         * Examine Cage File
          * @description Read an OBJ, PLY, USD, STL, GLB or 3MF file (the body) as a cage: what was set right, the command for it.
          */
-        post: operations["look_at_cage_file_api_cage_files_post"];
+        post: operations["examine_cage_file"];
         delete?: never;
         options?: never;
         head?: never;
@@ -381,7 +381,7 @@ export interface paths {
          * Keep Solid File
          * @description Keep a STEP file (the body) with closed solids, to be combined with; answers the asset that a follower names.
          */
-        post: operations["keep_solid_file_api_solid_files_post"];
+        post: operations["keep_solid_file"];
         delete?: never;
         options?: never;
         head?: never;
@@ -396,7 +396,7 @@ export interface paths {
             cookie?: never;
         };
         /** Get Cage */
-        get: operations["get_cage_api_designs__design_id__pieces__piece_id__cage_get"];
+        get: operations["get_cage"];
         put?: never;
         post?: never;
         delete?: never;
@@ -416,7 +416,7 @@ export interface paths {
          * Get Surface
          * @description The limit surface at a level. Refused where it would be too large to send as text.
          */
-        get: operations["get_surface_api_designs__design_id__pieces__piece_id__surface_get"];
+        get: operations["get_surface"];
         put?: never;
         post?: never;
         delete?: never;
@@ -435,10 +435,10 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * Curves
+         * Get Curves
          * @description Curves on a piece's surface, sampled evenly, with how they bend.
          */
-        post: operations["curves_api_designs__design_id__pieces__piece_id__curves_post"];
+        post: operations["get_curves"];
         delete?: never;
         options?: never;
         head?: never;
@@ -453,10 +453,10 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * Number
+         * Get Number
          * @description The value of an expression with units, such as ``3/8 in``; a bare length is taken in ``unit``.
          */
-        get: operations["number_api_number_get"];
+        get: operations["get_number"];
         put?: never;
         post?: never;
         delete?: never;
@@ -478,7 +478,7 @@ export interface paths {
          * Pick
          * @description What a rule picks on a piece, given what is picked.
          */
-        post: operations["pick_api_designs__design_id__pieces__piece_id__pick_post"];
+        post: operations["pick"];
         delete?: never;
         options?: never;
         head?: never;
@@ -498,7 +498,7 @@ export interface paths {
          * Begin Solid
          * @description Begin to make the solid of a piece with its followers. What stays open is refused, its open edges named.
          */
-        post: operations["begin_solid_api_designs__design_id__pieces__piece_id__solid_post"];
+        post: operations["begin_solid"];
         delete?: never;
         options?: never;
         head?: never;
@@ -518,7 +518,7 @@ export interface paths {
          * Begin Finder
          * @description Begin to look for the largest radius that holds on edges of a piece's body; the job's result is found by its key.
          */
-        post: operations["begin_finder_api_designs__design_id__pieces__piece_id__fillet_finder_post"];
+        post: operations["begin_finder"];
         delete?: never;
         options?: never;
         head?: never;
@@ -536,7 +536,7 @@ export interface paths {
          * List Materials
          * @description Materials with their densities and where these are from.
          */
-        get: operations["list_materials_api_materials_get"];
+        get: operations["list_materials"];
         put?: never;
         post?: never;
         delete?: never;
@@ -556,7 +556,7 @@ export interface paths {
          * Get Found
          * @description What the finder found; null while it has not.
          */
-        get: operations["get_found_api_found__key__get"];
+        get: operations["get_found"];
         put?: never;
         post?: never;
         delete?: never;
@@ -573,14 +573,14 @@ export interface paths {
             cookie?: never;
         };
         /** Get Job */
-        get: operations["get_job_api_jobs__job_id__get"];
+        get: operations["get_job"];
         put?: never;
         post?: never;
         /**
          * Cancel Job
          * @description Stop a job. What it would have changed stays as it was.
          */
-        delete: operations["cancel_job_api_jobs__job_id__delete"];
+        delete: operations["cancel_job"];
         options?: never;
         head?: never;
         patch?: never;
@@ -597,7 +597,7 @@ export interface paths {
          * Get Certificate
          * @description The certificate of the solid made of the piece as it is now, else of its triangles; null while there is none.
          */
-        get: operations["get_certificate_api_designs__design_id__pieces__piece_id__certificate_get"];
+        get: operations["get_certificate"];
         put?: never;
         post?: never;
         delete?: never;
@@ -617,7 +617,7 @@ export interface paths {
          * Certificate As Page
          * @description The certificate as one page to read.
          */
-        get: operations["certificate_as_page_api_designs__design_id__pieces__piece_id__certificate_page_get"];
+        get: operations["certificate_as_page"];
         put?: never;
         post?: never;
         delete?: never;
@@ -637,7 +637,7 @@ export interface paths {
          * Download Step
          * @description The solid as STEP AP242, in millimetres.
          */
-        get: operations["download_step_api_designs__design_id__pieces__piece_id__solid_step_get"];
+        get: operations["download_step"];
         put?: never;
         post?: never;
         delete?: never;
@@ -657,7 +657,7 @@ export interface paths {
          * Download Cage
          * @description The control cage as a file, in millimetres: with creases, corners and face sets, which OBJ has no place for.
          */
-        get: operations["download_cage_api_designs__design_id__pieces__piece_id__cage_file_get"];
+        get: operations["download_cage"];
         put?: never;
         post?: never;
         delete?: never;
@@ -679,7 +679,7 @@ export interface paths {
          * Begin Triangles Certificate
          * @description Begin to measure the body by triangles, as it would be written: where the kernel makes no solid of it, or to print.
          */
-        post: operations["begin_triangles_certificate_api_designs__design_id__pieces__piece_id__triangles_certificate_post"];
+        post: operations["begin_triangles_certificate"];
         delete?: never;
         options?: never;
         head?: never;
@@ -699,7 +699,7 @@ export interface paths {
          * Begin Triangles
          * @description Begin to make the body by triangles: once it is done they are counted, and files of them are quick.
          */
-        post: operations["begin_triangles_api_designs__design_id__pieces__piece_id__triangles_post"];
+        post: operations["begin_triangles"];
         delete?: never;
         options?: never;
         head?: never;
@@ -717,13 +717,13 @@ export interface paths {
          * Download Surface
          * @description The closed surface of a piece with its followers as triangles; millimetres, but metres where the format is so.
          */
-        get: operations["download_surface_api_designs__design_id__pieces__piece_id__surface_file_get"];
+        get: operations["download_surface"];
         put?: never;
         /**
          * Begin Surface
          * @description Begin to write the file in a worker, with progress and cancel; it is fetched by its key.
          */
-        post: operations["begin_surface_api_designs__design_id__pieces__piece_id__surface_file_post"];
+        post: operations["begin_surface"];
         delete?: never;
         options?: never;
         head?: never;
@@ -741,7 +741,7 @@ export interface paths {
          * Fetch File
          * @description A file that was written, under a name.
          */
-        get: operations["fetch_file_api_files__key__get"];
+        get: operations["fetch_file"];
         put?: never;
         post?: never;
         delete?: never;
@@ -761,7 +761,7 @@ export interface paths {
          * Download Outline
          * @description The silhouette of a flat view as SVG at full size.
          */
-        get: operations["download_outline_api_designs__design_id__pieces__piece_id__outline_svg_get"];
+        get: operations["download_outline"];
         put?: never;
         post?: never;
         delete?: never;
@@ -784,7 +784,7 @@ export interface paths {
          *     With followers both are estimates, by the triangles of the body as it is shown, until it was made as fine as asked.
          *     Null for a piece that is open.
          */
-        get: operations["surface_facts_api_designs__design_id__pieces__piece_id__surface_facts_get"];
+        get: operations["surface_facts"];
         put?: never;
         post?: never;
         delete?: never;
@@ -806,7 +806,7 @@ export interface paths {
          * Begin Solids File
          * @description Begin to write the solids of all pieces that are shown into one file, in the design's unit; fetched by its key.
          */
-        post: operations["begin_solids_file_api_designs__design_id__solids_file_post"];
+        post: operations["begin_solids_file"];
         delete?: never;
         options?: never;
         head?: never;
@@ -826,7 +826,7 @@ export interface paths {
          * Hand Over
          * @description Hand the piece over as 3MF. The bench is simulated: it stands for the real machine.
          */
-        post: operations["hand_over_api_designs__design_id__pieces__piece_id__print_bench_post"];
+        post: operations["hand_over"];
         delete?: never;
         options?: never;
         head?: never;
@@ -841,10 +841,10 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * Layer
+         * Get Layer
          * @description One layer as SVG; ``of`` only tells one form's picture from another's.
          */
-        get: operations["layer_api_designs__design_id__pieces__piece_id__print_bench_layer_svg_get"];
+        get: operations["get_layer"];
         put?: never;
         post?: never;
         delete?: never;
@@ -861,7 +861,7 @@ export interface paths {
             cookie?: never;
         };
         /** Get Keeping */
-        get: operations["get_keeping_api_keeping_get"];
+        get: operations["get_keeping"];
         put?: never;
         post?: never;
         delete?: never;
@@ -884,7 +884,7 @@ export interface paths {
          * Clear Made
          * @description Remove all that was made of designs and can be made again. The designs stay as they are.
          */
-        delete: operations["clear_made_api_keeping_made_delete"];
+        delete: operations["clear_made"];
         options?: never;
         head?: never;
         patch?: never;
@@ -901,7 +901,7 @@ export interface paths {
          * Health
          * @description Answers when the application is up.
          */
-        get: operations["health_api_health_get"];
+        get: operations["health"];
         put?: never;
         post?: never;
         delete?: never;
@@ -6438,6 +6438,1435 @@ export interface components {
             /** @default null */
             place?: components["schemas"]["PlaceSchema"] | null;
         };
+        /**
+         * AskBodies
+         * @description Look again whether the kernel has made a solid by now. It has no answer of its own.
+         */
+        AskBodies: {
+            /**
+             * Seq
+             * @default 0
+             */
+            seq?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "bodies";
+        };
+        /**
+         * AskCancel
+         * @description Show the design as it stands.
+         */
+        AskCancel: {
+            /**
+             * Seq
+             * @default 0
+             */
+            seq?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "cancel";
+        };
+        /**
+         * AskCommit
+         * @description Keep a command as a step.
+         */
+        AskCommit: {
+            /**
+             * Seq
+             * @default 0
+             */
+            seq?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "commit";
+            /**
+             * Revision
+             * @default -1
+             */
+            revision?: number;
+            /** Command */
+            command: components["schemas"]["AddBox"] | components["schemas"]["AddCage"] | components["schemas"]["AddCapsule"] | components["schemas"]["AddComponent"] | components["schemas"]["AddCone"] | components["schemas"]["AddCylinder"] | components["schemas"]["AddFollower"] | components["schemas"]["AddLoop"] | components["schemas"]["AddPicture"] | components["schemas"]["AddPlane"] | components["schemas"]["AddPoledSphere"] | components["schemas"]["AddSphere"] | components["schemas"]["AddTorus"] | components["schemas"]["AddTube"] | components["schemas"]["AgreeNormals"] | components["schemas"]["Attract"] | components["schemas"]["Bridge"] | components["schemas"]["Chamfer"] | components["schemas"]["ChangeFollower"] | components["schemas"]["ChangeReference"] | components["schemas"]["Circle"] | components["schemas"]["Collapse"] | components["schemas"]["ColourPiece"] | components["schemas"]["CreaseLike"] | components["schemas"]["Delete"] | components["schemas"]["DeletePiece"] | components["schemas"]["DeleteReference"] | components["schemas"]["Detach"] | components["schemas"]["DuplicatePiece"] | components["schemas"]["Extrude"] | components["schemas"]["ExtrudeAlong"] | components["schemas"]["Fill"] | components["schemas"]["FillDrawn"] | components["schemas"]["FillOutline"] | components["schemas"]["Flatten"] | components["schemas"]["Flip"] | components["schemas"]["ForgetFaces"] | components["schemas"]["GroupPieces"] | components["schemas"]["Heal"] | components["schemas"]["Inset"] | components["schemas"]["JoinPieces"] | components["schemas"]["KeepVariant"] | components["schemas"]["Knife"] | components["schemas"]["LayFace"] | components["schemas"]["LineUp"] | components["schemas"]["LockPiece"] | components["schemas"]["MakeIndependent"] | components["schemas"]["MakeVariant"] | components["schemas"]["MeasurePicture"] | components["schemas"]["Mirror"] | components["schemas"]["Move"] | components["schemas"]["MoveAlongNormal"] | components["schemas"]["MoveEach"] | components["schemas"]["NameFaces"] | components["schemas"]["OrderFollowers"] | components["schemas"]["OrderPiece"] | components["schemas"]["PlaceComponent"] | components["schemas"]["PlacePicture"] | components["schemas"]["Relax"] | components["schemas"]["Remove"] | components["schemas"]["RemoveFollower"] | components["schemas"]["RenamePiece"] | components["schemas"]["RepeatAround"] | components["schemas"]["Resample"] | components["schemas"]["ScaleCreases"] | components["schemas"]["SetCorner"] | components["schemas"]["SetCrease"] | components["schemas"]["ShowPiece"] | components["schemas"]["SizeBy"] | components["schemas"]["Slide"] | components["schemas"]["SpaceEvenly"] | components["schemas"]["Spin"] | components["schemas"]["SplitParts"] | components["schemas"]["Straighten"] | components["schemas"]["Thicken"] | components["schemas"]["Turn"] | components["schemas"]["Weld"] | components["schemas"]["Zip"];
+        };
+        /**
+         * AskCurves
+         * @description Show curves of a piece with every frame from now on, or with null no more.
+         */
+        AskCurves: {
+            /**
+             * Seq
+             * @default 0
+             */
+            seq?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "curves";
+            asked: components["schemas"]["AskedOf"] | null;
+        };
+        /**
+         * AskLevel
+         * @description Show pieces at a level of smoothness, or with null at the finest that is quick.
+         */
+        AskLevel: {
+            /**
+             * Seq
+             * @default 0
+             */
+            seq?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "level";
+            /** Level */
+            level: number | null;
+        };
+        /**
+         * AskPreview
+         * @description Show what a command would lead to. Of previews only the latest counts.
+         */
+        AskPreview: {
+            /**
+             * Seq
+             * @default 0
+             */
+            seq?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "preview";
+            /**
+             * Revision
+             * @default -1
+             */
+            revision?: number;
+            /** Command */
+            command: components["schemas"]["AddBox"] | components["schemas"]["AddCage"] | components["schemas"]["AddCapsule"] | components["schemas"]["AddComponent"] | components["schemas"]["AddCone"] | components["schemas"]["AddCylinder"] | components["schemas"]["AddFollower"] | components["schemas"]["AddLoop"] | components["schemas"]["AddPicture"] | components["schemas"]["AddPlane"] | components["schemas"]["AddPoledSphere"] | components["schemas"]["AddSphere"] | components["schemas"]["AddTorus"] | components["schemas"]["AddTube"] | components["schemas"]["AgreeNormals"] | components["schemas"]["Attract"] | components["schemas"]["Bridge"] | components["schemas"]["Chamfer"] | components["schemas"]["ChangeFollower"] | components["schemas"]["ChangeReference"] | components["schemas"]["Circle"] | components["schemas"]["Collapse"] | components["schemas"]["ColourPiece"] | components["schemas"]["CreaseLike"] | components["schemas"]["Delete"] | components["schemas"]["DeletePiece"] | components["schemas"]["DeleteReference"] | components["schemas"]["Detach"] | components["schemas"]["DuplicatePiece"] | components["schemas"]["Extrude"] | components["schemas"]["ExtrudeAlong"] | components["schemas"]["Fill"] | components["schemas"]["FillDrawn"] | components["schemas"]["FillOutline"] | components["schemas"]["Flatten"] | components["schemas"]["Flip"] | components["schemas"]["ForgetFaces"] | components["schemas"]["GroupPieces"] | components["schemas"]["Heal"] | components["schemas"]["Inset"] | components["schemas"]["JoinPieces"] | components["schemas"]["KeepVariant"] | components["schemas"]["Knife"] | components["schemas"]["LayFace"] | components["schemas"]["LineUp"] | components["schemas"]["LockPiece"] | components["schemas"]["MakeIndependent"] | components["schemas"]["MakeVariant"] | components["schemas"]["MeasurePicture"] | components["schemas"]["Mirror"] | components["schemas"]["Move"] | components["schemas"]["MoveAlongNormal"] | components["schemas"]["MoveEach"] | components["schemas"]["NameFaces"] | components["schemas"]["OrderFollowers"] | components["schemas"]["OrderPiece"] | components["schemas"]["PlaceComponent"] | components["schemas"]["PlacePicture"] | components["schemas"]["Relax"] | components["schemas"]["Remove"] | components["schemas"]["RemoveFollower"] | components["schemas"]["RenamePiece"] | components["schemas"]["RepeatAround"] | components["schemas"]["Resample"] | components["schemas"]["ScaleCreases"] | components["schemas"]["SetCorner"] | components["schemas"]["SetCrease"] | components["schemas"]["ShowPiece"] | components["schemas"]["SizeBy"] | components["schemas"]["Slide"] | components["schemas"]["SpaceEvenly"] | components["schemas"]["Spin"] | components["schemas"]["SplitParts"] | components["schemas"]["Straighten"] | components["schemas"]["Thicken"] | components["schemas"]["Turn"] | components["schemas"]["Weld"] | components["schemas"]["Zip"];
+        };
+        /**
+         * AskStop
+         * @description Stop what is being worked on; that is answered by a refusal.
+         */
+        AskStop: {
+            /**
+             * Seq
+             * @default 0
+             */
+            seq?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "stop";
+        };
+        /**
+         * AskWeigh
+         * @description Tell how far a reach carries from what is picked.
+         */
+        AskWeigh: {
+            /**
+             * Seq
+             * @default 0
+             */
+            seq?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "weigh";
+            /** Piece */
+            piece: string;
+            picked: components["schemas"]["Picked"];
+            reach: components["schemas"]["ReachBy"];
+        };
+        /** AskedOf */
+        AskedOf: {
+            /** @default null */
+            section?: components["schemas"]["SectionPlane"] | null;
+            /**
+             * Seam
+             * @default false
+             */
+            seam?: boolean;
+            /**
+             * Edges
+             * @default []
+             */
+            edges?: number[];
+            /** Piece */
+            piece: string;
+        };
+        /**
+         * Ball
+         * @description A sphere about ``point``; mm.
+         */
+        Ball: {
+            /**
+             * Point
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            point?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Radius
+             * @default 10
+             */
+            radius?: number;
+            /**
+             * Kind
+             * @default ball
+             * @constant
+             */
+            kind?: "ball";
+        };
+        /**
+         * Block
+         * @description A box about its middle ``point``, with its edges along the axes; mm.
+         */
+        Block: {
+            /**
+             * Point
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            point?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Size
+             * @default [
+             *       20,
+             *       20,
+             *       20
+             *     ]
+             */
+            size?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Kind
+             * @default block
+             * @constant
+             */
+            kind?: "block";
+        };
+        /**
+         * Combine
+         * @description Union, difference or intersection.
+         */
+        Combine: {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
+            /**
+             * On
+             * @default true
+             */
+            on?: boolean;
+            /**
+             * Way
+             * @default union
+             * @enum {string}
+             */
+            way?: "union" | "subtract" | "intersect";
+            /** Body */
+            body?: components["schemas"]["PieceBody"] | components["schemas"]["ImportedBody"] | components["schemas"]["Cylinder"] | components["schemas"]["Cone"] | components["schemas"]["Ball"] | components["schemas"]["Block"];
+            /**
+             * Kind
+             * @default combine
+             * @constant
+             */
+            kind?: "combine";
+        };
+        /**
+         * Cone
+         * @description A cone or its stump: ``radius`` at the foot, ``top_radius`` at the other end, which may be 0; mm.
+         */
+        Cone: {
+            /**
+             * Point
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            point?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Along
+             * @default [
+             *       0,
+             *       0,
+             *       1
+             *     ]
+             */
+            along?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Radius
+             * @default 10
+             */
+            radius?: number;
+            /**
+             * Top Radius
+             * @default 5
+             */
+            top_radius?: number;
+            /**
+             * Height
+             * @default 20
+             */
+            height?: number;
+            /**
+             * Kind
+             * @default cone
+             * @constant
+             */
+            kind?: "cone";
+        };
+        /**
+         * CutEdge
+         * @description Chamfer edges: cut off at ``distance`` mm on both sides.
+         */
+        CutEdge: {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
+            /**
+             * On
+             * @default true
+             */
+            on?: boolean;
+            /**
+             * Between
+             * @default [
+             *       "piece",
+             *       "piece"
+             *     ]
+             */
+            between?: [
+                string,
+                string
+            ];
+            /**
+             * Near
+             * @default null
+             */
+            near?: [
+                number,
+                number,
+                number
+            ] | null;
+            /**
+             * Distance
+             * @default 1
+             */
+            distance?: number;
+            /**
+             * Kind
+             * @default cut-edge
+             * @constant
+             */
+            kind?: "cut-edge";
+        };
+        /**
+         * Cylinder
+         * @description From the middle of its foot ``point`` along a direction; mm.
+         */
+        Cylinder: {
+            /**
+             * Point
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            point?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Along
+             * @default [
+             *       0,
+             *       0,
+             *       1
+             *     ]
+             */
+            along?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Radius
+             * @default 10
+             */
+            radius?: number;
+            /**
+             * Height
+             * @default 20
+             */
+            height?: number;
+            /**
+             * Kind
+             * @default cylinder
+             * @constant
+             */
+            kind?: "cylinder";
+        };
+        /**
+         * Fillet
+         * @description Round edges by ``radius`` mm; with ``end_radius``, from one to the other along an axis.
+         *
+         *     A variable radius goes from ``radius`` at the lowest point of the edges along ``axis`` to ``end_radius`` at the highest.
+         */
+        Fillet: {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
+            /**
+             * On
+             * @default true
+             */
+            on?: boolean;
+            /**
+             * Between
+             * @default [
+             *       "piece",
+             *       "piece"
+             *     ]
+             */
+            between?: [
+                string,
+                string
+            ];
+            /**
+             * Near
+             * @default null
+             */
+            near?: [
+                number,
+                number,
+                number
+            ] | null;
+            /**
+             * Radius
+             * @default 1
+             */
+            radius?: number;
+            /**
+             * End Radius
+             * @default null
+             */
+            end_radius?: number | null;
+            /**
+             * Axis
+             * @default z
+             * @enum {string}
+             */
+            axis?: "x" | "y" | "z";
+            /**
+             * Kind
+             * @default fillet
+             * @constant
+             */
+            kind?: "fillet";
+        };
+        /**
+         * Hollow
+         * @description All that lies deeper than ``wall`` mm is taken out. ``opening`` cuts the wall off beyond a plane.
+         */
+        Hollow: {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
+            /**
+             * On
+             * @default true
+             */
+            on?: boolean;
+            /**
+             * Wall
+             * @default 2
+             */
+            wall?: number;
+            /**
+             * Vents
+             * @default []
+             */
+            vents?: components["schemas"]["Vent"][];
+            /**
+             * Opening
+             * @default null
+             */
+            opening?: [
+                [
+                    number,
+                    number,
+                    number
+                ],
+                [
+                    number,
+                    number,
+                    number
+                ]
+            ] | null;
+            /**
+             * Kind
+             * @default hollow
+             * @constant
+             */
+            kind?: "hollow";
+        };
+        /**
+         * ImportedBody
+         * @description A solid that was brought in, by its asset: ``turned`` by so many degrees about x, then y, then z, its origin then put
+         *     to ``point``.
+         */
+        ImportedBody: {
+            /** Asset */
+            asset: string;
+            /**
+             * Point
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            point?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Turned
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            turned?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Kind
+             * @default imported
+             * @constant
+             */
+            kind?: "imported";
+        };
+        /**
+         * MirrorBody
+         * @description The body and its mirror image in the plane through ``point``.
+         */
+        MirrorBody: {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
+            /**
+             * On
+             * @default true
+             */
+            on?: boolean;
+            /**
+             * Point
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            point?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Normal
+             * @default [
+             *       1,
+             *       0,
+             *       0
+             *     ]
+             */
+            normal?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Kind
+             * @default mirror-body
+             * @constant
+             */
+            kind?: "mirror-body";
+        };
+        /**
+         * PieceBody
+         * @description Another piece with its own followers.
+         */
+        PieceBody: {
+            /** Piece */
+            piece: string;
+            /**
+             * Kind
+             * @default piece
+             * @constant
+             */
+            kind?: "piece";
+        };
+        /**
+         * RepeatAlong
+         * @description ``count`` copies along a direction, ``spacing`` mm apart; ``phase`` moves the first by so many steps.
+         */
+        RepeatAlong: {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
+            /**
+             * On
+             * @default true
+             */
+            on?: boolean;
+            /**
+             * Along
+             * @default [
+             *       1,
+             *       0,
+             *       0
+             *     ]
+             */
+            along?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Count
+             * @default 3
+             */
+            count?: number;
+            /**
+             * Spacing
+             * @default 20
+             */
+            spacing?: number;
+            /**
+             * Phase
+             * @default 0
+             */
+            phase?: number;
+            /**
+             * Kind
+             * @default repeat-along
+             * @constant
+             */
+            kind?: "repeat-along";
+        };
+        /**
+         * RepeatRound
+         * @description ``count`` copies about an axis, ``angle`` degrees from one to the next (None: evenly all round).
+         *
+         *     ``phase`` moves the first by so many steps: a half lays it between.
+         */
+        RepeatRound: {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
+            /**
+             * On
+             * @default true
+             */
+            on?: boolean;
+            /**
+             * Point
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            point?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Along
+             * @default [
+             *       0,
+             *       0,
+             *       1
+             *     ]
+             */
+            along?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Count
+             * @default 6
+             */
+            count?: number;
+            /**
+             * Angle
+             * @default null
+             */
+            angle?: number | null;
+            /**
+             * Phase
+             * @default 0
+             */
+            phase?: number;
+            /**
+             * Kind
+             * @default repeat-round
+             * @constant
+             */
+            kind?: "repeat-round";
+        };
+        /**
+         * ScaleToSize
+         * @description Scale evenly about ``about`` until ``measure`` is ``length`` mm: an extent, or the distance of two points.
+         */
+        ScaleToSize: {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
+            /**
+             * On
+             * @default true
+             */
+            on?: boolean;
+            /**
+             * Measure
+             * @default longest
+             * @enum {string}
+             */
+            measure?: "longest" | "x" | "y" | "z" | "distance";
+            /**
+             * Length
+             * @default 100
+             */
+            length?: number;
+            /**
+             * Ends
+             * @default null
+             */
+            ends?: [
+                [
+                    number,
+                    number,
+                    number
+                ],
+                [
+                    number,
+                    number,
+                    number
+                ]
+            ] | null;
+            /**
+             * About
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            about?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Kind
+             * @default scale-to-size
+             * @constant
+             */
+            kind?: "scale-to-size";
+        };
+        /**
+         * Thickened
+         * @description A wall of ``distance`` mm of an open cage, to one side or both; see ``thicken``.
+         */
+        Thickened: {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
+            /**
+             * On
+             * @default true
+             */
+            on?: boolean;
+            /**
+             * Distance
+             * @default 2
+             */
+            distance?: number;
+            /**
+             * Side
+             * @default in
+             * @enum {string}
+             */
+            side?: "in" | "out" | "both";
+            /**
+             * Crease Rims
+             * @default true
+             */
+            crease_rims?: boolean;
+            /**
+             * Kind
+             * @default thickened
+             * @constant
+             */
+            kind?: "thickened";
+        };
+        /**
+         * Trim
+         * @description What lies on the side that ``normal`` points to is cut off, in the plane through ``point``.
+         */
+        Trim: {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
+            /**
+             * On
+             * @default true
+             */
+            on?: boolean;
+            /**
+             * Point
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            point?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Normal
+             * @default [
+             *       0,
+             *       0,
+             *       1
+             *     ]
+             */
+            normal?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Kind
+             * @default trim
+             * @constant
+             */
+            kind?: "trim";
+        };
+        /**
+         * TrimBySheet
+         * @description What lies on the side that the faces of ``sheet``, another piece, look to is cut off; ``flipped``, the other side.
+         */
+        TrimBySheet: {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
+            /**
+             * On
+             * @default true
+             */
+            on?: boolean;
+            /**
+             * Sheet
+             * @default
+             */
+            sheet?: string;
+            /**
+             * Flipped
+             * @default false
+             */
+            flipped?: boolean;
+            /**
+             * Kind
+             * @default trim-sheet
+             * @constant
+             */
+            kind?: "trim-sheet";
+        };
+        /**
+         * Vent
+         * @description A hole of ``radius`` mm through the wall at ``point``, along a direction.
+         */
+        Vent: {
+            /**
+             * Point
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            point?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Along
+             * @default [
+             *       0,
+             *       0,
+             *       1
+             *     ]
+             */
+            along?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Radius
+             * @default 2
+             */
+            radius?: number;
+        };
+        LiveAsked: components["schemas"]["AskPreview"] | components["schemas"]["AskCommit"] | components["schemas"]["AskCancel"] | components["schemas"]["AskLevel"] | components["schemas"]["AskWeigh"] | components["schemas"]["AskCurves"] | components["schemas"]["AskBodies"] | components["schemas"]["AskStop"];
+        /**
+         * Bend
+         * @description A curve on a piece's surface, and at each of its points the curvature vector in 1/mm.
+         */
+        Bend: {
+            /**
+             * Of
+             * @enum {string}
+             */
+            of: "section" | "seam" | "edges";
+            /**
+             * Points
+             * Format: float32s
+             */
+            points: Float32Array;
+            /**
+             * Bending
+             * Format: float32s
+             */
+            bending: Float32Array;
+            /** Closed */
+            closed: boolean;
+            /** Least Radius */
+            least_radius: number | null;
+            /** Tightest */
+            tightest: [
+                number,
+                number,
+                number
+            ];
+        };
+        /**
+         * BodyEdge
+         * @description Where what meets what: the two makers, the length in mm, segments to be drawn, and the chain of each segment.
+         */
+        BodyEdge: {
+            /** Between */
+            between: [
+                string,
+                string
+            ];
+            /** Length */
+            length: number;
+            /**
+             * Lines
+             * Format: float32s
+             */
+            lines: Float32Array;
+            /**
+             * Chains
+             * Format: int32s
+             */
+            chains: Int32Array;
+        };
+        /**
+         * BodyFrame
+         * @description The body of one piece, and what it was made from.
+         */
+        BodyFrame: {
+            /**
+             * Route
+             * @enum {string}
+             */
+            route: "mesh" | "kernel" | "none";
+            /** Problem */
+            problem?: string;
+            place?: components["schemas"]["PlaceSchema"];
+            /**
+             * Points
+             * Format: float32s
+             */
+            points?: Float32Array;
+            /**
+             * Normals
+             * Format: float32s
+             */
+            normals?: Float32Array;
+            /**
+             * Triangles
+             * Format: int32s
+             */
+            triangles?: Int32Array;
+            /** Notes */
+            notes: [
+                string,
+                string,
+                string,
+                components["schemas"]["PlaceSchema"]
+            ][];
+            /** Edges */
+            edges?: components["schemas"]["BodyEdge"][];
+            /** Own */
+            own?: number;
+            /** Added */
+            added?: number;
+            /** Volume */
+            volume?: number;
+            /** Size */
+            size?: [
+                number,
+                number,
+                number
+            ];
+            /** Id */
+            id: string;
+            /** Made From */
+            made_from: string;
+        };
+        /**
+         * CageFrame
+         * @description A whole control cage: positions in mm, flat; faces as runs of vertices; edges by their two vertices and faces.
+         */
+        CageFrame: {
+            /**
+             * Positions
+             * Format: float64s
+             */
+            positions: Float64Array;
+            /**
+             * Face Verts
+             * Format: int32s
+             */
+            face_verts: Int32Array;
+            /**
+             * Face Offsets
+             * Format: int32s
+             */
+            face_offsets: Int32Array;
+            /**
+             * Edge Verts
+             * Format: int32s
+             */
+            edge_verts: Int32Array;
+            /**
+             * Edge Faces
+             * Format: int32s
+             */
+            edge_faces: Int32Array;
+            /**
+             * Edge Sharpness
+             * Format: float32s
+             */
+            edge_sharpness: Float32Array;
+            /**
+             * Vertex Sharpness
+             * Format: float32s
+             */
+            vertex_sharpness: Float32Array;
+            /**
+             * Edge Open
+             * Format: uint8s
+             */
+            edge_open: Uint8Array;
+            /**
+             * Edge Seam
+             * Format: uint8s
+             */
+            edge_seam: Uint8Array;
+            images: components["schemas"]["Images"] | null;
+        };
+        /** CageRows */
+        CageRows: {
+            /**
+             * Rows
+             * Format: int32s
+             */
+            rows: Int32Array;
+            /**
+             * Positions
+             * Format: float64s
+             */
+            positions: Float64Array;
+        };
+        /**
+         * Images
+         * @description What each element answers to on the other sides of a symmetric piece, flat, one side after the other.
+         */
+        Images: {
+            /**
+             * Vertex
+             * Format: int32s
+             */
+            vertex: Int32Array;
+            /**
+             * Edge
+             * Format: int32s
+             */
+            edge: Int32Array;
+            /**
+             * Face
+             * Format: int32s
+             */
+            face: Int32Array;
+        };
+        /**
+         * Near
+         * @description The nearest point of a piece's surface to a component, and the distance of each vertex of its cage, in mm.
+         *
+         *     Below 0 inside; a component that is not ``signed`` is open and has no inside.
+         */
+        Near: {
+            /** Piece */
+            piece: string;
+            /** Reference */
+            reference: string;
+            /** Asked */
+            asked: number;
+            /** Distance */
+            distance: number;
+            /** Signed */
+            signed: boolean;
+            /** From */
+            from: [
+                number,
+                number,
+                number
+            ];
+            /** To */
+            to: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Vertices
+             * Format: float32s
+             */
+            vertices: Float32Array;
+        };
+        /**
+         * PieceFrame
+         * @description One piece: whole where its structure changed, else the rows that moved.
+         */
+        PieceFrame: {
+            /** Id */
+            id: string;
+            cage?: components["schemas"]["CageFrame"];
+            surface?: components["schemas"]["SurfaceFrame"];
+            cage_rows?: components["schemas"]["CageRows"];
+            surface_rows?: components["schemas"]["SurfaceRows"];
+        };
+        /**
+         * SurfaceFrame
+         * @description A whole surface at a level: rows of limit points and normals, quads of rows, and the face that each came from.
+         */
+        SurfaceFrame: {
+            /** Level */
+            level: number;
+            /**
+             * Positions
+             * Format: float32s
+             */
+            positions: Float32Array;
+            /**
+             * Normals
+             * Format: float32s
+             */
+            normals: Float32Array;
+            /**
+             * Quads
+             * Format: int32s
+             */
+            quads: Int32Array;
+            /**
+             * Face Of Quad
+             * Format: int32s
+             */
+            face_of_quad: Int32Array;
+        };
+        /**
+         * SurfaceRows
+         * @description Rows that moved; null for all of them, in their order.
+         */
+        SurfaceRows: {
+            /** Rows */
+            rows: Int32Array | null;
+            /**
+             * Positions
+             * Format: float32s
+             */
+            positions: Float32Array;
+            /**
+             * Normals
+             * Format: float32s
+             */
+            normals: Float32Array;
+        };
+        /**
+         * TellBodies
+         * @description Comes by itself, a little after the pieces.
+         */
+        TellBodies: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "bodies";
+            /** Bodies */
+            bodies: components["schemas"]["BodyFrame"][];
+            /** Gone */
+            gone: string[];
+        };
+        /** TellCurves */
+        TellCurves: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "curves";
+            /** Seq */
+            seq: number;
+            /** Curves */
+            curves: components["schemas"]["Bend"][];
+        };
+        /**
+         * TellFrame
+         * @description The design as a command would leave it.
+         */
+        TellFrame: {
+            /** Pieces */
+            pieces: components["schemas"]["PieceFrame"][];
+            /** Gone */
+            gone: string[];
+            /** Clearances */
+            clearances?: components["schemas"]["Near"][];
+            /** Curves */
+            curves?: components["schemas"]["Bend"][];
+            weights?: components["schemas"]["Weights"] | null;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "frame";
+            /** Seq */
+            seq: number;
+            preview: components["schemas"]["PreviewState"];
+        };
+        /**
+         * TellProblem
+         * @description A refusal; where it refuses a change, the design as it stands comes after it.
+         */
+        TellProblem: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "problem";
+            /** Seq */
+            seq: number;
+            problem: components["schemas"]["Problem"];
+        };
+        /**
+         * TellState
+         * @description The design as it stands. The first message is one of these. By the version a page knows that it is old.
+         */
+        TellState: {
+            /** Pieces */
+            pieces: components["schemas"]["PieceFrame"][];
+            /** Gone */
+            gone: string[];
+            /** Clearances */
+            clearances?: components["schemas"]["Near"][];
+            /** Curves */
+            curves?: components["schemas"]["Bend"][];
+            weights?: components["schemas"]["Weights"] | null;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "state";
+            /** Seq */
+            seq: number;
+            state: components["schemas"]["DesignState"];
+            /** Version */
+            version: number;
+        };
+        /** TellWeights */
+        TellWeights: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "weights";
+            /** Seq */
+            seq: number;
+            weights: components["schemas"]["Weights"] | null;
+        };
+        /**
+         * TellWorking
+         * @description Something is still being worked on, and for so many seconds.
+         */
+        TellWorking: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "working";
+            /** Seq */
+            seq: number;
+            /** Seconds */
+            seconds: number;
+            /** Stoppable */
+            stoppable: boolean;
+        };
+        /**
+         * Weights
+         * @description How far each row of a piece's surface takes part in a change that reaches.
+         */
+        Weights: {
+            /** Piece */
+            piece: string;
+            /**
+             * Rows
+             * Format: float32s
+             */
+            rows: Float32Array;
+        };
+        LiveTold: components["schemas"]["TellState"] | components["schemas"]["TellFrame"] | components["schemas"]["TellWeights"] | components["schemas"]["TellCurves"] | components["schemas"]["TellBodies"] | components["schemas"]["TellWorking"] | components["schemas"]["TellProblem"];
     };
     responses: never;
     parameters: never;
@@ -6447,7 +7876,7 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
-    list_designs_api_designs_get: {
+    list_designs: {
         parameters: {
             query?: never;
             header?: never;
@@ -6584,7 +8013,7 @@ export interface operations {
             };
         };
     };
-    create_design_api_designs_post: {
+    create_design: {
         parameters: {
             query?: never;
             header?: never;
@@ -6725,7 +8154,7 @@ export interface operations {
             };
         };
     };
-    download_archive_api_designs__design_id__archive_get: {
+    download_archive: {
         parameters: {
             query?: never;
             header?: never;
@@ -6864,7 +8293,7 @@ export interface operations {
             };
         };
     };
-    open_archive_api_designs_archives_post: {
+    open_archive: {
         parameters: {
             query?: never;
             header?: never;
@@ -7005,7 +8434,7 @@ export interface operations {
             };
         };
     };
-    get_design_api_designs__design_id__get: {
+    get_design: {
         parameters: {
             query?: never;
             header?: never;
@@ -7151,7 +8580,7 @@ export interface operations {
             };
         };
     };
-    delete_design_api_designs__design_id__delete: {
+    delete_design: {
         parameters: {
             query?: never;
             header?: never;
@@ -7288,7 +8717,7 @@ export interface operations {
             };
         };
     };
-    change_design_api_designs__design_id__patch: {
+    change_design: {
         parameters: {
             query?: never;
             header?: never;
@@ -7431,7 +8860,7 @@ export interface operations {
             };
         };
     };
-    copy_design_api_designs__design_id__copy_post: {
+    copy_design: {
         parameters: {
             query?: never;
             header?: never;
@@ -7574,7 +9003,7 @@ export interface operations {
             };
         };
     };
-    get_picture_api_designs__design_id__picture_png_get: {
+    get_picture: {
         parameters: {
             query?: never;
             header?: never;
@@ -7713,7 +9142,7 @@ export interface operations {
             };
         };
     };
-    earlier_steps_api_designs__design_id__steps_get: {
+    earlier_steps: {
         parameters: {
             query: {
                 before: number;
@@ -7855,7 +9284,7 @@ export interface operations {
             };
         };
     };
-    thin_steps_api_designs__design_id__thin_post: {
+    thin_steps: {
         parameters: {
             query?: never;
             header?: never;
@@ -7998,7 +9427,7 @@ export interface operations {
             };
         };
     };
-    apply_command_api_designs__design_id__commands_post: {
+    apply_command: {
         parameters: {
             query?: never;
             header?: never;
@@ -8141,7 +9570,7 @@ export interface operations {
             };
         };
     };
-    preview_command_api_designs__design_id__preview_post: {
+    preview_command: {
         parameters: {
             query?: never;
             header?: never;
@@ -8284,7 +9713,7 @@ export interface operations {
             };
         };
     };
-    undo_api_designs__design_id__undo_post: {
+    undo: {
         parameters: {
             query?: never;
             header?: never;
@@ -8427,7 +9856,7 @@ export interface operations {
             };
         };
     };
-    redo_api_designs__design_id__redo_post: {
+    redo: {
         parameters: {
             query?: never;
             header?: never;
@@ -8570,7 +9999,7 @@ export interface operations {
             };
         };
     };
-    go_to_step_api_designs__design_id__go_to_post: {
+    go_to_step: {
         parameters: {
             query?: never;
             header?: never;
@@ -8713,7 +10142,7 @@ export interface operations {
             };
         };
     };
-    add_picture_api_designs__design_id__pictures_post: {
+    add_picture: {
         parameters: {
             query: {
                 revision: number;
@@ -8862,7 +10291,7 @@ export interface operations {
             };
         };
     };
-    add_component_api_designs__design_id__components_post: {
+    add_component: {
         parameters: {
             query: {
                 revision: number;
@@ -9011,7 +10440,7 @@ export interface operations {
             };
         };
     };
-    get_picture_api_assets__digest__picture_png_get: {
+    get_reference_picture: {
         parameters: {
             query?: never;
             header?: never;
@@ -9150,7 +10579,7 @@ export interface operations {
             };
         };
     };
-    get_mesh_api_assets__digest__mesh_get: {
+    get_mesh: {
         parameters: {
             query?: never;
             header?: never;
@@ -9289,7 +10718,7 @@ export interface operations {
             };
         };
     };
-    look_at_cage_file_api_cage_files_post: {
+    examine_cage_file: {
         parameters: {
             query: {
                 name: string;
@@ -9439,7 +10868,7 @@ export interface operations {
             };
         };
     };
-    keep_solid_file_api_solid_files_post: {
+    keep_solid_file: {
         parameters: {
             query: {
                 name: string;
@@ -9582,7 +11011,7 @@ export interface operations {
             };
         };
     };
-    get_cage_api_designs__design_id__pieces__piece_id__cage_get: {
+    get_cage: {
         parameters: {
             query?: never;
             header?: never;
@@ -9722,7 +11151,7 @@ export interface operations {
             };
         };
     };
-    get_surface_api_designs__design_id__pieces__piece_id__surface_get: {
+    get_surface: {
         parameters: {
             query?: {
                 level?: number;
@@ -9864,7 +11293,7 @@ export interface operations {
             };
         };
     };
-    curves_api_designs__design_id__pieces__piece_id__curves_post: {
+    get_curves: {
         parameters: {
             query?: never;
             header?: never;
@@ -10008,7 +11437,7 @@ export interface operations {
             };
         };
     };
-    number_api_number_get: {
+    get_number: {
         parameters: {
             query: {
                 text: string;
@@ -10149,7 +11578,7 @@ export interface operations {
             };
         };
     };
-    pick_api_designs__design_id__pieces__piece_id__pick_post: {
+    pick: {
         parameters: {
             query?: never;
             header?: never;
@@ -10293,7 +11722,7 @@ export interface operations {
             };
         };
     };
-    begin_solid_api_designs__design_id__pieces__piece_id__solid_post: {
+    begin_solid: {
         parameters: {
             query?: never;
             header?: never;
@@ -10433,7 +11862,7 @@ export interface operations {
             };
         };
     };
-    begin_finder_api_designs__design_id__pieces__piece_id__fillet_finder_post: {
+    begin_finder: {
         parameters: {
             query?: never;
             header?: never;
@@ -10577,7 +12006,7 @@ export interface operations {
             };
         };
     };
-    list_materials_api_materials_get: {
+    list_materials: {
         parameters: {
             query?: never;
             header?: never;
@@ -10714,7 +12143,7 @@ export interface operations {
             };
         };
     };
-    get_found_api_found__key__get: {
+    get_found: {
         parameters: {
             query?: never;
             header?: never;
@@ -10853,7 +12282,7 @@ export interface operations {
             };
         };
     };
-    get_job_api_jobs__job_id__get: {
+    get_job: {
         parameters: {
             query?: never;
             header?: never;
@@ -10992,7 +12421,7 @@ export interface operations {
             };
         };
     };
-    cancel_job_api_jobs__job_id__delete: {
+    cancel_job: {
         parameters: {
             query?: never;
             header?: never;
@@ -11131,7 +12560,7 @@ export interface operations {
             };
         };
     };
-    get_certificate_api_designs__design_id__pieces__piece_id__certificate_get: {
+    get_certificate: {
         parameters: {
             query?: never;
             header?: never;
@@ -11271,7 +12700,7 @@ export interface operations {
             };
         };
     };
-    certificate_as_page_api_designs__design_id__pieces__piece_id__certificate_page_get: {
+    certificate_as_page: {
         parameters: {
             query?: never;
             header?: never;
@@ -11411,7 +12840,7 @@ export interface operations {
             };
         };
     };
-    download_step_api_designs__design_id__pieces__piece_id__solid_step_get: {
+    download_step: {
         parameters: {
             query?: {
                 /** @description hand over a body that is incomplete or not sound, as far as it goes; its name says so */
@@ -11554,7 +12983,7 @@ export interface operations {
             };
         };
     };
-    download_cage_api_designs__design_id__pieces__piece_id__cage_file_get: {
+    download_cage: {
         parameters: {
             query?: {
                 /** @description USD as text or binary, PLY or OBJ */
@@ -11697,7 +13126,7 @@ export interface operations {
             };
         };
     };
-    begin_triangles_certificate_api_designs__design_id__pieces__piece_id__triangles_certificate_post: {
+    begin_triangles_certificate: {
         parameters: {
             query?: {
                 /** @description chord tolerance in mm */
@@ -11842,7 +13271,7 @@ export interface operations {
             };
         };
     };
-    begin_triangles_api_designs__design_id__pieces__piece_id__triangles_post: {
+    begin_triangles: {
         parameters: {
             query?: {
                 /** @description chord tolerance in mm */
@@ -11987,7 +13416,7 @@ export interface operations {
             };
         };
     };
-    download_surface_api_designs__design_id__pieces__piece_id__surface_file_get: {
+    download_surface: {
         parameters: {
             query?: {
                 kind?: "stl" | "3mf" | "obj" | "ply" | "glb";
@@ -12135,7 +13564,7 @@ export interface operations {
             };
         };
     };
-    begin_surface_api_designs__design_id__pieces__piece_id__surface_file_post: {
+    begin_surface: {
         parameters: {
             query?: {
                 kind?: "stl" | "3mf" | "obj" | "ply" | "glb";
@@ -12283,7 +13712,7 @@ export interface operations {
             };
         };
     };
-    fetch_file_api_files__key__get: {
+    fetch_file: {
         parameters: {
             query?: {
                 kind?: ("stl" | "3mf" | "obj" | "ply" | "glb") | "step";
@@ -12425,7 +13854,7 @@ export interface operations {
             };
         };
     };
-    download_outline_api_designs__design_id__pieces__piece_id__outline_svg_get: {
+    download_outline: {
         parameters: {
             query?: {
                 view?: "front" | "right" | "top";
@@ -12569,7 +13998,7 @@ export interface operations {
             };
         };
     };
-    surface_facts_api_designs__design_id__pieces__piece_id__surface_facts_get: {
+    surface_facts: {
         parameters: {
             query?: {
                 /** @description chord tolerance in mm */
@@ -12714,7 +14143,7 @@ export interface operations {
             };
         };
     };
-    begin_solids_file_api_designs__design_id__solids_file_post: {
+    begin_solids_file: {
         parameters: {
             query?: {
                 kind?: "step" | "3mf";
@@ -12861,7 +14290,7 @@ export interface operations {
             };
         };
     };
-    hand_over_api_designs__design_id__pieces__piece_id__print_bench_post: {
+    hand_over: {
         parameters: {
             query?: {
                 /** @description chord tolerance in mm */
@@ -13008,7 +14437,7 @@ export interface operations {
             };
         };
     };
-    layer_api_designs__design_id__pieces__piece_id__print_bench_layer_svg_get: {
+    get_layer: {
         parameters: {
             query: {
                 index: number;
@@ -13155,7 +14584,7 @@ export interface operations {
             };
         };
     };
-    get_keeping_api_keeping_get: {
+    get_keeping: {
         parameters: {
             query?: never;
             header?: never;
@@ -13292,7 +14721,7 @@ export interface operations {
             };
         };
     };
-    clear_made_api_keeping_made_delete: {
+    clear_made: {
         parameters: {
             query?: never;
             header?: never;
@@ -13429,7 +14858,7 @@ export interface operations {
             };
         };
     };
-    health_api_health_get: {
+    health: {
         parameters: {
             query?: never;
             header?: never;

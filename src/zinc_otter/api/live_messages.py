@@ -1,0 +1,323 @@
+"""What is said over the live channel, both ways, and its version. The browser's types are made of these.
+
+Viewers send one of :data:`Asked`; each but ``stop`` is answered by a message with its ``seq``. They are sent :data:`Told`.
+Arrays travel as MessagePack extensions (see :mod:`zinc_otter.api.packing`).
+"""
+
+from __future__ import annotations
+
+from typing import Annotated, Any, Literal, NotRequired
+
+import numpy as np
+import numpy.typing as npt
+from pydantic import BaseModel, ConfigDict, Field, TypeAdapter, WithJsonSchema
+from pydantic_core import core_schema
+from typing_extensions import TypedDict
+
+from zinc_otter.api.curve_schemas import AskedOf, Of
+from zinc_otter.api.problems import PlaceSchema, Problem
+from zinc_otter.api.schemas import DesignState, PreviewState
+from zinc_otter.studio.commands import AnyCommand, Picked
+from zinc_otter.studio.commands.base import PieceId
+from zinc_otter.studio.commands.placement import ReachBy
+
+VERSION = 2
+"""Raised whenever a page that was loaded before could not talk to the service any more."""
+
+
+class _Ask(BaseModel):
+    model_config = ConfigDict(extra="ignore")
+    seq: Annotated[int, Field(ge=0)] = 0
+
+
+class AskPreview(_Ask):
+    """Show what a command would lead to. Of previews only the latest counts."""
+
+    do: Literal["preview"]
+    revision: int = -1
+    command: AnyCommand
+
+
+class AskCommit(_Ask):
+    """Keep a command as a step."""
+
+    do: Literal["commit"]
+    revision: int = -1
+    command: AnyCommand
+
+
+class AskCancel(_Ask):
+    """Show the design as it stands."""
+
+    do: Literal["cancel"]
+
+
+class AskLevel(_Ask):
+    """Show pieces at a level of smoothness, or with null at the finest that is quick."""
+
+    do: Literal["level"]
+    level: Annotated[int, Field(ge=1, le=4, strict=True)] | None
+
+
+class AskWeigh(_Ask):
+    """Tell how far a reach carries from what is picked."""
+
+    do: Literal["weigh"]
+    piece: PieceId
+    picked: Picked
+    reach: ReachBy
+
+
+class AskCurves(_Ask):
+    """Show curves of a piece with every frame from now on, or with null no more."""
+
+    do: Literal["curves"]
+    asked: AskedOf | None
+
+
+class AskBodies(_Ask):
+    """Look again whether the kernel has made a solid by now. It has no answer of its own."""
+
+    do: Literal["bodies"]
+
+
+class AskStop(_Ask):
+    """Stop what is being worked on; that is answered by a refusal."""
+
+    do: Literal["stop"]
+
+
+Asked = AskPreview | AskCommit | AskCancel | AskLevel | AskWeigh | AskCurves | AskBodies | AskStop
+DEEDS = frozenset({"preview", "commit", "cancel", "level", "weigh", "curves", "bodies", "stop"})
+_asked: TypeAdapter[Asked] = TypeAdapter(Annotated[Asked, Field(discriminator="do")])
+
+
+def read_asked(message: object) -> Asked:
+    """A message of a viewer. Raises pydantic.ValidationError naming what is wrong."""
+    return _asked.validate_python(message)
+
+
+class _Array:
+    """A typed array as it goes over the wire: the kind of its numbers, and its name in the description."""
+
+    def __init__(self, kind: str, name: str) -> None:
+        self._kind, self._name = np.dtype(kind), name
+
+    def __get_pydantic_core_schema__(self, *_: Any) -> core_schema.CoreSchema:
+        def check(value: Any) -> Any:
+            if not isinstance(value, np.ndarray) or value.dtype != self._kind:
+                raise ValueError(f"an array of {self._kind} is wanted")
+            return value
+
+        return core_schema.no_info_plain_validator_function(check)
+
+    def __get_pydantic_json_schema__(self, *_: Any) -> dict[str, Any]:
+        return {"type": "string", "format": self._name}
+
+
+Float32s = Annotated[npt.NDArray[np.float32], _Array("<f4", "float32s")]
+Float64s = Annotated[npt.NDArray[np.float64], _Array("<f8", "float64s")]
+Int32s = Annotated[npt.NDArray[np.int32], _Array("<i4", "int32s")]
+Uint8s = Annotated[npt.NDArray[np.uint8], _Array("u1", "uint8s")]
+Point = tuple[float, float, float] | list[float]
+Xyz = Annotated[Point, WithJsonSchema({
+    "type": "array", "prefixItems": [{"type": "number"}] * 3, "minItems": 3, "maxItems": 3,
+})]  # fmt: skip
+
+
+class Images(TypedDict):
+    """What each element answers to on the other sides of a symmetric piece, flat, one side after the other."""
+
+    vertex: Int32s
+    edge: Int32s
+    face: Int32s
+
+
+class CageFrame(TypedDict):
+    """A whole control cage: positions in mm, flat; faces as runs of vertices; edges by their two vertices and faces."""
+
+    positions: Float64s
+    face_verts: Int32s
+    face_offsets: Int32s
+    edge_verts: Int32s
+    edge_faces: Int32s
+    edge_sharpness: Float32s
+    vertex_sharpness: Float32s
+    edge_open: Uint8s
+    edge_seam: Uint8s
+    images: Images | None
+
+
+class SurfaceFrame(TypedDict):
+    """A whole surface at a level: rows of limit points and normals, quads of rows, and the face that each came from."""
+
+    level: int
+    positions: Float32s
+    normals: Float32s
+    quads: Int32s
+    face_of_quad: Int32s
+
+
+class CageRows(TypedDict):
+    rows: Int32s
+    positions: Float64s
+
+
+class SurfaceRows(TypedDict):
+    """Rows that moved; null for all of them, in their order."""
+
+    rows: Int32s | None
+    positions: Float32s
+    normals: Float32s
+
+
+class PieceFrame(TypedDict):
+    """One piece: whole where its structure changed, else the rows that moved."""
+
+    id: str
+    cage: NotRequired[CageFrame]
+    surface: NotRequired[SurfaceFrame]
+    cage_rows: NotRequired[CageRows]
+    surface_rows: NotRequired[SurfaceRows]
+
+
+class Weights(TypedDict):
+    """How far each row of a piece's surface takes part in a change that reaches."""
+
+    piece: str
+    rows: Float32s
+
+
+# The names of two of its parts are words of the language.
+Near = TypedDict("Near", {
+    "piece": str, "reference": str, "asked": float, "distance": float, "signed": bool, "from": Xyz, "to": Xyz,
+    "vertices": Float32s,
+})  # fmt: skip
+Near.__doc__ = """The nearest point of a piece's surface to a component, and the distance of each vertex of its cage, in mm.
+
+Below 0 inside; a component that is not ``signed`` is open and has no inside."""
+
+
+class Bend(TypedDict):
+    """A curve on a piece's surface, and at each of its points the curvature vector in 1/mm."""
+
+    of: Of
+    points: Float32s
+    bending: Float32s
+    closed: bool
+    least_radius: float | None
+    tightest: Xyz
+
+
+class Shown(TypedDict):
+    """What a viewer needs to show a design: what changed of its pieces, and what was asked for beside them."""
+
+    pieces: list[PieceFrame]
+    gone: list[str]
+    clearances: NotRequired[list[Near]]
+    curves: NotRequired[list[Bend]]
+    weights: NotRequired[Weights | None]
+
+
+class TellState(Shown):
+    """The design as it stands. The first message is one of these. By the version a page knows that it is old."""
+
+    type: Literal["state"]
+    seq: int
+    state: DesignState
+    version: int
+
+
+class TellFrame(Shown):
+    """The design as a command would leave it."""
+
+    type: Literal["frame"]
+    seq: int
+    preview: PreviewState
+
+
+class TellWeights(TypedDict):
+    type: Literal["weights"]
+    seq: int
+    weights: Weights | None
+
+
+class TellCurves(TypedDict):
+    type: Literal["curves"]
+    seq: int
+    curves: list[Bend]
+
+
+class BodyEdge(TypedDict):
+    """Where what meets what: the two makers, the length in mm, segments to be drawn, and the chain of each segment."""
+
+    between: tuple[str, str]
+    length: float
+    lines: Float32s
+    chains: Int32s
+
+
+class Body(TypedDict):
+    """What followers make of a piece: its triangles, and what became of each follower.
+
+    A note is the follower's id, what became of it ("done", "waits", "failed", "off"), why, and where.
+    """
+
+    route: Literal["mesh", "kernel", "none"]
+    problem: NotRequired[str]
+    place: NotRequired[PlaceSchema]
+    points: NotRequired[Float32s]
+    normals: NotRequired[Float32s]
+    triangles: NotRequired[Int32s]
+    notes: list[tuple[str, str, str, PlaceSchema]]
+    edges: NotRequired[list[BodyEdge]]
+    own: NotRequired[int]
+    added: NotRequired[int]
+    volume: NotRequired[float]
+    size: NotRequired[Xyz]
+
+
+class BodyFrame(Body):
+    """The body of one piece, and what it was made from."""
+
+    id: str
+    made_from: str
+
+
+class TellBodies(TypedDict):
+    """Comes by itself, a little after the pieces."""
+
+    type: Literal["bodies"]
+    bodies: list[BodyFrame]
+    gone: list[str]
+
+
+class TellWorking(TypedDict):
+    """Something is still being worked on, and for so many seconds."""
+
+    type: Literal["working"]
+    seq: int
+    seconds: float
+    stoppable: bool
+
+
+class TellProblem(TypedDict):
+    """A refusal; where it refuses a change, the design as it stands comes after it."""
+
+    type: Literal["problem"]
+    seq: int
+    problem: Problem
+
+
+Told = TellState | TellFrame | TellWeights | TellCurves | TellBodies | TellWorking | TellProblem
+told: TypeAdapter[Told] = TypeAdapter(Annotated[Told, Field(discriminator="type")])
+
+
+def described() -> dict[str, Any]:
+    """The schemas of both directions, by name, for the description of the service."""
+    found: dict[str, Any] = {}
+    for name, adapter, mode in (("LiveAsked", _asked, "validation"), ("LiveTold", told, "serialization")):
+        schema = adapter.json_schema(mode=mode, ref_template="#/components/schemas/{model}")  # type: ignore[arg-type]
+        found |= schema.pop("$defs", {})
+        found[name] = schema
+    return found
