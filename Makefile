@@ -70,7 +70,7 @@ types: .stamps/python .stamps/npm
 lint: .stamps/python .stamps/npm
 	$(VENV)/ruff check .
 	$(VENV)/mypy
-	cd web && npm run --silent check
+	cd web && npm run --silent check && npm run --silent lint
 
 clean:
 	rm -rf .venv .stamps build web/node_modules web/dist

@@ -15,7 +15,9 @@ const nonce = document.querySelector<HTMLMetaElement>("meta[name=nonce]")?.conte
 const styles = createCache({ key: "css", nonce });
 const queries = new QueryClient({ defaultOptions: { queries: { retry: false, refetchOnWindowFocus: false } } });
 
-createRoot(document.getElementById("root")!).render(
+const root = document.getElementById("root");
+if (!root) throw new Error("The page has no place for the application.");
+createRoot(root).render(
   <StrictMode>
     <CacheProvider value={styles}>
       <ThemeProvider theme={theme}>

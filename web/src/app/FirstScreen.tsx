@@ -74,13 +74,13 @@ export function FirstScreen() {
               sx={{ width: 260, bgcolor: "#fff" }}
             />
             <Typography color="text.secondary">in millimetres,</Typography>
-            <Button variant="contained" startIcon={<BoxIcon />} onClick={() => begin("box")}>
+            <Button variant="contained" startIcon={<BoxIcon />} onClick={() => void begin("box")}>
               with a box
             </Button>
-            <Button variant="outlined" startIcon={<PlaneIcon />} onClick={() => begin("plane")}>
+            <Button variant="outlined" startIcon={<PlaneIcon />} onClick={() => void begin("plane")}>
               with a plane
             </Button>
-            <Button variant="outlined" startIcon={<PenIcon />} onClick={() => begin(null)}>
+            <Button variant="outlined" startIcon={<PenIcon />} onClick={() => void begin(null)}>
               empty
             </Button>
             <Button component="label" color="inherit">
@@ -90,7 +90,7 @@ export function FirstScreen() {
           </Stack>
         </Paper>
 
-        {(fault || error) && (
+        {(fault !== null || error !== null) && (
           <Alert severity="error" sx={{ mb: 2 }}>
             {fault ?? error?.message}
           </Alert>

@@ -5,6 +5,7 @@ import { commandOf, missingFor } from "../model/tool";
 import type { Command, Kind } from "../model/types";
 import type { Frame } from "../model/vec";
 import { pieces } from "./pieces";
+import { railNow } from "./rails";
 import { useBodies } from "./stores/bodies";
 import { useCurves } from "./stores/curves";
 import { pieceNamed, useDesign } from "./stores/design";
@@ -20,7 +21,7 @@ import { view } from "./stores/view";
 /** What is picked, for a command. */
 export function target(): Target | null {
   const { piece, picked, pickKind, others } = usePicking.getState();
-  if (!piece || !picked.length) return null;
+  if (piece === null || !picked.length) return null;
   return { piece, picked: { kind: pickKind, ids: picked }, ...(pickKind === "piece" && others.length ? { others } : {}) };
 }
 
@@ -66,6 +67,7 @@ export function contextNow(): Context {
     editing,
     solids,
     body: piece ? useBodies.getState().settled[piece] : undefined,
+    rail: railNow(),
     reference,
     section,
     curveSection: useCurves.getState().section,

@@ -6,6 +6,7 @@ import { Channel } from "./channel";
 import { answered, bend, forgetWaiting, lay, tellAgain, turns, weigh } from "./line";
 import { pieces } from "./pieces";
 import { attempt } from "./picks";
+import { rememberRail } from "./rails";
 import { service } from "./service";
 import { clearBodies, settleBodies, takeBodies } from "./stores/bodies";
 import { useCurves } from "./stores/curves";
@@ -75,6 +76,7 @@ function message(m: Message): void {
   if (m.curves) useCurves.setState({ list: m.curves });
   if (m.type === "frame") {
     useDesign.setState({ preview: m.preview });
+    rememberRail(m.preview.rail);
     useProblem.setState({ problem: null, piece: null });
   } else {
     take(m.state);

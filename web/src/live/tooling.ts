@@ -131,7 +131,7 @@ export function repeat(): void {
     const last = lastDone();
     if (!last || !at) return;
     const { others: _, ...rest } = last as Command & { others?: string[] };
-    void commit({ ...rest, ...at } as Command);
+    void commit({ ...rest, ...at });
   });
 }
 

@@ -24,7 +24,7 @@ export class Turns {
   answered(seq: number): void {
     if (seq !== this.awaited) return;
     this.awaited = 0;
-    while (!this.awaited && this.waiting.length) this.waiting.shift()!();
+    while (!this.awaited && this.waiting.length) this.waiting.shift()?.();
   }
 
   /** What was under way may have been kept or not: nothing waits any more. */

@@ -44,7 +44,7 @@ export function edgeWords(piece: PieceState, [a, b]: Between): string {
 export function edgesOn(body: Body | undefined, editing: AnyFollower | null): Between[] {
   const found: Between[] = (body?.edges ?? []).map((edge) => edge.between);
   if (editing && (editing.kind === "fillet" || editing.kind === "cut-edge") && editing.between) {
-    const named = editing.between as Between;
+    const named = editing.between;
     if (!found.some((edge) => sameEdges(edge, named))) found.unshift(named);
   }
   // Those between two makers first: they are what is mostly meant.

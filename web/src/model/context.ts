@@ -63,6 +63,8 @@ export interface Context {
   readonly solids: SolidFile[];
   /** The body of the piece in hand, as it was before anything was previewed. */
   readonly body: Body | undefined;
+  /** The line along which a number of the tool in hand is set, where the service has told one. */
+  readonly rail: [Vec, Vec] | null;
   /** The reference in hand. */
   readonly reference: string | null;
   readonly section: (AxisPlane & { flip: boolean }) | null;

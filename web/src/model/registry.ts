@@ -16,7 +16,7 @@ export class Registry {
   }
 
   get(id: string | null): Tool | null {
-    return (id && this.byId.get(id)) || null;
+    return (id === null ? null : this.byId.get(id)) ?? null;
   }
 
   /** The tool that the work of a station begins with. */

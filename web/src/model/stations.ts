@@ -1,5 +1,7 @@
 import type { StationId } from "./tool";
 
+export const stationName = (id: StationId): string => stations.find((station) => station.id === id)?.name ?? id;
+
 /** The six places of the work, in the order in which people do it. */
 export const stations: { id: StationId; name: string; about: string }[] = [
   { id: "set-out", name: "Set out", about: "Pictures and components to build around" },

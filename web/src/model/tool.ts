@@ -177,12 +177,12 @@ export function shownFields(tool: Tool, values: Values, context: Context): strin
 
 /** The command that a tool's values and the selection add up to. */
 export const commandOf = (tool: Tool | null, values: Values, context: Context): Command | null =>
-  tool?.is === "verb" || tool?.is === "form" ? tool.command(values as ValuesOf<Fields>, context) : null;
+  tool?.is === "verb" || tool?.is === "form" ? tool.command(values, context) : null;
 
 /** The beads that a tool lays on the form. */
 export function gripsOf(tool: Tool | null, values: Values, context: Context): Grip[] {
   if (tool?.is === "card") return tool.grips?.(context) ?? [];
-  return tool?.is === "verb" || tool?.is === "form" ? (tool.grips?.(values as ValuesOf<Fields>, context) ?? []) : [];
+  return tool?.is === "verb" || tool?.is === "form" ? (tool.grips?.(values, context) ?? []) : [];
 }
 
 export const isEager = (tool: Tool | null): boolean => tool?.is === "verb" && tool.eager === true;

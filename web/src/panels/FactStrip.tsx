@@ -67,7 +67,7 @@ function Clearances() {
   const now = picksShown();
   const own = nearestOfPicked(near, piece, cage ? verticesOf(cage, now.kind, now.ids) : []);
   // What would read as the clearance itself, or as 0, is no news.
-  const short = near.filter((n) => n.distance < n.asked && lengthWords(n.distance, unit) !== lengthWords(n.asked, unit)).at(0);
+  const short = near.find((n) => n.distance < n.asked && lengthWords(n.distance, unit) !== lengthWords(n.asked, unit));
   const name = (id: string) => references.find((r) => r.id === id)?.name ?? "";
   return (
     <>

@@ -3,7 +3,7 @@ import Paper from "@mui/material/Paper";
 import TextField from "@mui/material/TextField";
 import { tools } from "../live/stores/session";
 import { takeTool } from "../live/tooling";
-import { stations } from "../model/stations";
+import { stationName } from "../model/stations";
 
 /** Every tool of every station by typing its name. */
 export function FindTool({ onClose }: { onClose(): void }) {
@@ -14,7 +14,7 @@ export function FindTool({ onClose }: { onClose(): void }) {
         options={tools().all}
         autoHighlight
         getOptionLabel={(tool) => tool.name}
-        groupBy={(tool) => stations.find((s) => s.id === tool.station)!.name}
+        groupBy={(tool) => stationName(tool.station)}
         onChange={(_, tool) => {
           if (tool) takeTool(tool.id);
           onClose();

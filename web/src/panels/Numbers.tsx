@@ -3,7 +3,7 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Stack from "@mui/material/Stack";
 import Typography from "@mui/material/Typography";
-import { Suspense, useCallback, useState } from "react";
+import { useCallback, useState } from "react";
 import { useShallow } from "zustand/react/shallow";
 import { commandNow, contextNow, missing as missingNow } from "../live/context";
 import { numbersRead } from "../live/numbers";
@@ -20,7 +20,7 @@ import { fieldsOf, isEager, shownFields, type Tool } from "../model/tool";
 import { EndBar } from "./bars/EndBar";
 import { PlacingBar } from "./bars/PlacingBar";
 import { ReachBar } from "./bars/ReachBar";
-import { cardNamed } from "./cards";
+import { NamedCard } from "./NamedCard";
 import { CardHead } from "./parts/CardHead";
 import { FieldInput } from "./parts/FieldInput";
 import { FollowerNote } from "./parts/FollowerNote";
@@ -42,7 +42,7 @@ function useSurroundings(): void {
 function setField(tool: Numbered, name: string, value: unknown): void {
   const all = { ...useSession.getState().values, [name]: value };
   const typed = tool.is === "strokes" ? undefined : tool.typed;
-  setValues(typed?.(all as ValuesOf<Fields>, name) ?? all);
+  setValues(typed?.(all, name) ?? all);
 }
 
 async function submit(): Promise<void> {
@@ -75,7 +75,7 @@ export function Numbers({ tool }: { tool: Numbered }) {
         <Deeds tool={tool} ready={missing === null} />
       </Stack>
       {tool.is === "verb" && tool.ends && <EndBar />}
-      {"below" in tool && tool.below && <Below name={tool.below} tool={tool} />}
+      {"below" in tool && tool.below && <NamedCard name={tool.below} tool={tool} />}
       {tool.is === "verb" && tool.follows && <FollowerNote />}
       <Hint tool={tool} missing={missing} />
     </Box>
@@ -89,7 +89,8 @@ function FieldRow({ tool, disabled }: { tool: Numbered; disabled: boolean }) {
   const context = contextNow();
   const fields = fieldsOf(tool) as Record<string, ShownField>;
   const names = shownFields(tool, values, context);
-  const words = ("moreWords" in tool && tool.moreWords) || (tool.is === "form" ? "Place…" : "Direction…");
+  const own = tool.is === "strokes" ? undefined : tool.moreWords;
+  const words = own ?? (tool.is === "form" ? "Place…" : "Direction…");
   return (
     <>
       {names
@@ -131,11 +132,6 @@ function Deeds({ tool, ready }: { tool: Numbered; ready: boolean }) {
       {(touched || (isEager(tool) && previewed)) && <Button color="inherit" onClick={back}>Cancel</Button>}
     </>
   );
-}
-
-function Below({ name, tool }: { name: string; tool: Tool }) {
-  const Own = cardNamed(name);
-  return <Suspense fallback={null}><Own tool={tool} /></Suspense>;
 }
 
 function Hint({ tool, missing }: { tool: Numbered; missing: string | null }) {

@@ -4,7 +4,6 @@ import Button from "@mui/material/Button";
 import Paper from "@mui/material/Paper";
 import Stack from "@mui/material/Stack";
 import Typography from "@mui/material/Typography";
-import { Suspense } from "react";
 import { give } from "../live/line";
 import { useDesign } from "../live/stores/design";
 import { usePicking } from "../live/stores/picking";
@@ -13,7 +12,7 @@ import { toolInHand, useTool } from "../live/stores/session";
 import { change, takeTool } from "../live/tooling";
 import { beginnings } from "../model/beginnings";
 import type { Problem } from "../model/types";
-import { cardNamed } from "./cards";
+import { NamedCard } from "./NamedCard";
 import { Numbers } from "./Numbers";
 import { ShowWhere } from "./parts/ShowWhere";
 
@@ -22,11 +21,10 @@ export function ToolCard() {
   const problem = useProblem((s) => s.problem);
   const isEmpty = useDesign((s) => s.design !== null && s.design.pieces.length === 0 && s.design.references.length === 0);
   if (!tool && !problem) return isEmpty ? <Card><Empty /></Card> : null;
-  const Own = tool?.is === "card" ? cardNamed(tool.card) : null;
   return (
     <Card>
       {problem && <Said problem={problem} above={tool !== null} />}
-      {Own && tool && <Suspense fallback={<Typography variant="body2" color="text.secondary">{tool.name}…</Typography>}><Own tool={tool} /></Suspense>}
+      {tool?.is === "card" && <NamedCard key={tool.id} name={tool.card} tool={tool} />}
       {tool && tool.is !== "card" && <Numbers key={tool.id} tool={tool} />}
     </Card>
   );

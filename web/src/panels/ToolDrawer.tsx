@@ -6,7 +6,7 @@ import { usePicking } from "../live/stores/picking";
 import { tools, useSession } from "../live/stores/session";
 import { takeTool } from "../live/tooling";
 import { briefly, shortcut } from "../model/keys";
-import { stations } from "../model/stations";
+import { stationName } from "../model/stations";
 import { colours } from "../theme/colours";
 import { DrawingIcon } from "../theme/icons";
 
@@ -14,18 +14,18 @@ export function ToolDrawer({ onFind }: { onFind(): void }) {
   const station = useSession((s) => s.station);
   const toolId = useSession((s) => s.toolId);
   const anyPicked = usePicking((s) => s.picked.length > 0);
-  const here = stations.find((s) => s.id === station)!;
+  const name = stationName(station);
   const own = tools().all.filter((tool) => tool.station === station);
   const many = own.length > 14;
   return (
     <Paper
       elevation={2}
       component="aside"
-      aria-label={`Tools of ${here.name}`}
+      aria-label={`Tools of ${name}`}
       sx={{ position: "absolute", left: 12, top: 12, width: 158, p: 1, maxHeight: "calc(100% - 24px)", overflow: "auto", borderRadius: 2, zIndex: 2 }}
     >
       <Typography variant="h3" sx={{ px: 0.5, pb: 0.5 }}>
-        {here.name}
+        {name}
       </Typography>
       {own.map((tool, i) => (
         <Fragment key={tool.id}>

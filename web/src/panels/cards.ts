@@ -5,7 +5,7 @@ import type { Tool } from "../model/tool";
 export type CardProps = { tool: Tool };
 
 const files = import.meta.glob<{ default: ComponentType<CardProps> }>("./cards/*.tsx");
-const cards = new Map(Object.entries(files).map(([path, load]) => [/(\w+)\.tsx$/.exec(path)![1], lazy(load)]));
+const cards = new Map(Object.entries(files).map(([path, load]) => [path.slice(path.lastIndexOf("/") + 1, -4), lazy(load)]));
 
 /** Raises an error where there is no such card: a tool names one that was never written. */
 export function cardNamed(name: string): ComponentType<CardProps> {

@@ -14,9 +14,7 @@ export function Viewport() {
   const second = useShow((s) => s.second);
   const toggleFlat = useCallback(() => {
     if (!scene) return;
-    scene.eye.flat = !scene.eye.flat;
-    setFlat(scene.eye.flat);
-    scene.draw();
+    setFlat(scene.toggleFlat());
   }, [scene]);
   useEffect(() => {
     Object.assign(mainView, { scene, toggleFlat });

@@ -26,7 +26,7 @@ function bodyEdgeAt(picker: Picker, piece: string, x: number, y: number): { betw
       const depth = from.z + along * (to.z - from.z);
       // Of two that are about as near, the one in front.
       const nearer = best && (Math.abs(distance - best.distance) < 3 ? depth < best.depth : distance < best.distance);
-      if (!best || nearer) best = { between, point: a.lerp(b, along).toArray() as Vec, distance, depth };
+      if (!best || nearer) best = { between, point: a.lerp(b, along).toArray(), distance, depth };
     }
   return best;
 }

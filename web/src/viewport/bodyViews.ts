@@ -45,7 +45,7 @@ export class BodyViews {
   get lowest(): number {
     let lowest = Infinity;
     for (const { body } of this.shown.values())
-      for (let i = 2; i < body.points!.length; i += 3) lowest = Math.min(lowest, body.points![i]);
+      for (let i = 2; i < (body.points?.length ?? 0); i += 3) lowest = Math.min(lowest, body.points?.[i] ?? Infinity);
     return lowest;
   }
 

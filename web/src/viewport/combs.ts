@@ -50,7 +50,7 @@ export class Combs {
       for (const { points, bending, closed } of own) {
         const first = flat.length / 3;
         const count = points.length / 3;
-        for (let i = 0; i < points.length; i++) flat.push(points[i]);
+        for (const x of points) flat.push(x);
         for (let i = 0; i + 1 < count; i++) along.push(first + i, first + i + 1);
         if (closed) along.push(first + count - 1, first);
         const base = teeth.length / 3;

@@ -73,9 +73,8 @@ function linesOf(cage: CageArrays): number[][] {
     const [start] = left;
     left.delete(start);
     const line = [start];
-    for (let i = 0; i < line.length; i++)
-      for (const key of keys(line[i]))
-        for (const next of at.get(key) ?? []) if (left.delete(next)) line.push(next);
+    // The list grows while it is walked.
+    for (const edge of line) line.push(...keys(edge).flatMap((key) => at.get(key) ?? []).filter((next) => left.delete(next)));
     lines.push(line);
   }
   return lines;

@@ -12,11 +12,10 @@ import { toolInHand, tools, useSession } from "../live/stores/session";
 import { useShow } from "../live/stores/show";
 import { useSpot } from "../live/stores/sketch";
 import { takeTool } from "../live/tooling";
-import { roundedTo, type Fields, type ValuesOf } from "../model/fields";
+import { roundedTo } from "../model/fields";
 import { keyOf } from "../model/keys";
 import type { Spot } from "../model/sketch";
 import { doesReach, type Part, type Pointing, type Strokes } from "../model/tool";
-import type { Vec } from "../model/vec";
 import { HandleDrag } from "./handleDrag";
 import { pickAt, pickBand, pickLoop } from "./picks";
 import type { Scene } from "./scene";
@@ -229,7 +228,7 @@ export class Gestures {
       if (Math.hypot(x - going.x, y - going.y) <= slack) this.setPoint(x, y);
     } else if (going.what === "paint") {
       const { paints } = this;
-      if (going.piece !== null && paints) void give(paints.done(useSession.getState().values as ValuesOf<Fields>, going.piece, [...going.ids]));
+      if (going.piece !== null && paints) void give(paints.done(useSession.getState().values, going.piece, [...going.ids]));
     } else if (going.what === "pick") {
       // A preview may have other elements than the design: what is picked is picked of the design.
       void cleared().then(() => {
@@ -243,7 +242,7 @@ export class Gestures {
   private setPoint(x: number, y: number): void {
     const { pointing } = this;
     const spot = pointing && this.spot(pointing, x, y);
-    if (spot) pointing.click(spot, this.scene.eye.back.toArray() as Vec, contextNow(), hands);
+    if (spot) pointing.click(spot, this.scene.eye.back.toArray(), contextNow(), hands);
   }
 
   /** What the tool in hand would take here. */

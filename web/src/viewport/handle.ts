@@ -1,6 +1,6 @@
 /** The thing that is dragged to move, turn or size a selection: arrows, patches, arcs and beads, of even size on screen. */
 import {
-  BufferGeometry,
+  type BufferGeometry,
   ConeGeometry,
   CylinderGeometry,
   DoubleSide,
@@ -73,8 +73,7 @@ export class Handle {
 
   /** Offer beads on the form; `pixelAt` gives the millimetres of a pixel at a place. */
   showGrips(grips: Grip[], pixelAt: (at: Vector3) => number): void {
-    while (this.grips.length > grips.length) {
-      const gone = this.grips.pop()!;
+    for (const gone of this.grips.splice(grips.length)) {
       this.beads.remove(gone.mesh);
       gone.mesh.geometry.dispose();
     }
@@ -140,7 +139,7 @@ export class Handle {
     const origin = this.group.position.clone();
     const scale = this.group.scale.x;
     const none: Vec = [0, 0, 0];
-    const vec = (v: Vector3) => v.toArray() as Vec;
+    const vec = (v: Vector3) => v.toArray();
     if (part.kind === "bead")
       return (_, dx, dy) => ({ part, amount: Math.max(0, 1 + ((dx - dy) * pixel) / (scale * 1.2)), vector: [(dx - dy) * pixel, 0, 0] });
     if (part.kind === "screen") {

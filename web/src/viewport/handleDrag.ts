@@ -10,7 +10,7 @@ import { usePicking } from "../live/stores/picking";
 import { toolInHand, useSession } from "../live/stores/session";
 import { toGrid, useShow } from "../live/stores/show";
 import { apply, back, setValues } from "../live/tooling";
-import { type Fields, roundedTo, settledValues, type ValuesOf } from "../model/fields";
+import { type Fields, roundedTo, settledValues } from "../model/fields";
 import { verticesOf } from "../model/measure";
 import { type Drag, type Dragged, fieldsOf, type Form, type Grip, type Part, type Verb } from "../model/tool";
 import type { Values } from "../model/values";
@@ -53,7 +53,7 @@ export class HandleDrag {
   /** The values that a drag of the handle leads to, and the field that numbers typed meanwhile go to. */
   private dragged(last: Drag): Dragged<Fields> | null {
     const { tool } = this;
-    return (tool?.is === "verb" && tool.dragged?.(last, this.start as ValuesOf<Fields>, contextNow())) || null;
+    return tool?.is === "verb" ? (tool.dragged?.(last, this.start, contextNow()) ?? null) : null;
   }
 
   /** The pointer is here now. */
@@ -89,7 +89,7 @@ export class HandleDrag {
   }
 
   private set(values: Values, field: string): void {
-    setValues(this.tool?.typed?.(values as ValuesOf<Fields>, field) ?? values);
+    setValues(this.tool?.typed?.(values, field) ?? values);
   }
 
   /** A key while it is held: digits and what belongs to numbers make it exact. */

@@ -2,7 +2,7 @@
 import { nudge } from "../live/tooling";
 import { useShow } from "../live/stores/show";
 import { type KeyRow, withMouse } from "../model/keys";
-import { axisVec, times, type Vec } from "../model/vec";
+import { axisVec, times } from "../model/vec";
 import { type Eye, viewNames } from "./camera";
 import { mainView } from "./mainView";
 
@@ -46,7 +46,7 @@ function nudgeAlong(key: string): void {
   const sizes = direction.map(Math.abs);
   const axis = sizes.indexOf(Math.max(...sizes));
   const { nudge: step, grid } = useShow.getState();
-  nudge(times(axisVec(axis), Math.sign(direction[axis]) * sign * (step || grid)) as Vec);
+  nudge(times(axisVec(axis), Math.sign(direction[axis]) * sign * (step || grid)));
 }
 
 /** What the sheet says of drags, whose keys whoever holds the drag takes; and nudging. */

@@ -6,6 +6,7 @@ import type { Hover } from "../live/stores/picking";
 import type { Shows } from "../live/stores/show";
 import type { PieceArrays } from "../live/pieces";
 import type { CageArrays, Kind } from "../model/types";
+import { faceCount } from "../model/measure";
 import { colours } from "../theme/colours";
 import { Lines } from "./lines";
 import { fans, quadTriangles } from "./triangles";
@@ -56,38 +57,45 @@ export class MarksView {
     for (const part of [...this.lines, ...this.dots]) part.moved(positions);
   }
 
-  show(marks: Marks, display: Shows): void {
-    const { cage } = this.arrays;
-    const { kind, faults } = marks;
-    // New arrays come a moment before the new pick: what is not there any more is not marked.
-    const there = (of: Kind) => {
-      const count = elementCount(cage, of);
-      return (id: number) => id < count;
-    };
-    const picked = marks.picked.filter(there(kind));
-    const hover = marks.hover && there(marks.hover.kind)(marks.hover.id) ? marks.hover : null;
-    const hovers = hover ? [hover.id] : [];
-    const answering = this.answering(kind, picked);
-    const held = marks.held && { ...marks.held, ids: marks.held.ids.filter(there(marks.held.kind)) };
-
-    const draw = (line: Lines, wanted: Iterable<number>) => line.set(cage.positions, cage.edge_verts, wanted);
-    draw(this.picked, kind === "edge" ? picked : []);
-    draw(this.answers, kind === "edge" ? answering : []);
-    draw(this.aside, held?.kind === "edge" ? held.ids : []);
-    draw(this.hovered, hover?.kind === "edge" ? hovers : []);
-    draw(this.faulty, (faults?.edges ?? []).filter(there("edge")));
-    this.pickedDots.set(cage.positions, [...(kind === "vertex" ? picked : []), ...(faults?.vertices ?? []).filter(there("vertex"))]);
-    this.hoverDots.set(cage.positions, hover?.kind === "vertex" ? hovers : []);
-    this.answerDots.set(cage.positions, kind === "vertex" ? answering : []);
-
+  show(given: Marks, display: Shows): void {
+    const marks = thereOf(given, this.arrays.cage);
+    const answering = this.answering(marks.kind, marks.picked);
+    this.showLines(marks, answering);
+    this.showDots(marks, answering);
     this.dropFills();
-    const whole = (on: boolean) => (on ? [...Array(cage.face_offsets.length - 1).keys()] : []);
-    const fill = (faces: number[], color: string, opacity: number) => this.fill(faces, color, opacity, display);
-    fill(kind === "piece" ? whole(picked.length > 0) : kind === "face" ? picked : [], colours.selection, kind === "piece" ? 0.22 : 0.5);
-    fill(kind === "face" ? answering : [], colours.selection, 0.2);
-    fill(held?.kind === "face" ? held.ids : [], colours.river, 0.5);
-    fill(hover?.kind === "piece" ? whole(true) : hover?.kind === "face" ? hovers : [], colours.hover, hover?.kind === "piece" ? 0.16 : 0.32);
-    fill(faults?.faces ?? [], colours.fault, 0.6);
+    for (const [faces, color, opacity] of this.tints(marks, answering)) this.fill(faces, color, opacity, display);
+  }
+
+  private showLines(marks: Marks, answering: number[]): void {
+    const { positions, edge_verts } = this.arrays.cage;
+    const draw = (line: Lines, edges: number[]) => line.set(positions, edge_verts, edges);
+    draw(this.picked, ofKind("edge", marks.kind, marks.picked));
+    draw(this.answers, ofKind("edge", marks.kind, answering));
+    draw(this.aside, ofKind("edge", marks.held?.kind, marks.held?.ids));
+    draw(this.hovered, hovered("edge", marks));
+    draw(this.faulty, marks.faults?.edges ?? []);
+  }
+
+  private showDots(marks: Marks, answering: number[]): void {
+    const { positions } = this.arrays.cage;
+    this.pickedDots.set(positions, [...ofKind("vertex", marks.kind, marks.picked), ...(marks.faults?.vertices ?? [])]);
+    this.hoverDots.set(positions, hovered("vertex", marks));
+    this.answerDots.set(positions, ofKind("vertex", marks.kind, answering));
+  }
+
+  /** Faces to be tinted: a whole piece lightly, faces strongly. */
+  private tints(marks: Marks, answering: number[]): [faces: number[], color: string, opacity: number][] {
+    const whole = (on: boolean) => (on ? [...Array(faceCount(this.arrays.cage)).keys()] : []);
+    const { kind, picked, hover, held, faults } = marks;
+    return [
+      [whole(kind === "piece" && picked.length > 0), colours.selection, 0.22],
+      [ofKind("face", kind, picked), colours.selection, 0.5],
+      [ofKind("face", kind, answering), colours.selection, 0.2],
+      [ofKind("face", held?.kind, held?.ids), colours.river, 0.5],
+      [whole(hover?.kind === "piece"), colours.hover, 0.16],
+      [hovered("face", marks), colours.hover, 0.32],
+      [faults?.faces ?? [], colours.fault, 0.6],
+    ];
   }
 
   private dropFills(): void {
@@ -185,4 +193,23 @@ class Dots {
 
 function elementCount(cage: CageArrays, kind: Kind): number {
   return { vertex: cage.positions.length / 3, edge: cage.edge_verts.length / 2, face: cage.face_offsets.length - 1, piece: 1 }[kind];
+}
+
+const ofKind = (wanted: Kind, kind: Kind | undefined, ids: number[] = []): number[] => (kind === wanted ? ids : []);
+const hovered = (kind: Kind, { hover }: Marks): number[] => (hover?.kind === kind ? [hover.id] : []);
+
+/** New arrays come a moment before the new pick: what is not there any more is not marked. */
+function thereOf(marks: Marks, cage: CageArrays): Marks {
+  const there = (kind: Kind, ids: number[]) => {
+    const count = elementCount(cage, kind);
+    return ids.filter((id) => id < count);
+  };
+  const { kind, picked, hover, held, faults } = marks;
+  return {
+    kind,
+    picked: there(kind, picked),
+    hover: hover && there(hover.kind, [hover.id]).length ? hover : null,
+    held: held && { ...held, ids: there(held.kind, held.ids) },
+    faults: faults && { vertices: there("vertex", faults.vertices), edges: there("edge", faults.edges), faces: there("face", faults.faces) },
+  };
 }

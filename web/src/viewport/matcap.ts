@@ -1,14 +1,13 @@
 /** Matcaps drawn here instead of fetched: a picture of a lit ball, by which every normal finds its tone. */
 import { CanvasTexture, SRGBColorSpace } from "three";
+import { squareCanvas } from "./canvas";
 
 type Tone = [number, number, number];
 
 /** A ball painted by its normal: x to the right, y up, z to the eye. */
 export function painted(tone: (x: number, y: number, z: number) => Tone, size = 256): CanvasTexture {
-  const canvas = document.createElement("canvas");
-  canvas.width = canvas.height = size;
-  const context = canvas.getContext("2d")!;
-  const image = context.createImageData(size, size);
+  const { canvas, pen } = squareCanvas(size);
+  const image = pen.createImageData(size, size);
   for (let py = 0; py < size; py++)
     for (let px = 0; px < size; px++) {
       const x = (2 * (px + 0.5)) / size - 1;
@@ -19,7 +18,7 @@ export function painted(tone: (x: number, y: number, z: number) => Tone, size = 
       tone(x * scale, y * scale, Math.sqrt(1 - r * r)).forEach((value, k) => (image.data[at + k] = Math.min(255, value)));
       image.data[at + 3] = 255;
     }
-  context.putImageData(image, 0, 0);
+  pen.putImageData(image, 0, 0);
   const texture = new CanvasTexture(canvas);
   texture.colorSpace = SRGBColorSpace;
   return texture;

@@ -6,6 +6,7 @@ import { colours } from "../theme/colours";
 import { Combs } from "./combs";
 import { Lines } from "./lines";
 import { useSketch, useSpot } from "../live/stores/sketch";
+import { squareCanvas } from "./canvas";
 
 const spotTones: Record<string, string> = {
   vertex: colours.selection, edge: colours.selection, face: colours.river, reference: colours.river,
@@ -65,9 +66,7 @@ let ring: CanvasTexture | null = null;
 /** A ring with a dot: it marks a place without hiding it. */
 function ringTexture(): CanvasTexture {
   if (ring) return ring;
-  const canvas = document.createElement("canvas");
-  canvas.width = canvas.height = 64;
-  const pen = canvas.getContext("2d")!;
+  const { canvas, pen } = squareCanvas(64);
   pen.strokeStyle = pen.fillStyle = "#FFFFFF";
   pen.lineWidth = 9;
   pen.beginPath();

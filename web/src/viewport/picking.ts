@@ -100,7 +100,9 @@ export class Picker {
   }
 
   vertex(piece: string, id: number): Vector3 {
-    return position(this.views.find((view) => view.id === piece)!, id);
+    const view = this.views.find((one) => one.id === piece);
+    if (!view) throw new Error(`The piece ${piece} is not shown.`);
+    return position(view, id);
   }
 
   /** The nearest point of an edge of a cage under the pointer; of open edges only, where asked so. */

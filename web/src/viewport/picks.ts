@@ -33,7 +33,7 @@ function pickWhole(id: string, add: boolean): void {
   const { design } = useDesign.getState();
   const { piece, picked, others } = usePicking.getState();
   const group = design?.pieces.find((p) => p.id === id)?.group;
-  const members = group ? design!.pieces.filter((p) => p.group === group).map((p) => p.id) : [id];
+  const members = group ? design.pieces.filter((p) => p.group === group).map((p) => p.id) : [id];
   const before = picked.length && piece ? [piece, ...others] : [];
   const next = !add ? members : before.includes(id) ? before.filter((p) => !members.includes(p)) : [...before, ...members];
   const [first, ...rest] = next;

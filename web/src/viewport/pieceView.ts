@@ -6,15 +6,14 @@ import {
   LineBasicMaterial,
   LineSegments,
   Mesh,
-  MeshMatcapMaterial,
+  type MeshMatcapMaterial,
   type Plane,
   Points,
   PointsMaterial,
   type Vector3,
 } from "three";
 import { MeshBVH } from "three-mesh-bvh";
-import type { Shows } from "../live/stores/show";
-import type { Material } from "../live/stores/show";
+import type { Shows, Material } from "../live/stores/show";
 import type { PieceArrays } from "../live/pieces";
 import { plus } from "../model/vec";
 import { colours } from "../theme/colours";

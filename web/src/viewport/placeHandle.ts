@@ -40,7 +40,7 @@ function placeFor(whole: boolean): { middle: Vec; normal: Vec } | null {
 }
 
 function tellView({ eye }: Scene): void {
-  const back = eye.back.toArray() as Vec;
+  const back = eye.back.toArray();
   view.frame = [eye.right.toArray(), eye.up.toArray(), back];
   view.pixel = eye.pixel;
   view.eye = eye.flat ? null : plus(eye.target.toArray(), back, eye.distance);

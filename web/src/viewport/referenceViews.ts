@@ -11,7 +11,7 @@ import {
   MeshMatcapMaterial,
   type Plane,
   PlaneGeometry,
-  Ray,
+  type Ray,
   SRGBColorSpace,
   TextureLoader,
   Vector3,

@@ -79,6 +79,13 @@ export class Scene {
     this.draw();
   }
 
+  /** From perspective to flat, or back; the answer is whether it is flat now. */
+  toggleFlat(): boolean {
+    this.eye.flat = !this.eye.flat;
+    this.draw();
+    return this.eye.flat;
+  }
+
   /** Something of this kind has changed: it is looked at before the next frame is drawn, or something is picked. */
   changed(part: Part): void {
     this.stale.add(part);
@@ -130,7 +137,7 @@ export class Scene {
   }
 
   view(id: string | null): PieceView | null {
-    return (id && this.views.get(id)) || null;
+    return (id === null ? null : this.views.get(id)) ?? null;
   }
 
   shownViews(): PieceView[] {
@@ -286,15 +293,6 @@ export class Scene {
     const { marked } = this;
     const { material, isolines, wire, normals, valences, backs, compare } = useShow.getState();
     view.group.visible = this.isShown(view.id);
-    const own = marked.piece === view.id;
-    const whole = marked.kind === "piece" && marked.others.includes(view.id);
-    const marks: Marks = {
-      kind: marked.kind,
-      picked: compare ? [] : own ? marked.picked : whole ? [0] : [],
-      hover: marked.hover?.piece === view.id ? marked.hover : null,
-      faults: marked.faults?.piece === view.id ? marked.faults : null,
-      held: marked.held?.piece === view.id ? marked.held : null,
-    };
     const dress: Dress = {
       display: compare ? "surface" : marked.shows,
       material: compare?.over ? "clay" : material,
@@ -306,7 +304,7 @@ export class Scene {
       replaced: this.showsBody(view.id),
     };
     view.group.position.copy(this.placeOf(view.id));
-    view.show(dress, marks);
+    view.show(dress, marksOn(view.id, marked, compare !== null));
     view.weigh(marked.weights?.piece === view.id && !compare ? marked.weights.rows : null);
   }
 
@@ -329,3 +327,10 @@ export class Scene {
 }
 
 const asBox3 = (box: Box | null): Box3 => (box ? new Box3(new Vector3(...box.low), new Vector3(...box.high)) : new Box3());
+
+/** Of all that is marked, what belongs to one piece. */
+function marksOn(id: string, { kind, piece, others, picked, hover, faults, held }: Marked, comparing: boolean): Marks {
+  const own = <T extends { piece: string }>(what: T | null) => (what?.piece === id ? what : null);
+  const whole = kind === "piece" && others.includes(id) ? [0] : [];
+  return { kind, picked: comparing ? [] : piece === id ? picked : whole, hover: own(hover), faults: own(faults), held: own(held) };
+}

@@ -1,6 +1,7 @@
 /** Signs at places in space, of a size on the screen that stays, always facing the eye: a form with words on it. */
 import { BufferAttribute, BufferGeometry, CanvasTexture, Group, Points, PointsMaterial, SRGBColorSpace } from "three";
 import { colours } from "../theme/colours";
+import { squareCanvas } from "./canvas";
 
 const textures = new Map<string, CanvasTexture>();
 
@@ -22,9 +23,7 @@ function drawn(sign: Sign): CanvasTexture {
   const key = [sign.words, sign.grain, sign.font, sign.fill, String(sign.path)].join();
   const held = textures.get(key);
   if (held) return held;
-  const canvas = document.createElement("canvas");
-  canvas.width = canvas.height = sign.grain;
-  const pen = canvas.getContext("2d")!;
+  const { canvas, pen } = squareCanvas(sign.grain);
   pen.fillStyle = sign.fill ?? "#FFF6DC";
   pen.beginPath();
   sign.path(pen);

@@ -2,7 +2,6 @@
 import { type Ray, Vector3 } from "three";
 import type { DesignState } from "../model/types";
 import { useShow } from "../live/stores/show";
-import type { Vec } from "../model/vec";
 import { faceNormal } from "../model/measure";
 import type { Picker } from "./picking";
 import type { Spot, SpotQuery } from "../model/sketch";
@@ -16,7 +15,7 @@ export interface WorkingPlane {
   picture: string | null;
 }
 
-const vec = (v: Vector3) => v.toArray() as Vec;
+const vec = (v: Vector3) => v.toArray();
 
 /** The working plane that is chosen: ground, front, side, or that of a picture. */
 export function workingPlane(design: DesignState | null): WorkingPlane {

@@ -31,6 +31,6 @@ export const useReach = create<ReachStore>(() => ({
 export function reachOn(piece: string | null): Reach | null {
   const { radius, inSpace, profile, curve, within } = useReach.getState();
   if (!(radius > 0)) return null;
-  const limited = within && within.piece === piece ? { within: { kind: within.kind, ids: within.ids } } : {};
-  return { radius, in_space: inSpace, profile, curve: profile === "drawn" ? curve : [], ...limited } as Reach;
+  const limited = within?.piece === piece ? { within: { kind: within.kind, ids: within.ids } } : {};
+  return { radius, in_space: inSpace, profile, curve: profile === "drawn" ? curve : [], ...limited };
 }

@@ -33,7 +33,7 @@ export function ProfileCurve({ onChange }: { onChange(curve: CurvePoint[]): void
     onChange(points.map((p, k) => (k === i ? [Number(ends.toFixed(3)), Number(within(to[1], 0, 1).toFixed(3))] : p)));
   };
   const at = (event: React.PointerEvent): CurvePoint => {
-    const { left, top } = host.current!.getBoundingClientRect();
+    const { left, top } = host.current?.getBoundingClientRect() ?? { left: 0, top: 0 };
     return [(event.clientX - left - pad) / (width - 2 * pad), 1 - (event.clientY - top - pad) / (height - 2 * pad)];
   };
   return (
@@ -65,7 +65,7 @@ export function ProfileCurve({ onChange }: { onChange(curve: CurvePoint[]): void
             aria-valuetext={`${Math.round(point[1] * 100)} % at ${Math.round(point[0] * 100)} % of the reach`}
             style={{ cursor: "grab" }}
             onPointerDown={(event) => {
-              host.current!.setPointerCapture(event.pointerId);
+              host.current?.setPointerCapture(event.pointerId);
               setHeld(i);
             }}
             onKeyDown={(event) => {

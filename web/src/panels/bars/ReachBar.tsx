@@ -41,7 +41,7 @@ function Limit() {
   const within = useReach((s) => s.within);
   const [piece, pickKind, picked] = usePicking(useShallow((s) => [s.piece, s.pickKind, s.picked] as const));
   const name = usePiece(piece)?.name ?? "";
-  if (within && within.piece === piece) return <Button size="small" onClick={() => changeReach({ within: null })}>No limit again</Button>;
+  if (within?.piece === piece) return <Button size="small" onClick={() => changeReach({ within: null })}>No limit again</Button>;
   return (
     <Button
       size="small"

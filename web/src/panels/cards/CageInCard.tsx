@@ -18,6 +18,7 @@ import type { NumberField as Field } from "../../model/fields";
 import type { CardProps } from "../cards";
 import { CardHead } from "../parts/CardHead";
 import { NumberField } from "../parts/NumberField";
+import { useFor } from "../parts/useFor";
 
 const mergeField: Field = { is: "number", label: "Merge within", unit: "mm", initial: 0.001, step: 0.01, min: 0 };
 const holesField: Field = { is: "number", label: "Fill holes up to", unit: "", initial: 0, step: 1, min: 0, max: 200, whole: true };
@@ -26,29 +27,32 @@ const knowTheirUnit = /\.(usd[ac]?|glb|3mf)$/i;
 export default function CageInCard({ tool }: CardProps) {
   const input = useRef<HTMLInputElement>(null);
   const [file, setFile] = useState<File | null>(null);
-  const [read, setRead] = useState<CageFile | null>(null);
-  const [busy, setBusy] = useState(false);
+  const [serial, setSerial] = useState(0);
   const [unit, setUnit] = useState("mm");
   const [merge, setMerge] = useState(0.001);
   const [holes, setHoles] = useState(0);
   const [pair, setPair] = useState(true);
+  // The answer belongs to the file and to the ways in which it was to be set right; a refusal is one, too.
+  const [answer, setAnswer] = useFor<{ read: CageFile | null }>(`${serial} ${unit} ${merge} ${holes} ${pair}`);
+  const read = answer?.read ?? null;
+  const busy = file !== null && answer === null;
   useEffect(() => {
     if (!file) return;
     let late = false;
-    setBusy(true);
-    setRead(null);
+    let found: CageFile | null = null;
     say(null);
     void attempt(async () => {
-      const found = await service.readCage(file, { unit, merge, holes, pair });
-      if (late) return;
-      setRead(found);
-      show(found.command);
-    }).finally(() => !late && setBusy(false));
+      found = await service.readCage(file, { unit, merge, holes, pair });
+      if (!late) show(found.command);
+    }).finally(() => !late && setAnswer({ read: found }));
     return () => {
       late = true;
     };
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [file, unit, merge, holes, pair]);
+  }, [file, unit, merge, holes, pair, setAnswer]);
+  const choose = (chosen: File | null) => {
+    setFile(chosen);
+    setSerial(serial + 1);
+  };
   const lines = read ? [...read.remarks, ...read.findings.map((f) => f.words)] : [];
   return (
     <>
@@ -64,7 +68,7 @@ export default function CageInCard({ tool }: CardProps) {
         <FormControlLabel control={<Checkbox size="small" checked={pair} onChange={(event) => setPair(event.target.checked)} />} label={<Typography variant="body2">Triangles to quads</Typography>} />
         <Button component="label" variant={read ? "outlined" : "contained"} disabled={busy} startIcon={busy ? <CircularProgress size={16} /> : undefined}>
           {busy ? "Reading" : file ? "Another file" : "Choose a file"}
-          <input ref={input} hidden type="file" accept=".obj,.ply,.usd,.usda,.usdc,.stl,.glb,.3mf" aria-label="Cage file" onChange={(event) => setFile(event.target.files?.[0] ?? null)} />
+          <input ref={input} hidden type="file" accept=".obj,.ply,.usd,.usda,.usdc,.stl,.glb,.3mf" aria-label="Cage file" onChange={(event) => choose(event.target.files?.[0] ?? null)} />
         </Button>
         {read && (
           <Button

@@ -49,7 +49,7 @@ export default function CurvesCard({ tool }: CardProps) {
         {check("picked edges", edges, "edges")}
         <Stack direction="row" spacing={1} sx={{ alignItems: "center" }}>
           <Typography variant="body2">Comb</Typography>
-          <Slider aria-label="Length of the comb" value={comb} min={0} max={3} step={0.1} onChange={(_, v) => useCurves.setState({ comb: v as number })} sx={{ width: 80 }} />
+          <Slider aria-label="Length of the comb" value={comb} min={0} max={3} step={0.1} onChange={(_, v) => useCurves.setState({ comb: v })} sx={{ width: 80 }} />
         </Stack>
       </Stack>
       <Typography variant="body2" color="text.secondary" sx={{ mt: 0.75 }} aria-live="polite">

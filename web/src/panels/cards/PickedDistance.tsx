@@ -4,6 +4,7 @@ import { useShallow } from "zustand/react/shallow";
 import { pieces } from "../../live/pieces";
 import { usePicking } from "../../live/stores/picking";
 import { useSession } from "../../live/stores/session";
+import { pointAt } from "../../model/vec";
 import { change } from "../../live/tooling";
 
 export default function PickedDistance() {
@@ -15,7 +16,7 @@ export default function PickedDistance() {
   const take = () => {
     if (!two || !held) return;
     // Where the two lie on the smooth surface: that is what the body is made of.
-    const ends = two.flatMap((v, i) => [...held.surface.positions.subarray(3 * v, 3 * v + 3)].map((x, k) => [`${"xyz"[k]}${i + 1}`, +x.toFixed(4)]));
+    const ends = two.flatMap((v, i) => pointAt(held.surface.positions, v).map((x, k): [string, number] => [`${"xyz"[k]}${i + 1}`, +x.toFixed(4)]));
     change(Object.fromEntries(ends));
   };
   return (

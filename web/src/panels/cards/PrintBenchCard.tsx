@@ -17,6 +17,7 @@ import type { NumberField as Field } from "../../model/fields";
 import type { CardProps } from "../cards";
 import { CardHead } from "../parts/CardHead";
 import { NumberField } from "../parts/NumberField";
+import { useFor } from "../parts/useFor";
 import { ShowWhere } from "../parts/ShowWhere";
 
 const fields: Record<string, Field> = {
@@ -32,11 +33,10 @@ export default function PrintBenchCard({ tool }: CardProps) {
   const [layer, setLayer] = useState(0.2);
   const [wall, setWall] = useState(1.2);
   const [fill, setFill] = useState(15);
-  const [answer, setAnswer] = useState<BenchAnswer | null>(null);
+  // An answer belongs to the form and to the machine that it was given for.
+  const [answer, setAnswer] = useFor<BenchAnswer>(`${piece?.made_from} ${layer} ${wall} ${fill}`);
   const [busy, setBusy] = useState(false);
   const [index, setIndex] = useState(0);
-  // An answer belongs to the form and to the machine that it was given for.
-  useEffect(() => setAnswer(null), [piece?.made_from, layer, wall, fill]);
   useEffect(() => {
     const places = answer?.objections.filter((o) => o.refuses).flatMap((o) => o.places) ?? [];
     useBodies.setState({ broken: places });
@@ -80,7 +80,7 @@ export default function PrintBenchCard({ tool }: CardProps) {
             </Typography>
             <Stack direction="row" spacing={1.5} sx={{ alignItems: "center", mt: 0.5 }}>
               <Typography variant="body2" sx={{ whiteSpace: "nowrap" }}>Layer {index + 1}</Typography>
-              <Slider size="small" aria-label="Layer shown" min={0} max={answer.layers - 1} value={index} onChange={(_, v) => setIndex(v as number)} />
+              <Slider size="small" aria-label="Layer shown" min={0} max={answer.layers - 1} value={index} onChange={(_, v) => setIndex(v)} />
             </Stack>
           </Box>
           <Box

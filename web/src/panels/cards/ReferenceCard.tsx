@@ -6,7 +6,7 @@ import Stack from "@mui/material/Stack";
 import TextField from "@mui/material/TextField";
 import ToggleButton from "@mui/material/ToggleButton";
 import Typography from "@mui/material/Typography";
-import { useEffect, useRef, useState } from "react";
+import { useRef, useState } from "react";
 import { give } from "../../live/line";
 import { useDesign, useUnit } from "../../live/stores/design";
 import { useNear } from "../../live/stores/near";
@@ -20,6 +20,7 @@ import { ComponentIcon, PictureIcon } from "../../theme/icons";
 import type { NumberField as Field } from "../../model/fields";
 import type { Vec } from "../../model/vec";
 import { NumberField } from "../parts/NumberField";
+import { useFor } from "../parts/useFor";
 
 const length = (label: string, more: Partial<Field> = {}): Field => ({ is: "number", label, unit: "mm", initial: 0, step: 1, ...more });
 const angle = (label: string): Field => ({ is: "number", label, unit: "°", initial: 0, step: 5 });
@@ -44,8 +45,9 @@ function Head({ reference, children }: { reference: PictureState | ComponentStat
 
 /** Fade, and delete: what both kinds share. */
 function Common({ reference }: { reference: PictureState | ComponentState }) {
-  const [opacity, setOpacity] = useState(reference.opacity);
-  useEffect(() => setOpacity(reference.opacity), [reference.opacity]);
+  // While the slider is held it shows where it is held.
+  const [held, setHeld] = useFor<number>(`${reference.id} ${reference.opacity}`);
+  const opacity = held ?? reference.opacity;
   return (
     <>
       <Stack direction="row" spacing={1} sx={{ alignItems: "center" }}>
@@ -57,8 +59,8 @@ function Common({ reference }: { reference: PictureState | ComponentState }) {
           min={5}
           max={100}
           valueLabelDisplay="auto"
-          onChange={(_, v) => setOpacity((v as number) / 100)}
-          onChangeCommitted={(_, v) => void give({ kind: "change-reference", reference: reference.id, opacity: (v as number) / 100 })}
+          onChange={(_, v) => setHeld((v) / 100)}
+          onChangeCommitted={(_, v) => void give({ kind: "change-reference", reference: reference.id, opacity: (v) / 100 })}
           sx={{ width: 90 }}
         />
       </Stack>

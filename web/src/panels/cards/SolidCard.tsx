@@ -5,7 +5,7 @@ import LinearProgress from "@mui/material/LinearProgress";
 import Stack from "@mui/material/Stack";
 import Typography from "@mui/material/Typography";
 import { useQuery } from "@tanstack/react-query";
-import { useEffect, useState } from "react";
+import { useEffect, useEffectEvent } from "react";
 import { lookForSolids } from "../../live/line";
 import { attempt } from "../../live/picks";
 import { download, service } from "../../live/service";
@@ -15,6 +15,7 @@ import type { Certificate, JobReport, PieceState } from "../../model/types";
 import { CertificateTable, shortFaults } from "../parts/CertificateTable";
 import { ShowWhere } from "../parts/ShowWhere";
 import { TriangleFiles } from "../parts/TriangleFiles";
+import { useFor } from "../parts/useFor";
 import { useJob } from "../parts/useJob";
 
 export default function SolidCard() {
@@ -32,66 +33,39 @@ const seen = new Map<string, Certificate>();
 const REST = 700;
 
 function Making({ design, piece }: { design: string; piece: PieceState }) {
-  const previewed = useDesign((s) => s.preview !== null);
+  const key = `${design} ${piece.id}`;
   const { data: certificate, refetch } = useQuery({
     queryKey: ["certificate", design, piece.id, piece.made_from],
     queryFn: () => service.certificate(design, piece.id),
   });
-  const key = `${design} ${piece.id}`;
   const last = seen.get(key) ?? null;
-  const [refused, setRefused] = useState<{ made_from: string; words: string; place: JobReport["place"] } | null>(null);
+  const stale = certificate === null && last !== null;
+  const solid = certificate?.route === "kernel";
+  const [refused, setRefused] = useFor<{ words: string; place: JobReport["place"] }>(piece.made_from);
   const { job, begin, cancel } = useJob(async () => {
     await refetch();
     lookForSolids();
-  }, (words, place) => setRefused({ made_from: piece.made_from, words, place }));
+  }, (words, place) => setRefused({ words, place }));
   useEffect(() => {
     if (!certificate) return;
     seen.set(key, certificate);
     if (certificate.route === "kernel") wanted.add(key);
   }, [certificate, key]);
   const make = () => void attempt(async () => begin((await service.beginSolid(design, piece.id)).id));
-  const stale = certificate === null && last !== null;
-  // What is under way was begun for a form that is no more: the newer one takes its place.
-  useEffect(() => {
-    if (!stale || !wanted.has(key) || previewed) return;
+  useAnew(key, piece.made_from, stale, () => {
     if (job) cancel();
-    const soon = setTimeout(make, REST);
-    return () => clearTimeout(soon);
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [piece.made_from, stale, previewed]);
+  }, make);
+  const callOff = () => {
+    wanted.delete(key);
+    cancel();
+  };
   const shown = certificate ?? last;
-  const solid = certificate?.route === "kernel";
-  const faults = certificate?.faults ?? [];
-  const short = shortFaults(faults);
   return (
     <Stack spacing={1} sx={{ minWidth: 560 }}>
       <Stack direction="row" spacing={1.5} sx={{ alignItems: "center" }}>
-        <Typography variant="h3" sx={{ flexGrow: 1 }}>
-          {stale
-            ? `${piece.name} has changed: this is the solid before`
-            : certificate
-              ? `Certificate of ${piece.name}${solid ? "" : ", by triangles"}${short ? `: ${short}` : ""}`
-              : `Make ${piece.name} a solid`}
-        </Typography>
-        {job ? (
-          <Button color="inherit" onClick={() => { wanted.delete(key); cancel(); }}>Cancel</Button>
-        ) : certificate ? (
-          <>
-            <Button variant="outlined" onClick={() => saveText(certificate, piece.name)}>Certificate as JSON</Button>
-            <Button variant="outlined" onClick={() => void attempt(() => download(service.pageAddress(design, piece.id), `${piece.name}, certificate.html`))}>
-              As a page
-            </Button>
-            {solid && (
-              <Button
-                variant={short ? "outlined" : "contained"}
-                color={short ? "error" : "primary"}
-                onClick={() => void attempt(() => download(service.stepAddress(design, piece.id, !!short), `${piece.name}${short && `, ${short}`}.step`))}
-              >
-                {short ? "STEP as far as it goes" : "Download STEP"}
-              </Button>
-            )}
-          </>
-        ) : null}
+        <Typography variant="h3" sx={{ flexGrow: 1 }}>{headOf(piece.name, certificate ?? null, stale)}</Typography>
+        {job && <Button color="inherit" onClick={callOff}>Cancel</Button>}
+        {!job && certificate && <Files design={design} piece={piece} certificate={certificate} />}
         {!job && !solid && <Button variant="contained" onClick={make}>Make solid</Button>}
       </Stack>
       {job && (
@@ -100,7 +74,7 @@ function Making({ design, piece }: { design: string; piece: PieceState }) {
           <Typography variant="body2" color="text.secondary" role="status">{job.words}</Typography>
         </Box>
       )}
-      {refused?.made_from === piece.made_from && !job && !solid && (
+      {refused && !job && !solid && (
         <Typography variant="body2" data-testid="refused" sx={{ color: "#8A5A00" }}>
           No solid was made. {refused.words} <ShowWhere piece={piece.id} place={refused.place} /> Certify triangles tells how
           sound the body is without the kernel.
@@ -115,6 +89,44 @@ function Making({ design, piece }: { design: string; piece: PieceState }) {
       )}
       <TriangleFiles design={design} piece={piece} />
     </Stack>
+  );
+}
+
+/** A solid that is wanted is made anew a moment after its form has changed; what is under way was begun for one that is no more. */
+function useAnew(key: string, madeFrom: string, stale: boolean, callOff: () => void, make: () => void): void {
+  const previewed = useDesign((s) => s.preview !== null);
+  const begin = useEffectEvent(make);
+  const end = useEffectEvent(callOff);
+  useEffect(() => {
+    if (!stale || !wanted.has(key) || previewed) return;
+    end();
+    const soon = setTimeout(() => begin(), REST);
+    return () => clearTimeout(soon);
+  }, [key, madeFrom, stale, previewed]);
+}
+
+function headOf(name: string, certificate: Certificate | null, stale: boolean): string {
+  if (stale) return `${name} has changed: this is the solid before`;
+  if (!certificate) return `Make ${name} a solid`;
+  const short = shortFaults(certificate.faults ?? []);
+  return `Certificate of ${name}${certificate.route === "kernel" ? "" : ", by triangles"}${short ? `: ${short}` : ""}`;
+}
+
+/** The certificate and the solid as files. */
+function Files({ design, piece, certificate }: { design: string; piece: PieceState; certificate: Certificate }) {
+  const short = shortFaults(certificate.faults ?? []);
+  const page = () => void attempt(() => download(service.pageAddress(design, piece.id), `${piece.name}, certificate.html`));
+  const step = () => void attempt(() => download(service.stepAddress(design, piece.id, !!short), `${piece.name}${short && `, ${short}`}.step`));
+  return (
+    <>
+      <Button variant="outlined" onClick={() => saveText(certificate, piece.name)}>Certificate as JSON</Button>
+      <Button variant="outlined" onClick={page}>As a page</Button>
+      {certificate.route === "kernel" && (
+        <Button variant={short ? "outlined" : "contained"} color={short ? "error" : "primary"} onClick={step}>
+          {short ? "STEP as far as it goes" : "Download STEP"}
+        </Button>
+      )}
+    </>
   );
 }
 

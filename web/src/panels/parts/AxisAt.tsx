@@ -43,7 +43,7 @@ export function AxisAt({ label, words, read, slider, value, piece, onChange }: P
       {value && (
         <>
           <NumberField field={atField} value={value.at} onChange={(at) => onChange({ ...value, at })} />
-          <Slider aria-label={slider} value={value.at} min={low} max={high} step={(high - low) / 200} onChange={(_, v) => onChange({ ...value, at: v as number })} sx={{ width: 130 }} />
+          <Slider aria-label={slider} value={value.at} min={low} max={high} step={(high - low) / 200} onChange={(_, v) => onChange({ ...value, at: v })} sx={{ width: 130 }} />
         </>
       )}
     </>

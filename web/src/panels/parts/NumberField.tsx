@@ -3,11 +3,11 @@ import InputAdornment from "@mui/material/InputAdornment";
 import Slider from "@mui/material/Slider";
 import Stack from "@mui/material/Stack";
 import TextField from "@mui/material/TextField";
-import { useEffect, useLayoutEffect, useRef, useState } from "react";
+import { useRef, useState } from "react";
 import { askedFor, readNumber } from "../../live/numbers";
 import { useUnit } from "../../live/stores/design";
 import { type NumberField as Field, whatIsWrong } from "../../model/fields";
-import { fromUnit, toUnit, trimmed } from "../../model/units";
+import { fromUnit, toUnit, trimmed, type Unit } from "../../model/units";
 
 interface Props {
   field: Field;
@@ -16,46 +16,39 @@ interface Props {
   onChange(value: number): void;
 }
 
+/** What was typed, which stands for as long as the value is the one that it was typed over, or the one that it led to. */
+interface Typed {
+  text: string;
+  over: number;
+  value: number;
+  unit: Unit;
+  wrong: string | null;
+}
+
 export function NumberField({ field, value, disabled, onChange }: Props) {
   const unit = useUnit();
   const length = field.unit === "mm";
-  const shown = (v: number) => trimmed(length ? toUnit(v, unit) : v, 4);
-  const [text, setText] = useState(shown(value));
-  const [unread, setUnread] = useState<string | null>(null);
+  const [typed, setTyped] = useState<Typed | null>(null);
   const latest = useRef(0);
-  const last = useRef(value);
-  const fault = unread ?? whatIsWrong(field, value, unit);
+  // A value that came from elsewhere, such as a drag, or another unit, replaces what was typed, before anybody sees it.
+  if (typed && (typed.unit !== unit || (value !== typed.over && value !== typed.value))) setTyped(null);
+  else if (typed && value === typed.value && typed.over !== value) setTyped({ ...typed, over: value });
+  const text = typed?.text ?? trimmed(length ? toUnit(value, unit) : value, 4);
+  const fault = typed?.wrong ?? whatIsWrong(field, value, unit);
 
-  // Before the next paint: no frame, and no reader, meets the value before.
-  useLayoutEffect(() => {
-    if (last.current !== value) {
-      setText(shown(value));
-      setUnread(null);
-      latest.current += 1;
-    }
-    last.current = value;
-    // Only a value that came from elsewhere, such as a drag, or another unit, replaces what is being typed.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [value]);
-  useEffect(() => {
-    setText(shown(value));
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [unit]);
-
-  const take = (typed: string) => {
-    setText(typed);
+  const take = (written: string) => {
     const turn = ++latest.current;
     const settle = (found: number | string) => {
       if (turn !== latest.current) return;
       const wrong = typeof found === "string" ? found : whatIsWrong(field, found, unit);
-      setUnread(wrong);
-      if (wrong || typeof found === "string") return;
-      last.current = found;
-      onChange(found);
+      const next = wrong === null && typeof found === "number" ? found : value;
+      setTyped({ text: written, over: value, value: next, unit, wrong });
+      if (wrong === null) onChange(next);
     };
-    const found = readNumber(typed, askedFor(field.unit), unit);
-    if (found instanceof Promise) void found.then(settle);
-    else settle(found);
+    const found = readNumber(written, askedFor(field.unit), unit);
+    if (!(found instanceof Promise)) return settle(found);
+    setTyped({ text: written, over: value, value, unit, wrong: typed?.wrong ?? null });
+    void found.then(settle);
   };
   const nudge = (by: number) => {
     const step = length ? fromUnit(field.step, unit === "in" ? "mm" : unit) : field.step;
@@ -73,7 +66,7 @@ export function NumberField({ field, value, disabled, onChange }: Props) {
           max={field.max ?? field.below}
           step={field.step}
           disabled={disabled}
-          onChange={(_, v) => onChange(v as number)}
+          onChange={(_, v) => onChange(v)}
           sx={{ width: 150 }}
         />
       )}

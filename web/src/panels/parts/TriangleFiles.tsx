@@ -5,12 +5,13 @@ import Stack from "@mui/material/Stack";
 import TextField from "@mui/material/TextField";
 import Typography from "@mui/material/Typography";
 import { useQuery, useQueryClient } from "@tanstack/react-query";
-import { useEffect, useRef, useState } from "react";
+import { useEffect, useEffectEvent, useRef, useState } from "react";
 import { attempt } from "../../live/picks";
 import { download, service } from "../../live/service";
 import { useDesign } from "../../live/stores/design";
-import type { JobReport, PieceState, SurfaceFacts } from "../../model/types";
+import type { JobReport, KeyedJob, PieceState, SurfaceFacts } from "../../model/types";
 import { ShowWhere } from "./ShowWhere";
+import { useFor } from "./useFor";
 import { useJob } from "./useJob";
 
 const kinds = ["stl", "3mf", "glb", "obj", "ply"] as const;
@@ -19,104 +20,117 @@ const bytes = (n: number) => (n > 1e6 ? `${(n / 1e6).toFixed(1)} MB` : `${Math.m
 function counted(facts: SurfaceFacts): string {
   if (facts.words) return facts.words;
   const count = facts.exact ? facts.triangles : +facts.triangles.toPrecision(2);
-  const solid = facts.solid_words || `${(facts.solid_faces ?? 0).toLocaleString("en")} faces as a solid, STEP about ${bytes(facts.bytes.step)}`;
-  return `${facts.exact ? "" : "about "}${count.toLocaleString("en")} triangles, STL ${bytes(facts.bytes.stl)}; ${solid}`;
+  const asSolid = `${(facts.solid_faces ?? 0).toLocaleString("en")} faces as a solid, STEP about ${bytes(facts.bytes.step)}`;
+  return `${facts.exact ? "" : "about "}${count.toLocaleString("en")} triangles, STL ${bytes(facts.bytes.stl)}; ${facts.solid_words ? facts.solid_words : asSolid}`;
+}
+
+/** How far triangles may lie from the form, in mm, and how far they may turn from one to the next, in degrees. */
+interface Fineness {
+  chord: number;
+  turn: number;
 }
 
 /** Where the count is an estimate only, have the triangles made, and see how many they are; called off by what comes next. */
-function useCount(design: string, piece: PieceState, asked: { chord: number; turn: number }, wanted: boolean): void {
+function useCount(design: string, piece: PieceState, { chord, turn }: Fineness, wanted: boolean): void {
   const client = useQueryClient();
-  const { chord, turn } = asked;
   // What cannot be made so is said where the follower stands.
   const counting = useJob(() => client.invalidateQueries({ queryKey: ["facts", design, piece.id] }), () => undefined);
-  const [begin, cancel] = [useRef(counting.begin), useRef(counting.cancel)];
-  [begin.current, cancel.current] = [counting.begin, counting.cancel];
+  const begin = useEffectEvent((id: string) => counting.begin(id));
+  const cancel = useEffectEvent(() => counting.cancel());
   useEffect(() => {
     if (!wanted) return;
     let stopped = false;
     const count = async () => {
       const job = await service.beginTriangles(design, piece.id, chord, turn);
       if (stopped) await service.cancelJob(job.id);
-      else begin.current(job.id);
+      else begin(job.id);
     };
     // Not while the form is still being changed.
     const soon = setTimeout(() => void count().catch(() => undefined), 1500);
     return () => {
       stopped = true;
       clearTimeout(soon);
-      cancel.current();
+      cancel();
     };
   }, [design, piece.id, piece.made_from, chord, turn, wanted]);
 }
 
+/** What is typed, once it stands still for a moment and may be. */
+function useSettled(fineness: Fineness, sound: boolean): Fineness {
+  const { chord, turn } = fineness;
+  const [settled, setSettled] = useState(fineness);
+  useEffect(() => {
+    const soon = setTimeout(() => sound && setSettled({ chord, turn }), 500);
+    return () => clearTimeout(soon);
+  }, [chord, turn, sound]);
+  return settled;
+}
+
+/** Files of triangles: begun, fetched when they are written, and where they are refused, written as far as they go. */
+function useFiles(madeFrom: string) {
+  const [writing, setWriting] = useState<{ kind: string; address: string; name: string } | null>(null);
+  const [refused, setRefused] = useFor<{ words: string; place: JobReport["place"]; again(): void }>(madeFrom);
+  const again = useRef<() => void>(() => undefined);
+  const { job, begin, cancel } = useJob(async () => {
+    if (writing) await download(writing.address, `${writing.name}.${writing.kind}`);
+  }, (words, place) => setRefused({ words, place, again: () => again.current() }));
+  const write = (kind: string, name: string, ask: (anyway: boolean) => Promise<KeyedJob>, anyway = false) =>
+    void attempt(async () => {
+      setRefused(null);
+      again.current = () => write(kind, name, ask, true);
+      const begun = await ask(anyway);
+      const called = anyway ? `${name}, as far as it goes` : name;
+      setWriting({ kind, name: called, address: service.fileAddress(begun.key, kind, called) });
+      begin(begun.job.id);
+    });
+  return { job, cancel, write, refused };
+}
+
+function Tolerance(props: { label: string; unit: string; most: number; text: string; wrong: boolean; onChange(text: string): void }) {
+  return (
+    <TextField
+      label={props.label}
+      value={props.text}
+      error={props.wrong}
+      helperText={props.wrong ? `more than 0, at most ${props.most}` : undefined}
+      onChange={(event) => props.onChange(event.target.value)}
+      slotProps={{ htmlInput: { inputMode: "decimal" }, input: { endAdornment: <InputAdornment position="end">{props.unit}</InputAdornment> } }}
+      sx={{ width: props.unit === "mm" ? 122 : 110 }}
+    />
+  );
+}
+
+const numberIn = (text: string) => Number(text.replace(",", "."));
+const outside = (value: number, most: number) => !(value > 0 && value <= most);
+
 export function TriangleFiles({ design, piece }: { design: string; piece: PieceState }) {
   const [tolerance, setTolerance] = useState("0.05");
   const [angle, setAngle] = useState("180");
-  const chord = Number(tolerance.replace(",", "."));
-  const turn = Number(angle.replace(",", "."));
-  const wrong = !(chord > 0 && chord <= 100);
-  const askew = !(turn > 0 && turn <= 180);
-  const [asked, setAsked] = useState({ chord, turn });
-  useEffect(() => {
-    const soon = setTimeout(() => !wrong && !askew && setAsked({ chord, turn }), 500);
-    return () => clearTimeout(soon);
-  }, [chord, turn, wrong, askew]);
+  const [chord, turn] = [numberIn(tolerance), numberIn(angle)];
+  const [wrong, askew] = [outside(chord, 100), outside(turn, 180)];
+  const sound = !wrong && !askew;
+  const asked = useSettled({ chord, turn }, sound);
   const { data: facts, error, isFetching } = useQuery({
     queryKey: ["facts", design, piece.id, piece.made_from, asked.chord, asked.turn],
     queryFn: () => service.surfaceFacts(design, piece.id, asked.chord, asked.turn),
     retry: false,
   });
-  const [writing, setWriting] = useState<{ kind: string; address: string; name: string } | null>(null);
-  const [refused, setRefused] = useState<{ made_from: string; words: string; place: JobReport["place"]; again(): void } | null>(null);
-  const again = useRef<() => void>(() => undefined);
-  const whole = useDesign((s) => s.design?.name) ?? "Design";
-  const several = useDesign((s) => (s.design?.pieces.filter((p) => p.visible).length ?? 0) > 1);
   const client = useQueryClient();
-  useCount(design, piece, asked, facts !== undefined && facts !== null && !facts.exact && !facts.words);
-  const { job, begin, cancel } = useJob(async () => {
-    if (writing) await download(writing.address, `${writing.name}.${writing.kind}`);
-  }, (words, place) => setRefused({ made_from: piece.made_from, words, place, again: again.current }));
+  useCount(design, piece, asked, !!facts && !facts.exact && !facts.words);
+  const files = useFiles(piece.made_from);
   const measuring = useJob(() => client.invalidateQueries({ queryKey: ["certificate", design, piece.id] }));
   const certify = () => void attempt(async () => measuring.begin((await service.beginTrianglesCertificate(design, piece.id, chord, turn)).id));
-  const save = (kind: string, anyway = false) =>
-    void attempt(async () => {
-      setRefused(null);
-      again.current = () => save(kind, true);
-      const begun = await service.beginFile(design, piece.id, kind, chord, turn, anyway);
-      const name = anyway ? `${piece.name}, as far as it goes` : piece.name;
-      setWriting({ kind, name, address: service.fileAddress(begun.key, kind, name) });
-      begin(begun.job.id);
-    });
-  const saveAll = (kind: string, anyway = false) =>
-    void attempt(async () => {
-      setRefused(null);
-      again.current = () => saveAll(kind, true);
-      const begun = await service.beginSolidsFile(design, kind, chord, turn, anyway);
-      const name = anyway ? `${whole}, as far as it goes` : whole;
-      setWriting({ kind, name, address: service.fileAddress(begun.key, kind, name) });
-      begin(begun.job.id);
-    });
-  const under = measuring.job ?? job;
+  const under = measuring.job ?? files.job;
+  const idle = files.job === null && sound;
+  const said = () => {
+    if (under) return `${under.words} (${Math.round(100 * under.progress)} %)`;
+    if (isFetching) return "Counting triangles…";
+    return facts && !error ? counted(facts) : "";
+  };
   return (
     <Stack direction="row" spacing={1} useFlexGap sx={{ alignItems: "center", flexWrap: "wrap", borderTop: 1, borderColor: "divider", pt: 1 }}>
-      <TextField
-        label="Chord tolerance"
-        value={tolerance}
-        error={wrong}
-        helperText={wrong ? "more than 0, at most 100" : undefined}
-        onChange={(event) => setTolerance(event.target.value)}
-        slotProps={{ htmlInput: { inputMode: "decimal" }, input: { endAdornment: <InputAdornment position="end">mm</InputAdornment> } }}
-        sx={{ width: 122 }}
-      />
-      <TextField
-        label="Angle tolerance"
-        value={angle}
-        error={askew}
-        helperText={askew ? "more than 0, at most 180" : undefined}
-        onChange={(event) => setAngle(event.target.value)}
-        slotProps={{ htmlInput: { inputMode: "decimal" }, input: { endAdornment: <InputAdornment position="end">°</InputAdornment> } }}
-        sx={{ width: 110 }}
-      />
+      <Tolerance label="Chord tolerance" unit="mm" most={100} text={tolerance} wrong={wrong} onChange={setTolerance} />
+      <Tolerance label="Angle tolerance" unit="°" most={180} text={angle} wrong={askew} onChange={setAngle} />
       {kinds.map((kind) => (
         <Button
           key={kind}
@@ -125,36 +139,42 @@ export function TriangleFiles({ design, piece }: { design: string; piece: PieceS
           aria-label={`Download ${kind.toUpperCase()}`}
           sx={{ minWidth: 52 }}
           title={facts?.bytes[kind] ? `about ${bytes(facts.bytes[kind])}` : undefined}
-          disabled={job !== null || wrong || askew}
-          onClick={() => save(kind)}
+          disabled={!idle}
+          onClick={() => files.write(kind, piece.name, (anyway) => service.beginFile(design, piece.id, kind, chord, turn, anyway))}
         >
           {kind.toUpperCase()}
         </Button>
       ))}
       {under ? (
-        <Button size="small" color="inherit" aria-label={measuring.job ? "Stop measuring" : "Stop writing the file"} onClick={measuring.job ? measuring.cancel : cancel}>Stop</Button>
+        <Button size="small" color="inherit" aria-label={measuring.job ? "Stop measuring" : "Stop writing the file"} onClick={measuring.job ? measuring.cancel : files.cancel}>Stop</Button>
       ) : (
-        <Button size="small" variant="outlined" disabled={wrong || askew} title="Measures the body as these files hold it" onClick={certify}>Certify triangles</Button>
+        <Button size="small" variant="outlined" disabled={!sound} title="Measures the body as these files hold it" onClick={certify}>Certify triangles</Button>
       )}
-      {several && (
-        <>
-          <Typography variant="body2" color="text.secondary">All shown pieces in one file:</Typography>
-          {["step", "3mf"].map((kind) => (
-            <Button key={kind} variant="outlined" size="small" aria-label={`Download all as ${kind.toUpperCase()}`} disabled={job !== null || wrong || askew} onClick={() => saveAll(kind)}>
-              {kind.toUpperCase()}
-            </Button>
-          ))}
-        </>
-      )}
-      {refused?.made_from === piece.made_from && !under && (
+      <AllInOne disabled={!idle} save={(kind, name) => files.write(kind, name, (anyway) => service.beginSolidsFile(design, kind, chord, turn, anyway))} />
+      {files.refused && !under && (
         <Typography variant="body2" data-testid="not-written" sx={{ flexBasis: "100%", color: "error.main" }}>
-          Nothing was written. {refused.words} <ShowWhere piece={piece.id} place={refused.place} />
-          <Button size="small" color="inherit" onClick={refused.again} sx={{ py: 0, textDecoration: "underline" }}>Write it as far as it goes</Button>
+          Nothing was written. {files.refused.words} <ShowWhere piece={piece.id} place={files.refused.place} />
+          <Button size="small" color="inherit" onClick={files.refused.again} sx={{ py: 0, textDecoration: "underline" }}>Write it as far as it goes</Button>
         </Typography>
       )}
-      <Typography variant="body2" color="text.secondary" data-testid="facts" sx={{ flexBasis: "100%" }}>
-        {under ? `${under.words} (${Math.round(100 * under.progress)} %)` : isFetching ? "Counting triangles…" : facts && !error ? counted(facts) : ""}
-      </Typography>
+      <Typography variant="body2" color="text.secondary" data-testid="facts" sx={{ flexBasis: "100%" }}>{said()}</Typography>
     </Stack>
+  );
+}
+
+/** Where there are several pieces: all that are shown, in one file. */
+function AllInOne({ disabled, save }: { disabled: boolean; save(kind: string, name: string): void }) {
+  const name = useDesign((s) => s.design?.name) ?? "Design";
+  const several = useDesign((s) => (s.design?.pieces.filter((p) => p.visible).length ?? 0) > 1);
+  if (!several) return null;
+  return (
+    <>
+      <Typography variant="body2" color="text.secondary">All shown pieces in one file:</Typography>
+      {["step", "3mf"].map((kind) => (
+        <Button key={kind} variant="outlined" size="small" aria-label={`Download all as ${kind.toUpperCase()}`} disabled={disabled} onClick={() => save(kind, name)}>
+          {kind.toUpperCase()}
+        </Button>
+      ))}
+    </>
   );
 }

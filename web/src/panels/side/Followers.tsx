@@ -25,7 +25,7 @@ export function Followers() {
   const current = usePicking((s) => s.piece);
   const piece = usePiece(current);
   const body = useBodies((s) => (current ? s.byId[current] : undefined));
-  if (!piece || !piece.followers.length) return null;
+  if (!piece?.followers.length) return null;
   return (
     <Box component="section" aria-label="Followers" sx={{ borderBottom: 1, borderColor: "divider", maxHeight: "34%", overflow: "auto", flexShrink: 0 }}>
       <Typography variant="h3" sx={{ px: 1.5, pt: 1 }}>Followers of {piece.name}</Typography>
@@ -37,7 +37,7 @@ export function Followers() {
       {body?.volume !== undefined && (
         <Typography variant="body2" color="text.secondary" data-testid="body-facts" sx={{ px: 1.5, pb: 0.75 }}>
           {body.route === "kernel" ? "Solid" : "By triangles"}: {body.volume.toLocaleString("en", { maximumFractionDigits: 0 })} mm³,{" "}
-          {body.size!.map((x) => x.toFixed(1)).join(" × ")} mm
+          {(body.size ?? []).map((x) => x.toFixed(1)).join(" × ")} mm
         </Typography>
       )}
       {body?.problem && (

@@ -11,7 +11,6 @@ import Stack from "@mui/material/Stack";
 import Tooltip from "@mui/material/Tooltip";
 import Typography from "@mui/material/Typography";
 import { useState } from "react";
-import { useShallow } from "zustand/react/shallow";
 import { give } from "../../live/line";
 import { pick } from "../../live/picks";
 import { useDesign } from "../../live/stores/design";
@@ -44,101 +43,125 @@ export function Pieces() {
   );
 }
 
+type Naming = "piece" | "group" | null;
+
 function PieceRow({ piece, place, headed }: { piece: PieceState; place: number; headed: boolean }) {
-  const [current, others, pickKind, picked] = usePicking(useShallow((s) => [s.piece, s.others, s.pickKind, s.picked] as const));
-  const [renaming, setRenaming] = useState(false);
   const [menu, setMenu] = useState<HTMLElement | null>(null);
-  const [wantsName, setWantsName] = useState<"piece" | "group" | null>(null);
-  const [grouping, setGrouping] = useState(false);
-  const take = (event: React.MouseEvent) => {
-    if (pickKind !== "piece") return pick(piece.id, []);
-    const now = picked.length && current ? [current, ...others] : [];
-    const next = !event.shiftKey ? [piece.id] : now.includes(piece.id) ? now.filter((id) => id !== piece.id) : [...now, piece.id];
-    pick(next[0] ?? piece.id, next.length ? [0] : [], next.slice(1));
+  const [wantsName, setWantsName] = useState<Naming>(null);
+  const [naming, setNaming] = useState<Naming>(null);
+  const wants = (what: Naming) => () => {
+    setWantsName(what);
+    setMenu(null);
   };
-  const named = pickKind === "piece" && others.includes(piece.id) && current ? [current, ...others] : [piece.id];
+  const named = () => {
+    setNaming(null);
+    setWantsName(null);
+  };
   return (
     <>
       {headed && (
         <Typography variant="body2" color="text.secondary" sx={{ px: 1.5, pt: 0.5, fontStyle: "italic" }}>{piece.group}</Typography>
       )}
-      <ListItem disablePadding sx={{ pl: piece.group || piece.original ? 1 : 0, "& .at-need": { opacity: 0.35 }, "&:hover .at-need, &:focus-within .at-need": { opacity: 1 } }}>
-        {renaming || grouping ? (
-          <Box sx={{ px: 1.5, py: 0.5, flexGrow: 1 }}>
-            <NameField
-              label={grouping ? "Group name" : "Piece name"}
-              value={grouping ? (piece.group ?? "") : piece.name}
-              onDone={(name) => {
-                const wasGrouping = grouping;
-                setRenaming(false);
-                setGrouping(false);
-                setWantsName(null);
-                if (name && wasGrouping) void give({ kind: "group-pieces", pieces: named as [string], group: name });
-                else if (name) void give({ kind: "rename-piece", piece: piece.id, name });
-              }}
-            />
-          </Box>
-        ) : (
-          <ListItemButton selected={piece.id === current || (pickKind === "piece" && others.includes(piece.id))} onClick={take} sx={{ minWidth: 0, pl: 1.5, pr: 0, gap: 0.75 }}>
-            <Box aria-hidden sx={{ width: 10, height: 10, borderRadius: "50%", flexShrink: 0, bgcolor: `rgb(${(clays[piece.colour] ?? clays.clay).lit.join(",")})`, border: "1px solid rgba(0,0,0,0.25)" }} />
-            <Typography noWrap variant="body2" title={piece.name} sx={{ fontWeight: 600, color: piece.visible ? undefined : "text.secondary" }}>
-              {piece.name}
-            </Typography>
-            {(piece.symmetry || piece.follows) && (
-              <Tooltip title={piece.symmetry ? `This piece has ${piece.symmetry.words}` : "This piece follows another in a mirror"}>
-                <MirrorIcon aria-label={piece.symmetry?.words ?? "follows"} sx={{ fontSize: 15, color: "#6E4FA3", flexShrink: 0 }} />
-              </Tooltip>
-            )}
-          </ListItemButton>
-        )}
-        <Stack direction="row">
-          <Tooltip title={piece.locked ? "Unlock" : "Lock"}>
-            <IconButton
-              className={piece.locked ? undefined : "at-need"}
-              size="small"
-              aria-label={`${piece.locked ? "Unlock" : "Lock"} ${piece.name}`}
-              onClick={() => void give({ kind: "lock-piece", piece: piece.id, locked: !piece.locked })}
-              sx={{ p: 0.4 }}
-            >
-              {piece.locked ? <LockedIcon fontSize="small" /> : <FreeIcon fontSize="small" />}
-            </IconButton>
-          </Tooltip>
-          <Tooltip title={piece.visible ? "Hide" : "Show"}>
-            <IconButton
-              size="small"
-              aria-label={`${piece.visible ? "Hide" : "Show"} ${piece.name}`}
-              onClick={() => void give({ kind: "show-piece", piece: piece.id, visible: !piece.visible })}
-              sx={{ p: 0.4 }}
-            >
-              {piece.visible ? <ShownIcon fontSize="small" /> : <HiddenIcon fontSize="small" />}
-            </IconButton>
-          </Tooltip>
-          <IconButton size="small" aria-label={`More for ${piece.name}`} onClick={(event) => setMenu(event.currentTarget)} sx={{ p: 0.4 }}>
-            <MoreIcon fontSize="small" />
-          </IconButton>
-        </Stack>
+      <ListItem disablePadding sx={{ pl: piece.group !== null || piece.original !== null ? 1 : 0, "& .at-need": { opacity: 0.35 }, "&:hover .at-need, &:focus-within .at-need": { opacity: 1 } }}>
+        {naming ? <PieceNaming piece={piece} what={naming} onDone={named} /> : <PieceName piece={piece} />}
+        <PieceButtons piece={piece} onMenu={setMenu} />
         <PieceMenu
           piece={piece}
           place={place}
           at={menu}
           onClose={() => setMenu(null)}
           restore={wantsName === null}
-          onClosed={() => {
-            // The menu holds the focus until it has closed; only then can a name field have it.
-            setGrouping(wantsName === "group");
-            setRenaming(wantsName === "piece");
-          }}
-          onRename={() => {
-            setWantsName("piece");
-            setMenu(null);
-          }}
-          onGroup={() => {
-            setWantsName("group");
-            setMenu(null);
-          }}
+          // The menu holds the focus until it has closed; only then can a name field have it.
+          onClosed={() => setNaming(wantsName)}
+          onRename={wants("piece")}
+          onGroup={wants("group")}
         />
       </ListItem>
     </>
+  );
+}
+
+/** The pieces that are picked as wholes. */
+function wholes(): string[] {
+  const { piece, others, pickKind, picked } = usePicking.getState();
+  return pickKind === "piece" && picked.length && piece ? [piece, ...others] : [];
+}
+
+function take(id: string, add: boolean): void {
+  if (usePicking.getState().pickKind !== "piece") return pick(id, []);
+  const now = wholes();
+  const added = now.includes(id) ? now.filter((one) => one !== id) : [...now, id];
+  const next = add ? added : [id];
+  pick(next.at(0) ?? id, next.length ? [0] : [], next.slice(1));
+}
+
+function PieceNaming({ piece, what, onDone }: { piece: PieceState; what: "piece" | "group"; onDone(): void }) {
+  const grouped = () => {
+    const all = wholes();
+    return all.includes(piece.id) ? all : [piece.id];
+  };
+  return (
+    <Box sx={{ px: 1.5, py: 0.5, flexGrow: 1 }}>
+      <NameField
+        label={what === "group" ? "Group name" : "Piece name"}
+        value={what === "group" ? (piece.group ?? "") : piece.name}
+        onDone={(name) => {
+          onDone();
+          if (name && what === "group") void give({ kind: "group-pieces", pieces: grouped(), group: name });
+          else if (name) void give({ kind: "rename-piece", piece: piece.id, name });
+        }}
+      />
+    </Box>
+  );
+}
+
+function PieceName({ piece }: { piece: PieceState }) {
+  const isHeld = usePicking((s) => piece.id === s.piece || (s.pickKind === "piece" && s.others.includes(piece.id)));
+  const ties = piece.symmetry ? `This piece has ${piece.symmetry.words}` : piece.follows ? "This piece follows another in a mirror" : null;
+  return (
+    <ListItemButton selected={isHeld} onClick={(event) => take(piece.id, event.shiftKey)} sx={{ minWidth: 0, pl: 1.5, pr: 0, gap: 0.75 }}>
+      <Box aria-hidden sx={{ width: 10, height: 10, borderRadius: "50%", flexShrink: 0, bgcolor: `rgb(${(clays[piece.colour] ?? clays.clay).lit.join(",")})`, border: "1px solid rgba(0,0,0,0.25)" }} />
+      <Typography noWrap variant="body2" title={piece.name} sx={{ fontWeight: 600, color: piece.visible ? undefined : "text.secondary" }}>
+        {piece.name}
+      </Typography>
+      {ties !== null && (
+        <Tooltip title={ties}>
+          <MirrorIcon aria-label={piece.symmetry?.words ?? "follows"} sx={{ fontSize: 15, color: "#6E4FA3", flexShrink: 0 }} />
+        </Tooltip>
+      )}
+    </ListItemButton>
+  );
+}
+
+function PieceButtons({ piece, onMenu }: { piece: PieceState; onMenu(at: HTMLElement): void }) {
+  const { id, name, locked, visible } = piece;
+  return (
+    <Stack direction="row">
+      <Tooltip title={locked ? "Unlock" : "Lock"}>
+        <IconButton
+          className={locked ? undefined : "at-need"}
+          size="small"
+          aria-label={`${locked ? "Unlock" : "Lock"} ${name}`}
+          onClick={() => void give({ kind: "lock-piece", piece: id, locked: !locked })}
+          sx={{ p: 0.4 }}
+        >
+          {locked ? <LockedIcon fontSize="small" /> : <FreeIcon fontSize="small" />}
+        </IconButton>
+      </Tooltip>
+      <Tooltip title={visible ? "Hide" : "Show"}>
+        <IconButton
+          size="small"
+          aria-label={`${visible ? "Hide" : "Show"} ${name}`}
+          onClick={() => void give({ kind: "show-piece", piece: id, visible: !visible })}
+          sx={{ p: 0.4 }}
+        >
+          {visible ? <ShownIcon fontSize="small" /> : <HiddenIcon fontSize="small" />}
+        </IconButton>
+      </Tooltip>
+      <IconButton size="small" aria-label={`More for ${name}`} onClick={(event) => onMenu(event.currentTarget)} sx={{ p: 0.4 }}>
+        <MoreIcon fontSize="small" />
+      </IconButton>
+    </Stack>
   );
 }
 
@@ -167,7 +190,7 @@ function PieceMenu(props: {
     >
       <MenuItem onClick={props.onRename}>Rename</MenuItem>
       <MenuItem onClick={choose(() => void give({ kind: "duplicate-piece", piece: piece.id, offset: [piece.size[0] * 1.2, 0, 0] }))}>Duplicate</MenuItem>
-      {(piece.symmetry || piece.follows) && (
+      {(piece.symmetry ?? piece.follows) && (
         <MenuItem onClick={choose(() => void give({ kind: "make-independent", piece: piece.id }))}>Make independent</MenuItem>
       )}
       <MenuItem onClick={choose(() => void give({ kind: "make-variant", piece: piece.id }))}>Make a variant</MenuItem>

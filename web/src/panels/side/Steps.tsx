@@ -12,15 +12,17 @@ import { useEffect, useRef, useState } from "react";
 import { goTo } from "../../live/opening";
 import { Refused, service } from "../../live/service";
 import { useDesign } from "../../live/stores/design";
+import { useFor } from "../parts/useFor";
 import type { DesignState, StepState } from "../../model/types";
 
 export function Steps() {
   const design = useDesign((s) => s.design);
   const previewed = useDesign((s) => s.preview !== null);
-  const [early, setEarly] = useState<StepState[]>([]);
   const present = useRef<HTMLLIElement>(null);
   const coming = useRef<HTMLLIElement>(null);
   const first = design?.steps[0]?.number ?? 0;
+  const [fetched, setEarly] = useFor<StepState[]>(`${design?.id} ${first}`);
+  const early = fetched ?? [];
   // Fetched ones count while they join on to those that the design tells.
   const joined = early.length > 0 && early[early.length - 1].number === first - 1 ? early : [];
   const hidden = (design?.earlier ?? 0) - joined.length;
@@ -28,23 +30,9 @@ export function Steps() {
     // It returns a promise in newer browsers, which an effect must not.
     void (coming.current ?? present.current)?.scrollIntoView({ block: "nearest" });
   }, [design?.head, design?.steps.length, previewed]);
-  useEffect(() => setEarly([]), [design?.id, first]);
   const showEarlier = async () => {
     if (design) setEarly([...(await service.steps(design.id, joined[0]?.number ?? first)), ...joined]);
   };
-  const row = (step: StepState, isPresent: boolean, undone: boolean) => (
-    <ListItem key={step.id} disablePadding ref={isPresent ? present : undefined}>
-      <ListItemButton
-        selected={isPresent}
-        aria-current={isPresent ? "step" : undefined}
-        onClick={() => goTo(step.id)}
-        sx={{ py: 0.3, pl: 1.5, alignItems: "baseline", opacity: undone ? 0.5 : 1 }}
-      >
-        <Typography variant="body2" color="text.secondary" sx={{ minWidth: 24, pr: 0.5, flexShrink: 0 }}>{step.number}</Typography>
-        <Typography variant="body2">{step.title}</Typography>
-      </ListItemButton>
-    </ListItem>
-  );
   return (
     <Box component="section" aria-label="Steps" sx={{ flexGrow: 1, overflow: "auto", minHeight: 0 }}>
       <Stack direction="row" sx={{ px: 1.5, pt: 1, alignItems: "baseline" }}>
@@ -55,8 +43,10 @@ export function Steps() {
         <Button size="small" onClick={() => void showEarlier()} sx={{ ml: 1 }}>Show earlier ones ({hidden})</Button>
       )}
       <List dense disablePadding component="ol" sx={{ pb: 1 }}>
-        {joined.map((step) => row(step, false, false))}
-        {design?.steps.map((step, i) => row(step, i === design.head, i > design.head))}
+        {joined.map((step) => <Row key={step.id} step={step} />)}
+        {design?.steps.map((step, i) => (
+          <Row key={step.id} step={step} ref={i === design.head ? present : undefined} isPresent={i === design.head} undone={i > design.head} />
+        ))}
         {previewed && (
           <ListItem ref={coming} sx={{ py: 0.3, pl: 1.5, alignItems: "baseline" }}>
             <Typography variant="body2" color="text.secondary" sx={{ width: 24, flexShrink: 0 }}>…</Typography>
@@ -68,6 +58,22 @@ export function Steps() {
         <Typography variant="body2" color="text.secondary" sx={{ px: 1.5, pb: 1 }}>and {design?.later} later ones</Typography>
       )}
     </Box>
+  );
+}
+
+function Row({ step, ref, isPresent = false, undone = false }: { step: StepState; ref?: React.Ref<HTMLLIElement>; isPresent?: boolean; undone?: boolean }) {
+  return (
+    <ListItem disablePadding ref={ref}>
+      <ListItemButton
+        selected={isPresent}
+        aria-current={isPresent ? "step" : undefined}
+        onClick={() => goTo(step.id)}
+        sx={{ py: 0.3, pl: 1.5, alignItems: "baseline", opacity: undone ? 0.5 : 1 }}
+      >
+        <Typography variant="body2" color="text.secondary" sx={{ minWidth: 24, pr: 0.5, flexShrink: 0 }}>{step.number}</Typography>
+        <Typography variant="body2">{step.title}</Typography>
+      </ListItemButton>
+    </ListItem>
   );
 }
 

@@ -1,6 +1,6 @@
 import type { ValuesOf } from "../../model/fields";
 import { drawn } from "../../model/tool";
-import type { Vec } from "../../model/vec";
+import { type Vec, world } from "../../model/vec";
 import { atOf, directionOf, footAt, towards, towardsValues, typedShown } from "../shared/directions";
 import { choice, count, kept } from "../shared/fields";
 import { followerTool, length, point, pointOf, pointValues } from "../shared/follower";
@@ -67,7 +67,7 @@ export const tool = followerTool({
     );
     const [at, normal] = f.opening ?? [[0, 0, 0], [0, 0, -1]];
     const values = towardsValues("side", normal);
-    const side = directionOf({ side: "-z", side_x: 0, side_y: 0, side_z: 1, ...values }, "side") as Vec;
+    const side = directionOf({ side: "-z", side_x: 0, side_y: 0, side_z: 1, ...values }, "side") ?? world[2];
     return {
       ...vents[0], others: vents, ...values, wall: f.wall ?? 2, opening: f.opening ? "plane" : "none", at: atOf(side, at), vents: vents.length,
       number: "v0",

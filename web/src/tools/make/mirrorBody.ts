@@ -1,8 +1,8 @@
 import { mirrorDrawing } from "../../model/drawings";
+import { world } from "../../model/vec";
 import { axis, axisValues, atOf, directionOf, footAt, typedShown } from "../shared/directions";
 import { followerTool, length } from "../shared/follower";
 import { grip } from "../shared/placing";
-import { type Vec } from "../../model/vec";
 
 export const tool = followerTool({
   id: "mirror-body",
@@ -26,7 +26,7 @@ export const tool = followerTool({
   },
   read(f) {
     const values = axisValues("axis", f.normal ?? [1, 0, 0]);
-    const normal = directionOf({ axis: "x", axis_x: 1, axis_y: 0, axis_z: 0, ...values }, "axis") as Vec;
+    const normal = directionOf({ axis: "x", axis_x: 1, axis_y: 0, axis_z: 0, ...values }, "axis") ?? world[0];
     return { ...values, at: atOf(normal, f.point ?? [0, 0, 0]) };
   },
 });

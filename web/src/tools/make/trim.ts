@@ -1,6 +1,6 @@
 import type { Context } from "../../model/context";
 import { drawn } from "../../model/tool";
-import type { Vec } from "../../model/vec";
+import { world } from "../../model/vec";
 import { atOf, directionOf, footAt, towards, towardsValues, typedShown } from "../shared/directions";
 import { choice, list } from "../shared/fields";
 import { followerTool, length, otherPieces } from "../shared/follower";
@@ -44,7 +44,7 @@ export const tool = followerTool({
   read(f) {
     if (f.kind === "trim-sheet") return { by: f.sheet, flipped: f.flipped ? "back" : "front" };
     const values = towardsValues("side", f.normal ?? [0, 0, 1]);
-    const side = directionOf({ side: "-z", side_x: 0, side_y: 0, side_z: 1, ...values }, "side") as Vec;
+    const side = directionOf({ side: "-z", side_x: 0, side_y: 0, side_z: 1, ...values }, "side") ?? world[2];
     return { ...values, by: plane, at: atOf(side, f.point ?? [0, 0, 0]) };
   },
 });

@@ -27,13 +27,13 @@ export const tool = verb({
   shown: { at: (v) => v.count === 1, ends: (v) => v.span === "picked" },
   command(v, { target }) {
     if (!target) return null;
-    const shares = v.count === 1 ? [v.at / 100] : [...Array(v.count)].map((_, k) => (k + 1) / (v.count + 1));
-    return { kind: "add-loop", ...target, shares: shares as [number], span: v.span, ends: v.ends, form: v.form };
+    const shares = v.count === 1 ? [v.at / 100] : Array.from({ length: v.count }, (_, k) => (k + 1) / (v.count + 1));
+    return { kind: "add-loop", ...target, shares: shares, span: v.span, ends: v.ends, form: v.form };
   },
   // Along what the shares count is the service's to say.
-  grips(v, { preview }) {
-    if (v.count !== 1 || !preview?.rail) return [];
-    const [start, end] = preview.rail;
+  grips(v, { rail }) {
+    if (v.count !== 1 || !rail) return [];
+    const [start, end] = rail;
     return [grip("at", mix(start, end, v.at / 100), unit(minus(end, start)), 100 / (apart(start, end) || 1))];
   },
 });

@@ -23,7 +23,7 @@ function lay(spots: Spot[], towards: Vec, { design, piece, sketch }: Context, ha
   const going = piece?.id === sketch.on && design?.pieces.some((p) => p.id === sketch.on) ? sketch.on : null;
   const own = owners[0] ?? going;
   const command: Laying = {
-    kind: "lay-face", name: "Laid sheet", piece: own, corners: spots.map(corner) as Laying["corners"], towards,
+    kind: "lay-face", name: "Laid sheet", piece: own, corners: spots.map(corner), towards,
   };
   void hands.give(command).then((next) => next && hands.sketch({ on: next.selected?.piece ?? null }));
 }

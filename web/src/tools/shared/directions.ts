@@ -15,9 +15,9 @@ const along: Record<Signed | Axis, Vec> = {
 };
 
 type Parts<N extends string> = `${N}_x` | `${N}_y` | `${N}_z`;
-type DirectionFields<N extends string, W extends string> = { [K in N]: ChoiceField<W | "typed"> } & { [K in Parts<N>]: NumberField };
+type DirectionFields<N extends string, W extends string> = Record<N, ChoiceField<W | "typed">> & Record<Parts<N>, NumberField>;
 /** The values of a direction, such as they are on the card. */
-export type DirectionValues<N extends string, W extends string = Signed> = { readonly [K in N]: W | "typed" } & { readonly [K in Parts<N>]: number };
+export type DirectionValues<N extends string, W extends string = Signed> = Readonly<Record<N, W | "typed">> & Readonly<Record<Parts<N>, number>>;
 
 /** A choice of one of six directions, or of three typed numbers. */
 export const towards = <const N extends string>(name: N, label: string, initial: Signed, short = label): DirectionFields<N, Signed> =>
@@ -29,7 +29,7 @@ export const axis = <const N extends string>(name: N, label: string, initial: Ax
 
 function chosenOf<N extends string, W extends string>(name: N, label: string, initial: W, words: Record<W, string>, short: string): DirectionFields<N, W> {
   const part = (k: string) => number(`${short} ${k}`, k === "z" ? 1 : 0, { step: 0.1, narrow: true });
-  const given = choice(label, { ...words, typed: "as typed" } as Record<W | "typed", string>, { initial });
+  const given = choice(label, { ...words, typed: "as typed" }, { initial });
   // The three numbers stand beside one another.
   return { [name]: given, [`${name}_x`]: part("x"), [`${name}_y`]: part("y"), [`${name}_z`]: part("z") } as DirectionFields<N, W>;
 }
@@ -37,7 +37,7 @@ function chosenOf<N extends string, W extends string>(name: N, label: string, in
 /** The three numbers are shown while they are typed ones. */
 export function typedShown<const N extends string>(name: N, when: (v: Values) => boolean = () => true) {
   const typed = (v: Values) => v[name] === "typed" && when(v);
-  return { [name]: when, [`${name}_x`]: typed, [`${name}_y`]: typed, [`${name}_z`]: typed } as { [K in N | Parts<N>]: (v: Values) => boolean };
+  return { [name]: when, [`${name}_x`]: typed, [`${name}_y`]: typed, [`${name}_z`]: typed } as Record<N | Parts<N>, (v: Values) => boolean>;
 }
 
 /** The unit vector that is chosen; null for three typed noughts. */

@@ -32,7 +32,7 @@ export function followerTool<const F extends Fields, const K extends Kind>({ kin
       const { piece, editing } = context;
       const made = piece && make(values, piece, context);
       if (!piece || !made) return null;
-      if (editing && editing.piece === piece.id) {
+      if (editing?.piece === piece.id) {
         const { id, name, on } = editing.follower;
         return { kind: "change-follower", piece: piece.id, follower: { ...made, id, name, on } as AnyFollower };
       }

@@ -31,7 +31,7 @@ const middle = (v: ValuesOf<Standing>): Vec => [v.at_x, v.at_y, v.at_z];
 
 /** Lays beads: each by `share` of its size from the middle, along one of the form's own axes. */
 export class Beads<N extends string> {
-  constructor(private readonly values: ValuesOf<Standing> & { readonly [K in N]: unknown }) {}
+  constructor(private readonly values: ValuesOf<Standing> & Readonly<Record<N, unknown>>) {}
 
   own(k: number): Vec {
     return own(this.values.stands, k);
