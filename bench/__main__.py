@@ -11,7 +11,7 @@ from pathlib import Path
 
 import numpy as np
 
-from bench import interface, keeping, verbs
+from bench import front_end, interface, keeping, verbs
 from bench.timing import REPEATS, best
 from tests.reference import opensubdiv
 from zinc_otter.api.bodies import QUICK, Bodies
@@ -158,6 +158,7 @@ def main() -> None:
     followed()
     keeping.main()
     interface.main()
+    front_end.run()
 
 
 if __name__ == "__main__":

@@ -18,7 +18,7 @@ from zinc_otter.core.primitives import box
 
 COUNT = 18
 
-_REFERENCE = """async () => {
+REFERENCE = """async () => {
   const times = [];
   for (let i = 0; i < 30; i++) {
     const start = performance.now();
@@ -95,7 +95,7 @@ def browser() -> None:
             screen.page.get_by_label("Smoothness: 3").click()
             screen.page.keyboard.press("Escape")
             screen.settled()
-            reference = screen.page.evaluate(_REFERENCE)
+            reference = screen.page.evaluate(REFERENCE)
             print(f"       a plain request from the page   {reference:7.2f} ms   (the reference)")
             points = [screen.at((x, -20, z)) for x in range(-18, 19, 6) for z in range(-18, 19, 6)]
             for key, kind in (("f", "a face"), ("e", "an edge"), ("v", "a vertex")):

@@ -77,7 +77,7 @@ def _run_apart(part: str) -> tuple[int, int, int]:
 def all_parts() -> list[str]:
     """The files with a browser each for itself, the longest first, and the other folders between them."""
     files = [f"e2e/{path.name}" for path in sorted((HERE / "e2e").glob("test_*.py"), key=lambda p: -p.stat().st_size)]
-    return [*files[:1], "core", *files[1:], "api", "store", "studio", "jobs"]
+    return [*files[:1], "core", *files[1:], "api", "store", "studio", "jobs", "web"]
 
 
 def main(parts: list[str]) -> int:

@@ -44,9 +44,8 @@ class BrowserCase(unittest.TestCase):
         context = self.browser.new_context(viewport={"width": 1280, "height": 800}, accept_downloads=True)
         self.addCleanup(context.close)
         # There is no graphics card here: draw as on any such machine.
-        context.add_init_script(
-            "localStorage.setItem('zinc-otter.quick-drawing', 'yes'); localStorage.setItem('zinc-otter.smooth-drawing', 'no')"
-        )
+        for how, on in (("quick", "yes"), ("smooth", "no")):
+            context.add_init_script(f"localStorage.setItem('zinc-otter.{how}-drawing', '{on}')")
         self.screen = Screen(context.new_page(), self.server)
         self.page = self.screen.page
         self.expected_errors: tuple[str, ...] = ()

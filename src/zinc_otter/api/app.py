@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import os
 from collections.abc import AsyncIterator
 from contextlib import asynccontextmanager
 from pathlib import Path
@@ -9,7 +10,6 @@ from pathlib import Path
 from fastapi import FastAPI, Request, Response
 from fastapi.openapi.docs import get_swagger_ui_html
 from fastapi.responses import FileResponse, HTMLResponse
-from fastapi.staticfiles import StaticFiles
 from starlette.exceptions import HTTPException
 
 from zinc_otter.api import (
@@ -28,13 +28,15 @@ from zinc_otter.api import (
     solids,
     triangle_files,
 )
+from zinc_otter.api.assets import Assets
 from zinc_otter.api.description import describe
 from zinc_otter.api.door import Door
 from zinc_otter.api.guard import Guard
 from zinc_otter.api.headers import Headers
 from zinc_otter.api.room import Room
 
-WEB = Path(__file__).parents[3] / "web" / "dist"
+WEB = Path(os.environ.get("ZINC_OTTER_WEB") or Path(__file__).parents[3] / "web" / "dist").resolve()
+"""The built front end; another build of it, where that is named."""
 
 
 def create_app(room: Room | None, web: Path = WEB, key: str | None = None) -> FastAPI:
@@ -91,7 +93,7 @@ def create_app(room: Room | None, web: Path = WEB, key: str | None = None) -> Fa
         raise HTTPException(404, f"The service has nothing at /api/{rest[:80]}.")
 
     if web.exists():
-        app.mount("/assets", StaticFiles(directory=web / "assets"), name="assets")
+        app.mount("/assets", Assets(directory=web / "assets"), name="assets")
 
         start = (web / "index.html").read_text("utf-8")
 

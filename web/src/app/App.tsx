@@ -1,14 +1,24 @@
 import Alert from "@mui/material/Alert";
 import Button from "@mui/material/Button";
-import { Component, lazy, type ReactNode, Suspense } from "react";
+import { Component, lazy, type ReactNode, Suspense, useEffect } from "react";
 import { FirstScreen } from "./FirstScreen";
 import { useDesignInAddress } from "./route";
 
 /** With its tools and its drawing in space: fetched when a design is opened. */
-const DesignScreen = lazy(() => import("./DesignScreen"));
+const load = () => import("./DesignScreen");
+const DesignScreen = lazy(load);
+
+/** The first screen does without; once it stands, the rest is fetched before it is asked for. */
+function useAhead(): void {
+  useEffect(() => {
+    const soon = requestIdleCallback(() => void load().catch(() => undefined));
+    return () => cancelIdleCallback(soon);
+  }, []);
+}
 
 export function App() {
   const design = useDesignInAddress();
+  useAhead();
   return <Safe key={design}>{design ? <Suspense fallback={null}><DesignScreen id={design} /></Suspense> : <FirstScreen />}</Safe>;
 }
 

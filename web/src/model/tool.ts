@@ -151,6 +151,11 @@ export interface CardTool extends Common {
   gripped?(grip: Grip, amount: number, done: boolean, context: Context, hands: Hands): void;
 }
 
+/** What a card of its own is handed. */
+export interface CardProps {
+  tool: Tool;
+}
+
 export type Verb = VerbOf<Fields>;
 export type Form = FormOf<Fields>;
 export type Strokes = StrokesOf<Fields>;

@@ -78,7 +78,7 @@ function Clearances() {
           <ShowWhere piece={short.piece} place={{ points: [short.from] }} />
         </Typography>
       )}
-      {(!short || previewed) && <Hint />}
+      {(!short || previewed) && <ClickHint />}
     </>
   );
 }
@@ -89,7 +89,7 @@ function tooNear({ distance, asked }: Near, name: string, unit: Unit): string {
 }
 
 /** What the next click does: the one thing that changes with every move of the pointer. */
-function Hint() {
+function ClickHint() {
   const comparing = useShow((s) => s.compare !== null);
   const previewed = useDesign((s) => s.preview !== null);
   const paints = useTool()?.is === "strokes";

@@ -77,7 +77,7 @@ export function Numbers({ tool }: { tool: Numbered }) {
       {tool.is === "verb" && tool.ends && <EndBar />}
       {"below" in tool && tool.below && <NamedCard name={tool.below} tool={tool} />}
       {tool.is === "verb" && tool.follows && <FollowerNote />}
-      <Hint tool={tool} missing={missing} />
+      <CardHint tool={tool} missing={missing} />
     </Box>
   );
 }
@@ -134,7 +134,7 @@ function Deeds({ tool, ready }: { tool: Numbered; ready: boolean }) {
   );
 }
 
-function Hint({ tool, missing }: { tool: Numbered; missing: string | null }) {
+function CardHint({ tool, missing }: { tool: Numbered; missing: string | null }) {
   const notes = useDesign(useShallow((s) => s.preview?.notes ?? []));
   const doubtful = useDesign(useShallow((s) => s.preview?.doubtful ?? []));
   const piece = usePicking((s) => s.piece);

@@ -1,8 +1,7 @@
 /** Cards of tools by the names of their files; each is fetched when it is first shown. */
 import { type ComponentType, lazy } from "react";
-import type { Tool } from "../model/tool";
+import type { CardProps } from "../model/tool";
 
-export type CardProps = { tool: Tool };
 
 const files = import.meta.glob<{ default: ComponentType<CardProps> }>("./cards/*.tsx");
 const cards = new Map(Object.entries(files).map(([path, load]) => [path.slice(path.lastIndexOf("/") + 1, -4), lazy(load)]));

@@ -7,7 +7,7 @@ import { attempt } from "../../live/picks";
 import { useDesign } from "../../live/stores/design";
 import { usePicking } from "../../live/stores/picking";
 import { download, service } from "../../live/service";
-import type { CardProps } from "../cards";
+import type { CardProps } from "../../model/tool";
 import { CardHead } from "../parts/CardHead";
 
 const kinds = [

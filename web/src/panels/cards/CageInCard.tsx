@@ -15,7 +15,7 @@ import { takeTool } from "../../live/tooling";
 import { service } from "../../live/service";
 import type { CageFile } from "../../model/types";
 import type { NumberField as Field } from "../../model/fields";
-import type { CardProps } from "../cards";
+import type { CardProps } from "../../model/tool";
 import { CardHead } from "../parts/CardHead";
 import { NumberField } from "../parts/NumberField";
 import { useFor } from "../parts/useFor";

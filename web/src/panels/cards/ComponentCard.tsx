@@ -4,7 +4,7 @@ import TextField from "@mui/material/TextField";
 import { useState } from "react";
 import { service } from "../../live/service";
 import type { NumberField as Field } from "../../model/fields";
-import type { CardProps } from "../cards";
+import type { CardProps } from "../../model/tool";
 import { FileCard } from "../parts/FileCard";
 import { NumberField } from "../parts/NumberField";
 

@@ -10,7 +10,7 @@ import { usePicking } from "../../live/stores/picking";
 import { type CurvesStore, useCurves } from "../../live/stores/curves";
 import { lengthsWords, lengthWords } from "../../model/units";
 import { AxisAt } from "../parts/AxisAt";
-import type { CardProps } from "../cards";
+import type { CardProps } from "../../model/tool";
 import { CardHead } from "../parts/CardHead";
 
 const names = { section: "section", seam: "seam", edges: "picked edges" } as const;

@@ -6,7 +6,7 @@ import { useSketch, useSpot } from "../../live/stores/sketch";
 import { lengthsWords } from "../../model/units";
 import { WorkingPlane } from "../parts/WorkingPlane";
 import { cornersOf } from "../../tools/rough/lay";
-import type { CardProps } from "../cards";
+import type { CardProps } from "../../model/tool";
 import { CardHead } from "../parts/CardHead";
 
 const found: Record<string, string> = {

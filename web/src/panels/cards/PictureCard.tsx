@@ -3,7 +3,7 @@ import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
 import { useState } from "react";
 import { service } from "../../live/service";
-import type { CardProps } from "../cards";
+import type { CardProps } from "../../model/tool";
 import { FileCard } from "../parts/FileCard";
 
 const views = ["front", "right", "top", "back", "left", "bottom"];

@@ -14,7 +14,7 @@ import { useBodies } from "../../live/stores/bodies";
 import { service } from "../../live/service";
 import type { BenchAnswer } from "../../model/types";
 import type { NumberField as Field } from "../../model/fields";
-import type { CardProps } from "../cards";
+import type { CardProps } from "../../model/tool";
 import { CardHead } from "../parts/CardHead";
 import { NumberField } from "../parts/NumberField";
 import { useFor } from "../parts/useFor";

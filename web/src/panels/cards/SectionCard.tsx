@@ -5,7 +5,7 @@ import Typography from "@mui/material/Typography";
 import { show, useShow } from "../../live/stores/show";
 import { view } from "../../live/stores/view";
 import { AxisAt } from "../parts/AxisAt";
-import type { CardProps } from "../cards";
+import type { CardProps } from "../../model/tool";
 import { CardHead } from "../parts/CardHead";
 
 export default function SectionCard({ tool }: CardProps) {

@@ -7,7 +7,7 @@ import { useUnit } from "../../live/stores/design";
 import { show, type Snap, useShow } from "../../live/stores/show";
 import type { NumberField as Field } from "../../model/fields";
 import { lengthWords } from "../../model/units";
-import type { CardProps } from "../cards";
+import type { CardProps } from "../../model/tool";
 import { CardHead } from "../parts/CardHead";
 import { NumberField } from "../parts/NumberField";
 import { WorkingPlane } from "../parts/WorkingPlane";

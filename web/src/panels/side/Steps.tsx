@@ -15,24 +15,28 @@ import { useDesign } from "../../live/stores/design";
 import { useFor } from "../parts/useFor";
 import type { DesignState, StepState } from "../../model/types";
 
+/** Steps before those that the design tells, fetched when they are asked for. */
+function useEarlier(design: DesignState | null) {
+  const first = design?.steps[0]?.number ?? 0;
+  const [fetched, setFetched] = useFor<StepState[]>(`${design?.id} ${first}`);
+  // Fetched ones count while they join on to those that the design tells.
+  const joined = fetched?.at(-1)?.number === first - 1 ? fetched : [];
+  const fetchMore = async () => {
+    if (design) setFetched([...(await service.steps(design.id, joined[0]?.number ?? first)), ...joined]);
+  };
+  return { joined, fetchMore, hidden: (design?.earlier ?? 0) - joined.length };
+}
+
 export function Steps() {
   const design = useDesign((s) => s.design);
   const previewed = useDesign((s) => s.preview !== null);
   const present = useRef<HTMLLIElement>(null);
   const coming = useRef<HTMLLIElement>(null);
-  const first = design?.steps[0]?.number ?? 0;
-  const [fetched, setEarly] = useFor<StepState[]>(`${design?.id} ${first}`);
-  const early = fetched ?? [];
-  // Fetched ones count while they join on to those that the design tells.
-  const joined = early.length > 0 && early[early.length - 1].number === first - 1 ? early : [];
-  const hidden = (design?.earlier ?? 0) - joined.length;
+  const { joined, fetchMore, hidden } = useEarlier(design);
   useEffect(() => {
     // It returns a promise in newer browsers, which an effect must not.
     void (coming.current ?? present.current)?.scrollIntoView({ block: "nearest" });
   }, [design?.head, design?.steps.length, previewed]);
-  const showEarlier = async () => {
-    if (design) setEarly([...(await service.steps(design.id, joined[0]?.number ?? first)), ...joined]);
-  };
   return (
     <Box component="section" aria-label="Steps" sx={{ flexGrow: 1, overflow: "auto", minHeight: 0 }}>
       <Stack direction="row" sx={{ px: 1.5, pt: 1, alignItems: "baseline" }}>
@@ -40,7 +44,7 @@ export function Steps() {
         {design && design.earlier + design.head > 20 && <Thin design={design} />}
       </Stack>
       {hidden > 0 && (
-        <Button size="small" onClick={() => void showEarlier()} sx={{ ml: 1 }}>Show earlier ones ({hidden})</Button>
+        <Button size="small" onClick={() => void fetchMore()} sx={{ ml: 1 }}>Show earlier ones ({hidden})</Button>
       )}
       <List dense disablePadding component="ol" sx={{ pb: 1 }}>
         {joined.map((step) => <Row key={step.id} step={step} />)}

@@ -1,0 +1,378 @@
+"""Measures, units, fields, keys and tools, called one by one."""
+
+from __future__ import annotations
+
+import json
+import math
+import re
+import subprocess
+import tempfile
+import unittest
+from pathlib import Path
+
+import numpy as np
+from hypothesis import given, settings
+from hypothesis import strategies as st
+from pydantic import ValidationError
+
+from tests.web.case import WEB, PartsCase
+from zinc_otter.core.cage import Cage
+from zinc_otter.core.primitives import box
+from zinc_otter.studio.commands import read_command
+
+def arrays(cage: Cage) -> dict[str, list[float]]:
+    """A cage as the browser has it."""
+    t = cage.topology
+    return {
+        "positions": cage.positions.ravel().tolist(), "face_verts": t.face_verts.tolist(),
+        "face_offsets": t.face_offsets.tolist(), "edge_verts": t.edge_verts.ravel().tolist(),
+        "edge_faces": t.edge_faces.ravel().tolist(),
+    }  # fmt: skip
+
+
+def ring(cage: Cage, face: int) -> list[int]:
+    t = cage.topology
+    found: list[int] = t.face_verts[t.face_offsets[face] : t.face_offsets[face + 1]].tolist()
+    return found
+
+
+_CAGE = """(() => { const c = given.cage; return { positions: new Float64Array(c.positions),
+  face_verts: new Int32Array(c.face_verts), face_offsets: new Int32Array(c.face_offsets),
+  edge_verts: new Int32Array(c.edge_verts), edge_faces: new Int32Array(c.edge_faces) }; })()"""
+
+
+class Measures(PartsCase):
+    def measure(self, call: str, cage: Cage, **more: object) -> object:
+        return self.call(f"Parts.measure.{call.replace('CAGE', _CAGE)}", {"cage": arrays(cage), **more})
+
+    def test_the_mean_normal_is_the_cores(self) -> None:
+        cage = box((40, 30, 20), (2, 2, 1))
+        rng = np.random.default_rng(4)
+        cage = cage.with_positions(cage.positions + rng.normal(0, 2, cage.positions.shape))
+        faces = [0, 3, 5]
+        points = [cage.positions[ring(cage, f)] for f in faces]
+        area = sum(np.cross(p[1:-1] - p[0], p[2:] - p[0]).sum(axis=0) / 2 for p in points)
+        told = self.measure('meanNormal(CAGE, "face", given.faces)', cage, faces=faces)
+        np.testing.assert_allclose(told, area / np.linalg.norm(area), atol=1e-12)
+
+    def test_opposite_faces_have_no_mean_normal(self) -> None:
+        cage = box((2, 2, 2), (1, 1, 1))
+        self.assertEqual(self.measure('meanNormal(CAGE, "face", [0, 1, 2, 3, 4, 5])', cage), [0, 0, 0])
+        self.assertIsNone(self.measure('selectionFrame(CAGE, "face", [0, 1, 2, 3, 4, 5])', cage))
+
+    def test_a_frame_is_square_and_right_handed(self) -> None:
+        cage = box((40, 30, 20), (2, 2, 1))
+        rng = np.random.default_rng(7)
+        cage = cage.with_positions(cage.positions + rng.normal(0, 3, cage.positions.shape))
+        for call in ('selectionFrame(CAGE, "face", [2])', "edgeFrame(CAGE, 5)"):
+            frame = np.array(self.measure(call, cage))
+            np.testing.assert_allclose(frame @ frame.T, np.eye(3), atol=1e-12)
+            self.assertAlmostEqual(np.linalg.det(frame), 1, places=12)
+
+    def test_figures_in_words(self) -> None:
+        cage = box((40, 30, 20), (1, 1, 1))
+        edge = next(
+            e for e, (a, b) in enumerate(cage.topology.edge_verts)
+            if abs(cage.positions[a] - cage.positions[b])[0] > 1
+        )  # fmt: skip
+        self.assertEqual(self.measure('figure(CAGE, "edge", [given.edge], "mm")', cage, edge=edge), "length 40 mm")
+        self.assertEqual(self.measure('figure(CAGE, "edge", [given.edge], "in")', cage, edge=edge), "length 1.575 in")
+        self.assertEqual(self.measure('figure(CAGE, "vertex", [], "mm")', cage), "")
+        self.assertEqual(self.measure('figure(CAGE, "vertex", [0], "cm")', cage), "at -2, -1.5, -1 cm")
+        self.assertEqual(
+            self.measure('figure(CAGE, "piece", [0], "mm")', cage), f"cage area {2 * (40 * 30 + 40 * 20 + 30 * 20)} mm²"
+        )
+
+    def test_vertices_of_everything(self) -> None:
+        cage = box((2, 2, 2), (1, 1, 1))
+        self.assertEqual(sorted(self.measure('verticesOf(CAGE, "face", [0, 1])', cage)),
+                         sorted({*ring(cage, 0), *ring(cage, 1)}))  # fmt: skip
+        self.assertEqual(self.measure('verticesOf(CAGE, "piece", [])', cage), [])
+        self.assertEqual(len(self.measure('verticesOf(CAGE, "piece", [0])', cage)), 8)
+
+
+class Vectors(PartsCase):
+    @settings(max_examples=40, deadline=None)
+    @given(st.lists(st.floats(-100, 100), min_size=9, max_size=9))
+    def test_the_way_to_a_segment(self, numbers: list[float]) -> None:
+        p, a, b = np.array(numbers).reshape(3, 3)
+        told = self.call("Parts.vec.toSegment(given[0], given[1], given[2])", [p.tolist(), a.tolist(), b.tolist()])
+        dense = a + np.linspace(0, 1, 2001)[:, None] * (b - a)
+        nearest = np.linalg.norm(dense - p, axis=1).min()
+        self.assertLessEqual(told["distance"], nearest + 1e-9)
+        self.assertGreaterEqual(told["distance"], nearest - np.linalg.norm(b - a) / 2000 - 1e-9)
+
+    def test_within_a_line_that_bends_in(self) -> None:
+        line = [[0, 0], [10, 0], [10, 10], [5, 4], [0, 10]]
+        inside = [self.call("Parts.vec.withinLine(given[0], given[1], given[2])", [x, y, line]) for x, y in
+                  ((5, 2), (5, 8), (1, 5), (9, 5), (11, 5))]  # fmt: skip
+        self.assertEqual(inside, [True, False, True, True, False])
+
+    def test_angles(self) -> None:
+        self.assertAlmostEqual(self.call("Parts.vec.degreesBetween([1, 0, 0], [-1, 0, 0])"), 180)
+        self.assertAlmostEqual(self.call("Parts.vec.degreesBetween([1, 0, 0], [1, 1, 0])"), 45)
+        self.assertEqual(self.call("Parts.vec.unit([0, 0, 0])"), [0, 0, 0])
+
+    def test_round_grid_spacings(self) -> None:
+        for least, wanted in ((0.9, 1), (1.1, 2), (2.5, 5), (6, 10), (0.013, 0.02), (430, 500)):
+            self.assertAlmostEqual(self.call("Parts.roundSpacing(given)", least), wanted)
+
+
+class Units(PartsCase):
+    @settings(max_examples=30, deadline=None)
+    @given(st.floats(-1e6, 1e6), st.sampled_from(["mm", "cm", "in"]))
+    def test_there_and_back(self, mm: float, unit: str) -> None:
+        back = self.call("Parts.units.fromUnit(Parts.units.toUnit(given[0], given[1]), given[1])", [mm, unit])
+        self.assertTrue(math.isclose(back, mm, rel_tol=1e-12, abs_tol=1e-12))
+
+    def test_words(self) -> None:
+        words = [self.call("Parts.units.lengthWords(given[0], given[1])", list(x)) for x in
+                 ((25.4, "in"), (0.004, "mm"), (-0.001, "mm"), (12.5, "cm"), (100, "mm"))]  # fmt: skip
+        self.assertEqual(words, ["1 in", "0 mm", "0 mm", "1.25 cm", "100 mm"])
+
+
+class Fields(PartsCase):
+    def wrong(self, value: float, unit: str = "mm", **bounds: object) -> str | None:
+        field = {"is": "number", "label": "Wall", "unit": "mm", "initial": 1, "step": 1, **bounds}
+        said: str | None = self.call("Parts.fields.whatIsWrong(given[0], given[1], given[2])", [field, value, unit])
+        return said
+
+    def test_bounds_in_words_in_the_designs_unit(self) -> None:
+        self.assertEqual(self.wrong(0, above=0), "more than 0 mm")
+        self.assertIsNone(self.wrong(1e-9, above=0))
+        self.assertEqual(self.wrong(0.05, min=0.1), "at least 0.1 mm")
+        self.assertEqual(self.wrong(30, "in", max=25.4), "at most 1 in")
+        self.assertEqual(self.wrong(25.4, "in", below=25.4), "less than 1 in")
+        self.assertEqual(self.wrong(1.5, whole=True), "whole numbers only")
+
+    def test_bounds_are_those_of_the_service(self) -> None:
+        description = json.loads((WEB.parent / "docs" / "openapi.json").read_text("utf-8"))
+        schema = description["components"]["schemas"]["Chamfer"]["properties"]
+        given_ = self.call('Parts.parameters["chamfer"]')
+        self.assertEqual(given_["segments"]["max"], schema["segments"]["maximum"])
+        self.assertEqual(given_["distance"]["above"], schema["distance"]["exclusiveMinimum"])
+        self.assertEqual(given_["distance"]["label"], schema["distance"]["x-card"]["label"])
+        # Shares are kept from 0 to 1 and shown in per cent.
+        self.assertEqual(self.call('Parts.parameters["flatten"].share.max'), 100)
+
+    def test_what_is_kept_after_a_step(self) -> None:
+        settled = self.call(
+            "Parts.fields.settledValues({a: {initial: 1, keep: true}, b: {initial: 2}, c: {initial: 3, keep: true}}, {a: 5, b: 6})"
+        )
+        self.assertEqual(settled, {"a": 5, "b": 2, "c": 3})
+
+    def test_drags_are_rounded_to_what_a_pixel_can_tell(self) -> None:
+        self.assertEqual(self.call('Parts.fields.roundedTo({x: 12.30487, way: "even"}, 0.2)'), {"x": 12.3, "way": "even"})
+        self.assertEqual(self.call("Parts.fields.roundedTo({x: -0.0001}, 3)"), {"x": 0})
+
+
+class Keys(PartsCase):
+    TABLE = "Parts.keyTable(Parts.registry, { find() {}, sheet() {} })"
+
+    def test_no_key_does_two_things(self) -> None:
+        self.assertEqual(self.call(f"Parts.keys.clashesIn({self.TABLE})"), [])
+
+    def test_a_clash_is_found(self) -> None:
+        added = """[...TABLE, { keys: ["Shift B"], words: "a second thing", section: "Tools", where: "anywhere" }]"""
+        found = self.call(f"Parts.keys.clashesIn({added.replace('TABLE', self.TABLE)})")
+        self.assertEqual(found, ["Shift B: Bridge / a second thing"])
+
+    def test_what_excludes_one_another_does_not_clash(self) -> None:
+        rows = [
+            {"keys": ["ArrowUp"], "words": "turn", "section": "View", "where": "form", "holds": "nothing picked"},
+            {"keys": ["ArrowUp"], "words": "nudge", "section": "Change", "where": "form", "holds": "picked"},
+        ]
+        self.assertEqual(self.call("Parts.keys.clashesIn(given)", rows), [])
+        self.assertEqual(len(self.call("Parts.keys.clashesIn(given)", [{**row, "holds": "always"} for row in rows])), 1)
+
+    def test_names_of_keys(self) -> None:
+        plain = {"shiftKey": False, "ctrlKey": False, "metaKey": False, "altKey": False}
+        for pressed, name in (
+            ({"key": "x"}, "X"), ({"key": "X", "shiftKey": True}, "Shift X"), ({"key": "?", "shiftKey": True}, "?"),
+            ({"key": "z", "ctrlKey": True, "shiftKey": True}, "Ctrl Shift Z"), ({"key": "z", "metaKey": True}, "Ctrl Z"),
+            ({"key": "ArrowUp", "shiftKey": True}, "Shift ArrowUp"), ({"key": "ü", "shiftKey": True}, "Shift Ü"),
+            ({"key": "x", "altKey": True}, None),
+        ):  # fmt: skip
+            self.assertEqual(self.call("Parts.keys.keyOf(given)", {**plain, **pressed}), name)
+
+    def test_every_key_of_a_tool_is_on_the_sheet(self) -> None:
+        tools = self.call("Parts.registry.all.filter((t) => t.key).map((t) => [t.name, t.key])")
+        rows = self.call(f"{self.TABLE}.filter((r) => r.section === 'Tools').map((r) => [r.words, r.shown ?? r.keys[0]])")
+        self.assertGreater(len(tools), 25)
+        self.assertEqual([tool for tool in tools if tool not in rows], [])
+
+
+class Tools(PartsCase):
+    CONTEXT = """({ design: { pieces: [], references: [] }, preview: null, piece: { id: "p1", name: "Box", called: {} },
+      pickKind: given?.kind ?? "face", picked: [0], target: { piece: "p1", picked: { kind: given?.kind ?? "face", ids: [0] } },
+      placing: { pivot: null, frame: null, reach: null },
+      view: { frame: [[1, 0, 0], [0, 1, 0], [0, 0, 1]], eye: null, pixel: 1 },
+      sketch: { spots: [], closed: false, towards: [0, 0, 1], on: null, marking: null }, values: {}, far: null, editing: null,
+      solids: [], body: undefined, rail: null, reference: null, section: null, curveSection: null, arrays: () => undefined })"""
+
+    def test_each_names_cards_and_tools_that_are_there(self) -> None:
+        cards = set(self.call("Parts.cardNames()"))
+        tools = self.call("Parts.registry.all.map(({ id, card, below, then, springsTo }) => ({ id, card, below, then, springsTo }))")
+        ids = {tool["id"] for tool in tools}
+        for tool in tools:
+            for name in ("card", "below"):
+                self.assertIn(tool.get(name) or next(iter(cards)), cards, tool)
+            for name in ("then", "springsTo"):
+                self.assertIn(tool.get(name) or tool["id"], ids, tool)
+        self.assertLessEqual({one["tool"] for one in self.call("Parts.beginnings")}, ids)
+
+    def test_values_begin_as_choices_that_there_are(self) -> None:
+        wrong = self.call("""Parts.registry.all.flatMap((tool) => Object.entries(tool.fields ?? {}).flatMap(([name, field]) =>
+          field.is === "choice" && !(field.initial in field.words) ? [`${tool.id}.${name}`] : /\\s/.test(name) ? [name] : []))""")
+        self.assertEqual(wrong, [])
+
+    def test_what_begins_is_within_its_bounds(self) -> None:
+        wrong = self.call("""Parts.registry.all.flatMap((tool) => Object.entries(tool.fields ?? {}).flatMap(([name, field]) => {
+          const said = field.is === "number" ? Parts.fields.whatIsWrong(field, field.initial, "mm") : null;
+          return said ? [`${tool.id}.${name}: ${said}`] : []; }))""")
+        self.assertEqual(wrong, [])
+
+    def test_shown_fields_are_fields(self) -> None:
+        wrong = self.call("""Parts.registry.all.flatMap((tool) =>
+          Object.keys(tool.shown ?? {}).filter((name) => !(name in tool.fields)).map((name) => `${tool.id}.${name}`))""")
+        self.assertEqual(wrong, [])
+
+    def command(self, tool: str, values: str = "{}", kind: str = "face") -> object:
+        return self.call(f"""(() => {{ const tool = Parts.registry.get("{tool}");
+          return tool.command({{ ...Parts.fields.initialValues(tool.fields), ...{values} }}, {self.CONTEXT}); }})()""", {"kind": kind})
+
+    def test_commands_of_values(self) -> None:
+        at = {"piece": "p1", "picked": {"kind": "face", "ids": [0]}}
+        self.assertIsNone(self.command("move"))
+        self.assertEqual(self.command("move", "{ x: 3 }"), {"kind": "move", **at, "vector": [3, 0, 0]})
+        self.assertEqual(self.command("move", "{ each: 2 }"), {"kind": "move-each", **at, "distance": 2})
+        self.assertEqual(
+            self.command("extrude"),
+            {"kind": "extrude", **at, "distance": 10, "way": "even", "segments": 1, "taper": 1, "degrees": 0},
+        )
+        self.assertEqual(self.command("inset", '{ apart: "yes" }'), {"kind": "inset", **at, "width": 2, "depth": 0, "apart": True})
+        self.assertEqual(self.command("turn", "{ y: 30 }"), {"kind": "turn", **at, "axis": [0, 1, 0], "degrees": 30})
+
+    def test_each_tool_that_makes_a_command_makes_one_the_service_reads(self) -> None:
+        """At its initial values, or slightly beside them where those would change nothing."""
+        made = 0
+        for tool in self.call("Parts.registry.all.filter((t) => t.command).map((t) => t.id)"):
+            for kind in ("face", "edge", "vertex", "piece"):
+                command = self.command(tool, "{ distance: 1 }" if tool in ("push", "slide") else "{}", kind)
+                if command is None:
+                    continue
+                made += 1
+                try:
+                    read_command(command)
+                except ValidationError as error:
+                    self.fail(f"{tool} on {kind}: {error}")
+        self.assertGreater(made, 100)
+
+    def test_directions_are_read_back(self) -> None:
+        for given_ in ([0, 0, -2], [1, 0, 0], [1, 2, -2]):
+            values = self.call('Parts.directions.towardsValues("side", given)', given_)
+            back = self.call('Parts.directions.directionOf(given, "side")', {"side_x": 0, "side_y": 0, "side_z": 1, **values})
+            np.testing.assert_allclose(back, np.array(given_) / np.linalg.norm(given_), atol=1e-6)
+        self.assertIsNone(
+            self.call('Parts.directions.directionOf(given, "side")', {"side": "typed", "side_x": 0, "side_y": 0, "side_z": 0})
+        )
+
+
+class Waiting(PartsCase):
+    def test_what_the_hand_does_meanwhile_waits_its_turn(self) -> None:
+        order = self.call("""(() => { const done = []; const turns = new Parts.Turns(() => true);
+          turns.await(7); turns.take(() => done.push("a")); turns.take(() => { done.push("b"); turns.await(8); });
+          turns.take(() => done.push("c")); turns.answered(6); done.push("7"); turns.answered(7); done.push("8"); turns.answered(8);
+          return done; })()""")
+        self.assertEqual(order, ["7", "a", "b", "8", "c"])
+
+    def test_rows_that_moved_are_laid_where_they_belong(self) -> None:
+        moved = self.call("""(() => { const pieces = new Parts.Pieces(); const heard = []; pieces.listen((c) => heard.push(c[0].what));
+          const three = (n) => new Float32Array(3 * n);
+          pieces.take({ gone: [], pieces: [{ id: "p", cage: { positions: new Float64Array(6) }, surface: { positions: three(3), normals: three(3) } }] });
+          pieces.take({ gone: [], pieces: [{ id: "p", cage_rows: { rows: new Int32Array([1]), positions: new Float64Array([1, 2, 3]) },
+            surface_rows: { rows: new Int32Array([2]), positions: new Float32Array([4, 5, 6]), normals: new Float32Array([0, 0, 1]) } }] });
+          const { cage, surface } = pieces.byId.get("p");
+          return [[...cage.positions], [...surface.positions], heard]; })()""")
+        self.assertEqual(moved, [[0, 0, 0, 1, 2, 3], [0, 0, 0, 0, 0, 0, 4, 5, 6], ["whole", "moved"]])
+
+
+class Layers(PartsCase):
+    """The graph of imports, drawn from the sources by other means than the linter's."""
+
+    ORDER = ("model", "theme", "live", "tools", "panels", "viewport", "app")
+    MAY = {
+        "model": set(), "theme": {"model"}, "live": {"model", "theme"}, "tools": {"model"},
+        "panels": {"model", "theme", "live", "tools"}, "viewport": {"model", "theme", "live", "tools"},
+        "app": {"model", "theme", "live", "tools", "panels", "viewport"},
+    }  # fmt: skip
+
+    def graph(self) -> dict[Path, set[Path]]:
+        root = WEB / "src"
+        files = [p for p in root.rglob("*") if p.suffix in (".ts", ".tsx") and not p.name.endswith(".d.ts")]
+        graph: dict[Path, set[Path]] = {}
+        for path in files:
+            text = path.read_text("utf-8")
+            named = re.findall(r"(?:^|\n)(?:import|export)\b[^;]*?from \"(\.[^\"]+)\"|import\(\"(\.[^\"]+)\"\)", text)
+            found = set()
+            for spec in (a or b for a, b in named):
+                base = (path.parent / spec).resolve()
+                found |= {p for p in (base.with_name(base.name + end) for end in (".ts", ".tsx")) if p.exists()}
+            for pattern in re.findall(r"import\.meta\.glob[^(]*\(\"([^\"]+)\"", text):
+                ups = pattern.count("../")
+                found |= set([path.parent, *path.parent.parents][ups].glob(pattern[3 * ups :].removeprefix("./")))
+            graph[path] = found - {path}
+        return graph
+
+    def test_no_arrow_upward(self) -> None:
+        root = WEB / "src"
+        layer = {path: path.relative_to(root).parts[0] for path in self.graph()}
+        wrong = [
+            f"{path.relative_to(root)} -> {other.relative_to(root)}"
+            for path, others in self.graph().items() if layer[path] in self.MAY
+            for other in others if layer[other] != layer[path] and layer[other] not in self.MAY[layer[path]]
+        ]  # fmt: skip
+        self.assertEqual(wrong, [])
+        self.assertGreater(sum(len(others) for others in self.graph().values()), 400)
+
+    def test_no_circle(self) -> None:
+        graph = self.graph()
+        left = dict(graph)
+        while True:
+            leaves = [path for path, others in left.items() if not others & left.keys()]
+            if not leaves:
+                break
+            for path in leaves:
+                del left[path]
+        self.assertEqual(sorted(path.name for path in left), [])
+
+    def test_no_file_asks_for_a_tool_by_its_id(self) -> None:
+        """But the tools themselves, and what a new design begins with."""
+        ids = self.call("Parts.registry.all.map((t) => t.id)")
+        pattern = re.compile(r"(?:toolId|tool\.id|tool\?\.id|takeTool\()\s*(?:===|!==)?\s*\"(" + "|".join(ids) + r")\"")
+        wrong = [path.name for path in self.graph() if "tools" not in path.parts and pattern.search(path.read_text("utf-8"))]
+        self.assertEqual(wrong, [])
+
+
+class Compiling(unittest.TestCase):
+    WRONG = {
+        "v.width > 0": "v.widht > 0",
+        'v.apart === "yes"': 'v.apart === "each"',
+        'field: "depth"': 'field: "deep"',
+        'parameter("inset", "depth"': 'parameter("inset", "dept"',
+    }  # fmt: skip
+
+    def test_a_misspelt_field_or_a_wrong_choice_does_not_compile(self) -> None:
+        right = (WEB / "src" / "tools" / "shape" / "inset.ts").read_text("utf-8")
+        right = right.replace('"../', '"../../src/tools/').replace("src/tools/../", "src/")
+        (WEB / "build").mkdir(exist_ok=True)
+        with tempfile.TemporaryDirectory(dir=WEB / "build") as folder:
+            here = Path(folder)
+            (here / "right.ts").write_text(right, "utf-8")
+            for i, (sound, wrong) in enumerate(self.WRONG.items()):
+                self.assertIn(sound, right)
+                (here / f"wrong{i}.ts").write_text(right.replace(sound, wrong), "utf-8")
+            (here / "tsconfig.json").write_text('{ "extends": "../../tsconfig.json", "include": ["*.ts"] }', "utf-8")
+            command = ["npx", "tsc", "--noEmit", "--pretty", "false", "-p", folder]
+            told = subprocess.run(command, cwd=WEB, capture_output=True, text=True, check=False).stdout
+        self.assertEqual(sorted(set(re.findall(r"(\w+)\.ts\(", told))), [f"wrong{i}" for i in range(len(self.WRONG))], told)

@@ -1,0 +1,21 @@
+/** The parts of the front end that need no screen, for the tests: called in a browser, from outside. */
+export { commandNow } from "./src/live/context";
+export { keyTable } from "./src/app/keyTable";
+export { registry } from "./src/app/registry";
+export * as bodies from "./src/model/bodies";
+export * as fields from "./src/model/fields";
+export * as keys from "./src/model/keys";
+export * as measure from "./src/model/measure";
+export { parameters } from "./src/model/parameters.generated";
+export * as tool from "./src/model/tool";
+export * as units from "./src/model/units";
+export * as vec from "./src/model/vec";
+export { beginnings } from "./src/model/beginnings";
+export { rules } from "./src/model/rules";
+export { cardNames } from "./src/panels/cards";
+export { Pieces } from "./src/live/pieces";
+export { Turns } from "./src/live/turns";
+export { pack, unpack } from "./src/live/packing";
+export * as directions from "./src/tools/shared/directions";
+export { isolines, wireframe } from "./src/viewport/denseLines";
+export { roundSpacing } from "./src/viewport/grid";
