@@ -15,17 +15,17 @@ from pathlib import Path
 
 import numpy as np
 
+from tests.kernel import find_radius, made_in_kernel
 from zinc_otter.core.cage import HARD, Cage, Selection
-from zinc_otter.core.cage.edits.creasing import set_crease
+from zinc_otter.core.cage.edits.creases import set_crease
 from zinc_otter.core.errors import CoreError
-from zinc_otter.core.formats.step import look_at, read_step, write_step
+from zinc_otter.core.formats.step import facts_of, read_step, write_step
 from zinc_otter.core.primitives import box
 from zinc_otter.core.primitives.sized import sized_patched_sphere, sized_poled_sphere, sized_torus
 from zinc_otter.core.solid.exact import Ball, Block, Cone, Cylinder
 from zinc_otter.core.solid.followers import Combine, CutEdge, Fillet, Follower, Hollow, Trim
 from zinc_otter.core.solid.followers.copies import MirrorBody, RepeatAlong
-from zinc_otter.core.solid.kernel.finder import Budget, find_radius
-from zinc_otter.core.solid.kernel.route import made_in_kernel
+from zinc_otter.core.solid.kernel.finder import Budget
 from zinc_otter.core.solid.kernel.shape import crowded_edges, one_name
 from zinc_otter.core.solid.mesh.route import made_of_triangles
 from zinc_otter.core.solid.patches import volume_and_area
@@ -121,7 +121,7 @@ def tried_cage(seed: int) -> tuple[str, str, float]:
         path = Path(folder) / "harsh.step"
         write_step(made.body.shape, path, "Harsh")
         shape = read_step(path)
-    facts = look_at(shape)
+    facts = facts_of(shape)
     volume = volume_and_area(made.patches)[0]
     seam = largest_seam(made.patches).degrees
     if not (facts.valid and facts.closed) or crowded_edges(one_name(shape, "")):

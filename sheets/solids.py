@@ -16,13 +16,13 @@ from pathlib import Path
 import numpy as np
 
 from sheets.harsh import page
+from tests.kernel import made_in_kernel
 from zinc_otter.core.cage import Cage, Selection
 from zinc_otter.core.cage.edits.extrude import extrude_faces
 from zinc_otter.core.errors import CoreError
 from zinc_otter.core.primitives import box
 from zinc_otter.core.solid.exact import Cylinder
 from zinc_otter.core.solid.followers import Combine, Fillet, Follower, Hollow, Trim
-from zinc_otter.core.solid.kernel.route import made_in_kernel
 from zinc_otter.core.solid.mesh.route import made_of_triangles
 from zinc_otter.core.solid.patches import largest_deviation
 from zinc_otter.core.solid.recipe import Recipe

@@ -8,7 +8,7 @@ from pathlib import Path
 import numpy as np
 
 from zinc_otter.core.cage import Cage, Selection
-from zinc_otter.core.cage.edits.looping import add_loops
+from zinc_otter.core.cage.edits.add_loop import add_loops
 from zinc_otter.core.cage.picking.loops import edge_ring
 from zinc_otter.core.cage.plane import plane_at
 from zinc_otter.core.cage.selection import middles_of

@@ -5,7 +5,7 @@ from __future__ import annotations
 import numpy as np
 
 from zinc_otter.core.cage import Cage, Selection
-from zinc_otter.core.cage.edits.creasing import set_corner, set_crease
+from zinc_otter.core.cage.edits.creases import set_corner, set_crease
 from zinc_otter.core.cage.edits.delete import delete_elements
 from zinc_otter.core.cage.edits.extrude import extrude_faces
 from zinc_otter.core.primitives import box, plane

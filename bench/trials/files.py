@@ -16,7 +16,7 @@ from zinc_otter.core.formats.cages import write_cage
 from zinc_otter.core.formats.cages.cleaning import Cleaning
 from zinc_otter.core.formats.cages.kinds import read_cleaned
 from zinc_otter.core.formats.mesh import read_mesh
-from zinc_otter.core.formats.surfaces import Look, write_surface
+from zinc_otter.core.formats.surfaces import Appearance, write_surface
 from zinc_otter.core.primitives import box
 from zinc_otter.core.solid.tessellation import tessellate
 from zinc_otter.jobs import JobRunner
@@ -101,7 +101,7 @@ def _whole(what: str, kind: str) -> bytes:
     if what == "cage":
         return write_cage(cage, kind, "Float", None)
     if what == "mesh":
-        return write_surface(kind, tessellate(cage, 0.5), Look("Float"))
+        return write_surface(kind, tessellate(cage, 0.5), Appearance("Float"))
 
     def none(_: str) -> Asset:
         raise UnknownAssetError("none")

@@ -15,7 +15,7 @@ from zinc_otter.core.formats.cages.cleaning import Cleaning
 from zinc_otter.core.formats.cages.kinds import WRITTEN, read_cleaned
 from zinc_otter.core.formats.mesh import UNITS
 from zinc_otter.core.formats.step_text import Heading, headed
-from zinc_otter.core.formats.surfaces import KINDS, Look, write_surface
+from zinc_otter.core.formats.surfaces import KINDS, Appearance, write_surface
 from zinc_otter.core.remark import Remark
 from zinc_otter.core.solid.certificate import Certificate, read_certificate
 from zinc_otter.core.solid.gate import judged, refuse_unsound
@@ -77,7 +77,7 @@ def _writer(target: Path, wishes: Wishes) -> Callable[[Recipe], Written]:
         def surface(recipe: Recipe) -> Written:
             triangles, notes = triangles_of(recipe, wishes.chord, wishes.degrees)
             said = judged(triangles.points, triangles.triangles, notes)
-            return write_surface(kind, triangles, Look(recipe.name)), _told(said.faults, said.warnings, wishes)
+            return write_surface(kind, triangles, Appearance(recipe.name)), _told(said.faults, said.warnings, wishes)
 
         return surface
     known = ", ".join(sorted({*WRITTEN, *KINDS, "step"}))

@@ -10,7 +10,7 @@ from tests import sample_cages
 from tests.api.case import BOX, ServiceCase, extrude
 from zinc_otter.core.formats.cages import read_cage, write_cage
 from zinc_otter.core.formats.mesh import read_mesh
-from zinc_otter.core.formats.step import look_at, read_step, write_step
+from zinc_otter.core.formats.step import facts_of, read_step, write_step
 from zinc_otter.core.solid.exact import Cylinder
 
 
@@ -41,7 +41,7 @@ class Solids(SolidCase):
         self.assertIn("Box.step", answer.headers["content-disposition"])
         target = self.folder / "back.step"
         target.write_bytes(answer.content)
-        facts = look_at(read_step(target))
+        facts = facts_of(read_step(target))
         self.assertEqual((facts.solids, facts.faces), (1, certificate["face_count"]))
         self.assertLess(abs(facts.volume - certificate["volume"]) / facts.volume, 1e-6)
 

@@ -14,7 +14,7 @@ import numpy as np
 from tests.api.case import BOX
 from tests.api.test_solids import SolidCase
 from zinc_otter.core.formats.mesh import read_mesh
-from zinc_otter.core.formats.step import look_at, read_step
+from zinc_otter.core.formats.step import facts_of, read_step
 
 BLOCK = {"kind": "add-box", "size": [20, 20, 20], "counts": [2, 2, 2], "name": "Grüner Stein"}
 
@@ -86,7 +86,7 @@ class DesignFiles(SolidCase):
         self.assertIn(b"FILE_NAME('Fjord lamp'", kept["step"])
         target = self.folder / "both.step"
         target.write_bytes(kept["step"])
-        facts = look_at(read_step(target))
+        facts = facts_of(read_step(target))
         mesh = read_mesh(kept["3mf"], "3mf", None)
         self.assertEqual((facts.solids, facts.valid), (2, True))
         # Both files hold the same, in millimetres once they are read.

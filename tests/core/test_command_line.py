@@ -15,7 +15,7 @@ import numpy as np
 from tests import sample_cages as cages
 from zinc_otter.command_line import main
 from zinc_otter.core.formats.obj import read_obj, write_obj
-from zinc_otter.core.formats.step import look_at, read_step
+from zinc_otter.core.formats.step import facts_of, read_step
 from zinc_otter.core.surface import build_stencils, evaluate
 
 
@@ -51,7 +51,7 @@ class CommandLine(unittest.TestCase):
         self.assertEqual(done.returncode, 0, done.stderr)
         certificate = json.loads(done.stdout)
         self.assertTrue(certificate["watertight"])
-        facts = look_at(read_step(target))
+        facts = facts_of(read_step(target))
         self.assertEqual(facts.faces, certificate["face_count"])
         self.assertLess(abs(facts.volume - certificate["volume"]) / facts.volume, 1e-6)
 

@@ -6,7 +6,7 @@ import numpy as np
 
 from tests import sample_cages as cages
 from zinc_otter.core.cage import Cage, Selection
-from zinc_otter.core.cage.edits.creasing import set_corner, set_crease
+from zinc_otter.core.cage.edits.creases import set_corner, set_crease
 from zinc_otter.core.cage.edits.delete import delete_elements
 from zinc_otter.core.errors import BadNumberError, BadSelectionError
 from zinc_otter.core.primitives import box, plane

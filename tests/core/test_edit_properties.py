@@ -10,10 +10,12 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from zinc_otter.core.cage import Cage, Edit, Selection
-from zinc_otter.core.cage.edits.creasing import set_corner, set_crease
+from zinc_otter.core.cage.edits.creases import set_corner, set_crease
 from zinc_otter.core.cage.edits.delete import delete_elements
 from zinc_otter.core.cage.edits.extrude import extrude_faces
-from zinc_otter.core.cage.edits.placing import move, move_along_normal, size, turn
+from zinc_otter.core.cage.edits.move import move, move_along_normal
+from zinc_otter.core.cage.edits.size import size
+from zinc_otter.core.cage.edits.turn import turn
 from zinc_otter.core.errors import BadNumberError, BadSelectionError
 from zinc_otter.core.primitives import box, plane
 from zinc_otter.core.surface import build_stencils, evaluate

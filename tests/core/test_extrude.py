@@ -6,7 +6,7 @@ import numpy as np
 
 from tests import sample_cages as cages
 from zinc_otter.core.cage import Cage, Selection
-from zinc_otter.core.cage.edits.creasing import set_crease
+from zinc_otter.core.cage.edits.creases import set_crease
 from zinc_otter.core.cage.edits.extrude import extrude_along, extrude_faces
 from zinc_otter.core.cage.selection import vertices_of
 from zinc_otter.core.errors import BadNumberError, BadSelectionError

@@ -11,7 +11,7 @@ from hypothesis import strategies as st
 
 from zinc_otter.core.cage import Selection
 from zinc_otter.core.cage.edits.chamfer.edges import chamfer_edges
-from zinc_otter.core.cage.edits.dividing import split_faces
+from zinc_otter.core.cage.edits.split import split_faces
 from zinc_otter.core.cage.face_bound import MOST_FACES
 from zinc_otter.core.cage.growing_points import GrowingPoints
 from zinc_otter.core.errors import TooManyFacesError

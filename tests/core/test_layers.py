@@ -21,7 +21,19 @@ ALLOWED = {
     "demo": {"core", "studio", "demo"},
     "api": {"core", "studio", "store", "jobs", "demo", "api"},
 }
-NOT_IN_CORE = {"fastapi", "starlette", "uvicorn", "pydantic", "sqlalchemy", "alembic", "msgpack", "pebble", "PIL", "time"}
+# What is not pure, and what belongs to interfaces.
+NOT_IN_CORE = {"os", "signal", "ctypes", "subprocess", "html"} | {
+    "fastapi",
+    "starlette",
+    "uvicorn",
+    "pydantic",
+    "sqlalchemy",
+    "alembic",
+    "msgpack",
+    "pebble",
+    "PIL",
+    "time",
+}
 
 
 def imports(path: Path) -> Iterator[str]:

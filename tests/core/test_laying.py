@@ -9,8 +9,8 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from zinc_otter.core.cage import HARD, Selection
-from zinc_otter.core.cage.edits.creasing import set_crease
-from zinc_otter.core.cage.edits.laying import first_face, lay_face
+from zinc_otter.core.cage.edits.creases import set_crease
+from zinc_otter.core.cage.edits.lay import first_face, lay_face
 from zinc_otter.core.errors import BadNumberError, BadSelectionError, UnsoundCageError
 from zinc_otter.core.primitives import box
 from zinc_otter.core.primitives.outline import (

@@ -6,7 +6,9 @@ import numpy as np
 
 from tests import sample_cages as cages
 from zinc_otter.core.cage import Selection
-from zinc_otter.core.cage.edits.placing import move, move_along_normal, size, turn
+from zinc_otter.core.cage.edits.move import move, move_along_normal
+from zinc_otter.core.cage.edits.size import size
+from zinc_otter.core.cage.edits.turn import turn
 from zinc_otter.core.cage.selection import vertices_of
 from zinc_otter.core.errors import BadNumberError, BadSelectionError
 from zinc_otter.core.primitives import box

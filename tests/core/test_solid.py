@@ -13,7 +13,7 @@ from tests import sample_cages as cages
 from zinc_otter.core.cage import Cage, Selection
 from zinc_otter.core.cage.edits.delete import delete_elements
 from zinc_otter.core.errors import CoreError, FileFormatError, OpenCageError
-from zinc_otter.core.formats.step import look_at, read_step, write_step
+from zinc_otter.core.formats.step import facts_of, read_step, write_step
 from zinc_otter.core.primitives import box
 from zinc_otter.core.primitives.sized import sized_poled_sphere
 from zinc_otter.core.solid.brep import build_solid
@@ -131,7 +131,7 @@ class Measures(unittest.TestCase):
                 mesh = fine + (fine - coarse) / 3
                 self.assertLess(abs(volume - fine) / fine, 3e-4)
                 self.assertLess(abs(volume - mesh) / mesh, 1e-4)
-                kernel = look_at(build_solid(patches)).volume
+                kernel = facts_of(build_solid(patches)).volume
                 self.assertLess(abs(volume - kernel) / kernel, 1e-6)
 
     def test_finer_patches_deviate_less(self) -> None:
@@ -151,7 +151,7 @@ class Brep(unittest.TestCase):
             with self.subTest(name):
                 patches = fit_patches(cage)
                 write_step(build_solid(patches), self.path, name)
-                facts = look_at(read_step(self.path))
+                facts = facts_of(read_step(self.path))
                 self.assertEqual((facts.solids, facts.closed, facts.valid), (1, True, True))
                 self.assertEqual(facts.faces, len(patches.poles))
                 self.assertLess(abs(facts.volume - volume_and_area(patches)[0]) / facts.volume, 1e-6)
@@ -172,7 +172,7 @@ class Brep(unittest.TestCase):
         faces = one.topology.face_verts.reshape(-1, 4).tolist()
         both = Cage.from_faces(np.concatenate([one.positions, other.positions]),
                                faces + [[v + 8 for v in face] for face in faces])  # fmt: skip
-        facts = look_at(build_solid(fit_patches(both, 2)))
+        facts = facts_of(build_solid(fit_patches(both, 2)))
         self.assertEqual((facts.solids, facts.faces, facts.valid), (2, 12, True))
 
     def test_progress_runs_up_to_one(self) -> None:

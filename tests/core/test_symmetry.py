@@ -8,11 +8,12 @@ import numpy as np
 
 from tests.sample_cages import jittered, top_faces
 from zinc_otter.core.cage import Cage, Selection
-from zinc_otter.core.cage.edits.creasing import set_crease
-from zinc_otter.core.cage.edits.cut import cut
+from zinc_otter.core.cage.building.cutting import cut
+from zinc_otter.core.cage.building.motion import moving, sizing, turning
+from zinc_otter.core.cage.edits.creases import set_crease
 from zinc_otter.core.cage.edits.delete import delete_elements
 from zinc_otter.core.cage.edits.extrude import extrude_faces
-from zinc_otter.core.cage.edits.placing import move, moving, sizing, turning
+from zinc_otter.core.cage.edits.move import move
 from zinc_otter.core.cage.selection import middles_of
 from zinc_otter.core.cage.symmetry import Group, SymmetryError, mirror, mirrored_copy, plane_at, radial, symmetric_edit
 from zinc_otter.core.cage.symmetry.assembling import assembled, cut_and_assembled, following

@@ -10,8 +10,8 @@ from tests.e2e.case import BrowserCase
 from zinc_otter.api.bodies import FINE
 from zinc_otter.core.cage import Cage
 from zinc_otter.core.formats.mesh import read_mesh
-from zinc_otter.core.formats.step import look_at, read_step, write_step
-from zinc_otter.core.formats.surfaces import Look, write_surface
+from zinc_otter.core.formats.step import facts_of, read_step, write_step
+from zinc_otter.core.formats.surfaces import Appearance, write_surface
 from zinc_otter.core.primitives import box
 from zinc_otter.core.solid.exact import Cylinder
 from zinc_otter.core.solid.mesh.route import made_of_triangles
@@ -98,7 +98,7 @@ class CollaredGrip(FollowerCase):
         volume = self.volume()
         self.assertAlmostEqual(volume / made_of_triangles(self.recipe()).body.volume, 1, delta=0.03)
         self.assertTrue(self.download("Download STEP").startswith(b"ISO-10303-21;"))
-        facts = look_at(read_step(self.downloaded))
+        facts = facts_of(read_step(self.downloaded))
         self.assertEqual((facts.solids, facts.closed, facts.valid), (1, True, True))
         self.assertAlmostEqual(facts.volume, volume, delta=0.06)
         grams = float(page.get_by_test_id("weight").inner_text().split()[0])
@@ -179,7 +179,7 @@ class CollaredGrip(FollowerCase):
     def test_a_triangle_mesh_is_brought_in_as_quads_and_handed_to_the_print_bench(self) -> None:
         page, screen = self.page, self.screen
         source = box((30, 40, 20), (3, 4, 2))
-        (self.folder / "pebble.stl").write_bytes(write_surface("stl", tessellate(source, 0.5), Look("Pebble")))
+        (self.folder / "pebble.stl").write_bytes(write_surface("stl", tessellate(source, 0.5), Appearance("Pebble")))
         screen.open_design("Dry-bag toggle")
         screen.station("Rough")
         screen.tool("Cage from a file")
@@ -320,11 +320,11 @@ class EachByHand(FollowerCase):
         self.page.mouse.move(640, 700)
         screen.settled()
         bodies = screen.viewport.screenshot()
-        screen.button("Look…").click()
+        screen.button("Appearance…").click()
         there = self.page.get_by_label("What followers make, instead of the plain surface")
         there.uncheck()
         self.page.keyboard.press("Escape")
-        self.page.get_by_role("dialog", name="Look").wait_for(state="detached")
+        self.page.get_by_role("dialog", name="Appearance").wait_for(state="detached")
         screen.settled()
         self.assertNotEqual(screen.viewport.screenshot(), bodies)
 

@@ -7,7 +7,7 @@ import numpy as np
 from tests.e2e.case import BrowserCase
 from zinc_otter.core.cage import Cage
 from zinc_otter.core.formats.cages import read_cage
-from zinc_otter.core.formats.step import look_at, read_step
+from zinc_otter.core.formats.step import facts_of, read_step
 from zinc_otter.core.solid.fitting import fit_patches
 from zinc_otter.core.solid.patches import largest_deviation
 from zinc_otter.core.solid.seams import largest_seam
@@ -51,7 +51,7 @@ class Making(BrowserCase):
         self.assertEqual(stated["Watertight"], "yes, one closed solid")
         self.assertTrue(self.download("Download STEP").startswith(b"ISO-10303-21;"))
         self.assertEqual(self.downloaded.name, "Grip.step")
-        facts = look_at(read_step(self.downloaded))
+        facts = facts_of(read_step(self.downloaded))
         self.assertEqual((facts.solids, facts.closed, facts.valid), (1, True, True))
 
         held = self.screen.cage()
@@ -145,6 +145,6 @@ class Journey(BrowserCase):
             self.screen.button("Download STEP").click()
         target = self.folder / "journey.step"
         waiting.value.save_as(target)
-        facts = look_at(read_step(target))
+        facts = facts_of(read_step(target))
         self.assertEqual((facts.solids, facts.closed, facts.valid), (1, True, True))
         self.assertEqual(facts.faces, 20)

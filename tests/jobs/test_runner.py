@@ -12,7 +12,7 @@ from unittest import mock
 
 from tests import sample_cages as cages
 from zinc_otter.core.errors import CoreError
-from zinc_otter.core.formats.step import look_at, read_step
+from zinc_otter.core.formats.step import facts_of, read_step
 from zinc_otter.core.solid.recipe import Recipe
 from zinc_otter.jobs import JobRunner, JobState, UnknownJobError
 from zinc_otter.jobs.runner import BusyError, StoppedError
@@ -144,6 +144,6 @@ class Runner(unittest.TestCase):
         recipe = Recipe("Knob", cages.knob())
         state = self.wait(runner, runner.start("a", "Making the solid", make_solid, recipe, self.folder))
         self.assertEqual(state.status, "done", state.words)
-        facts = look_at(read_step(self.folder / STEP))
+        facts = facts_of(read_step(self.folder / STEP))
         self.assertEqual((facts.solids, facts.valid, facts.closed), (1, True, True))
         self.assertEqual(sorted(p.name for p in self.folder.iterdir()), sorted([CERTIFICATE, SHAPE, SHOWN, STEP]))

@@ -11,7 +11,7 @@ import numpy as np
 
 from tests import sample_cages as cages
 from zinc_otter.core.errors import UnsoundBodyError
-from zinc_otter.core.formats.surfaces import Look
+from zinc_otter.core.formats.surfaces import Appearance
 from zinc_otter.core.primitives import box
 from zinc_otter.core.solid.followers import Fillet, Trim
 from zinc_otter.core.solid.recipe import Recipe
@@ -54,10 +54,10 @@ class KeptTriangles(unittest.TestCase):
         for _ in range(2):
             # The second time from what was kept, which remembers what is the matter.
             with self.assertRaisesRegex(UnsoundBodyError, "^Incomplete. Fillet waits"):
-                write_file(quietly, waiting, "stl", self.fineness, Look("Knob"), path)
+                write_file(quietly, waiting, "stl", self.fineness, Appearance("Knob"), path)
             self.assertFalse(path.exists())
         said: list[str] = []
-        write_file(lambda _, words: said.append(words), waiting, "stl", self.fineness, Look("Knob"), path, anyway=True)
+        write_file(lambda _, words: said.append(words), waiting, "stl", self.fineness, Appearance("Knob"), path, anyway=True)
         self.assertTrue(path.exists())
         self.assertRegex(said[-1], "^Incomplete. Fillet waits")
 
@@ -67,5 +67,5 @@ class KeptTriangles(unittest.TestCase):
         points[int(np.argmax(points @ [0, 0, 1] - np.abs(points @ [1, 1, 0])))] += [3, 2, -45]
         crossing = Recipe("Spike", block.with_positions(points))
         with self.assertRaisesRegex(UnsoundBodyError, "runs through itself") as refused:
-            write_file(quietly, crossing, "stl", self.fineness, Look("Spike"), self.fineness.folder / "spike.stl")
+            write_file(quietly, crossing, "stl", self.fineness, Appearance("Spike"), self.fineness.folder / "spike.stl")
         self.assertTrue(refused.exception.place.points)

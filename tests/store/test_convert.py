@@ -16,7 +16,7 @@ from zinc_otter.command_line import main
 from zinc_otter.core.cage import Cage
 from zinc_otter.core.formats.cages import read_cage, write_cage
 from zinc_otter.core.formats.mesh import read_mesh
-from zinc_otter.core.formats.step import look_at, read_step, write_step
+from zinc_otter.core.formats.step import facts_of, read_step, write_step
 from zinc_otter.core.primitives import box, plane
 from zinc_otter.core.solid.exact import Cylinder
 from zinc_otter.core.solid.fitting import fit_patches
@@ -66,7 +66,7 @@ class FromCages(ConvertCase):
         start = self.put("knob.ply", write_cage(cages.knob(), "ply"))
         code, _ = self.run_main(start, "knob.step")
         self.assertEqual(code, 0)
-        facts = look_at(read_step(self.folder / "knob.step"))
+        facts = facts_of(read_step(self.folder / "knob.step"))
         self.assertEqual((facts.solids, facts.closed, facts.valid), (1, True, True))
         self.assertAlmostEqual(facts.volume / self.volume, 1, delta=1e-6)
 
@@ -161,7 +161,7 @@ class FromArchives(ConvertCase):
         start = self.archive()
         self.assertEqual(self.run_main(start, "knob.step", "--piece", "Knob")[0], 0)
         self.assertEqual(self.run_main(start, "knob.stl", "--piece", "Knob", "--chord", "0.01")[0], 0)
-        exact = look_at(read_step(self.folder / "knob.step")).volume
+        exact = facts_of(read_step(self.folder / "knob.step")).volume
         self.assertLess(exact, 0.8 * self.volume)
         self.assertAlmostEqual(read_mesh(self.data("knob.stl"), "stl", "mm").volume / exact, 1, delta=5e-3)
 

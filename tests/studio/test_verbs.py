@@ -11,8 +11,8 @@ from typing import Any
 import numpy as np
 
 from tests.studio.test_pieces_and_forms import after, outcome
-from zinc_otter.core.cage.edits.parting import shell_volumes
 from zinc_otter.core.cage.selection import middles_of
+from zinc_otter.core.cage.shells import shell_volumes
 from zinc_otter.core.cage.symmetry import SymmetryError
 from zinc_otter.core.errors import BadSelectionError, CoreError
 from zinc_otter.core.proof.distance import MeshDistance

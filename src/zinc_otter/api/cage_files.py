@@ -15,7 +15,7 @@ from zinc_otter.core.cage.face_bound import MOST_FACES
 from zinc_otter.core.errors import FileFormatError
 from zinc_otter.core.formats.cages.cleaning import Cleaning
 from zinc_otter.core.formats.mesh import UNITS
-from zinc_otter.core.formats.surfaces.look import nearest_clay
+from zinc_otter.core.formats.surfaces.appearance import nearest_clay
 from zinc_otter.jobs.component_work import SolidFile, read_cage_file, read_solid_file
 from zinc_otter.studio.commands.add_cage import AddCage
 

@@ -51,7 +51,9 @@ def _with_refusals(description: dict[str, Any]) -> dict[str, Any]:
     parts.update(problem.pop("$defs", {}))
     parts["Problem"] = problem
     # No route of OpenAPI's, but what is said there has its schemas all the same.
-    parts.update({name: schema for name, schema in described().items() if name not in parts})
+    for name, schema in described().items():
+        if parts.setdefault(name, schema).get("properties", {}).keys() != schema.get("properties", {}).keys():
+            raise ValueError(f"Two things are called {name} in the description.")
     description["x-live-channel"] = {
         "address": "/api/designs/{design_id}/live", "version": VERSION,
         "asked": {"$ref": "#/components/schemas/LiveAsked"}, "told": {"$ref": "#/components/schemas/LiveTold"},

@@ -11,7 +11,7 @@ from zinc_otter.api.designs import AtHand
 from zinc_otter.api.solid_schemas import KeyedJob
 from zinc_otter.api.solids import Anyway, heading_of, report_of
 from zinc_otter.api.triangle_files import Angle, Chord, file_place, fineness_of, triangles_place
-from zinc_otter.core.formats.surfaces.look import CLAYS
+from zinc_otter.core.formats.surfaces.appearance import CLAYS
 from zinc_otter.jobs.design_work import Share, write_design
 from zinc_otter.studio.followers import recipe_of
 

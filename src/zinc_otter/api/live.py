@@ -32,8 +32,8 @@ from zinc_otter.api.live_messages import (
     AskLevel,
     AskPreview,
     AskWeigh,
-    Bend,
     Shown,
+    ShownCurve,
     TellState,
     Told,
     read_asked,
@@ -254,7 +254,7 @@ class _Channel:
             shown["curves"] = bends
         return shown
 
-    def _bends(self, design: Design) -> list[Bend] | None:
+    def _bends(self, design: Design) -> list[ShownCurve] | None:
         asked = self._curves
         piece = next((piece for piece in design.pieces if asked is not None and piece.id == asked.piece), None)
         if asked is None or piece is None:

@@ -198,7 +198,7 @@ Near.__doc__ = """The nearest point of a piece's surface to a component, and the
 Below 0 inside; a component that is not ``signed`` is open and has no inside."""
 
 
-class Bend(TypedDict):
+class ShownCurve(TypedDict):
     """A curve on a piece's surface, and at each of its points the curvature vector in 1/mm."""
 
     of: Of
@@ -215,7 +215,7 @@ class Shown(TypedDict):
     pieces: list[PieceFrame]
     gone: list[str]
     clearances: NotRequired[list[Near]]
-    curves: NotRequired[list[Bend]]
+    curves: NotRequired[list[ShownCurve]]
     weights: NotRequired[Weights | None]
 
 
@@ -245,7 +245,7 @@ class TellWeights(TypedDict):
 class TellCurves(TypedDict):
     type: Literal["curves"]
     seq: int
-    curves: list[Bend]
+    curves: list[ShownCurve]
 
 
 class BodyEdge(TypedDict):

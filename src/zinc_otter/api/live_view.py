@@ -5,7 +5,7 @@ from __future__ import annotations
 import numpy as np
 
 from zinc_otter.api.curve_schemas import Of, told_radius
-from zinc_otter.api.live_messages import Bend, Images, PieceFrame, Shown, Weights
+from zinc_otter.api.live_messages import Images, PieceFrame, Shown, ShownCurve, Weights
 from zinc_otter.api.room import StencilShelf, shown_level
 from zinc_otter.core.cage import Cage
 from zinc_otter.core.cage.symmetry import Symmetry
@@ -45,7 +45,7 @@ def _images(symmetry: Symmetry | None) -> Images | None:
     return {"vertex": vertices[1:].ravel(), "edge": edges[1:].ravel(), "face": faces[1:].ravel()}
 
 
-def bent(curves: list[tuple[Of, SurfaceCurve]]) -> list[Bend]:
+def bent(curves: list[tuple[Of, SurfaceCurve]]) -> list[ShownCurve]:
     """Curves as they are told."""
     return [
         {

@@ -11,7 +11,7 @@ from zinc_otter.api.designs import AtHand
 from zinc_otter.api.room import Room
 from zinc_otter.api.solid_schemas import BenchAnswer, MachineAsk
 from zinc_otter.api.triangle_files import Chord, triangles_for
-from zinc_otter.core.formats.surfaces import Look, write_surface
+from zinc_otter.core.formats.surfaces import Appearance, write_surface
 from zinc_otter.core.printing.print_bench import Job, Machine, judge, layer_picture, take
 from zinc_otter.studio.followers import recipe_of
 
@@ -23,7 +23,7 @@ def _job(room: Room, design_id: str, piece_id: str, tolerance: float) -> Job:
 
     def taken() -> Job:
         piece, triangles, _ = triangles_for(room, design_id, piece_id, tolerance)
-        return take(write_surface("3mf", triangles, Look(piece.name)), "3mf")
+        return take(write_surface("3mf", triangles, Appearance(piece.name)), "3mf")
 
     digest = recipe_of(room.studio.saved(design_id).design, piece_id).digest
     return room.print_jobs.get((digest, tolerance), taken)

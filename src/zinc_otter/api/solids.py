@@ -14,6 +14,7 @@ from urllib.parse import quote
 from fastapi import APIRouter, Query, Response
 from fastapi import Path as Path_
 
+from zinc_otter.api.certificate_page import certificate_page
 from zinc_otter.api.designs import AtHand
 from zinc_otter.api.problems import PlaceSchema
 from zinc_otter.api.room import Room
@@ -28,10 +29,9 @@ from zinc_otter.api.solid_schemas import (
 from zinc_otter.core.errors import BadSelectionError, CoreError
 from zinc_otter.core.formats.cages import write_cage
 from zinc_otter.core.formats.step_text import Heading, headed
-from zinc_otter.core.formats.surfaces.look import CLAYS
+from zinc_otter.core.formats.surfaces.appearance import CLAYS
 from zinc_otter.core.remark import Remark
 from zinc_otter.core.solid.certificate import Certificate, read_certificate
-from zinc_otter.core.solid.certificate_page import certificate_page
 from zinc_otter.core.solid.gate import in_short, refuse_unsound
 from zinc_otter.core.solid.materials import MATERIALS
 from zinc_otter.core.solid.recipe import Recipe, as_solid

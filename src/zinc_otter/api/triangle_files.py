@@ -15,8 +15,8 @@ from zinc_otter.api.solid_schemas import JobReport, KeyedJob, SurfaceFacts
 from zinc_otter.api.solids import Anyway, Key, NoSolidError, download, file_name, piece_and_recipe, report_of
 from zinc_otter.core.errors import BadNumberError, OpenCageError
 from zinc_otter.core.formats.outline import View, write_outline
-from zinc_otter.core.formats.surfaces import KINDS, Look, write_surface
-from zinc_otter.core.formats.surfaces.look import CLAYS
+from zinc_otter.core.formats.surfaces import KINDS, Appearance, write_surface
+from zinc_otter.core.formats.surfaces.appearance import CLAYS
 from zinc_otter.core.remark import Remark
 from zinc_otter.core.solid.gate import refuse_unsound
 from zinc_otter.core.solid.mesh.route import surface_triangles
@@ -79,13 +79,13 @@ def begin_surface(
     """Begin to write the file in a worker, with progress and cancel; it is fetched by its key."""
     piece, recipe = piece_and_recipe(room, design_id, piece_id)
     as_solid(recipe)
-    look = Look(piece.name, CLAYS.get(piece.colour, CLAYS["clay"]))
-    asked = f"{recipe.digest} {kind} {tolerance!r} {angle!r} {look} {anyway}"
+    appearance = Appearance(piece.name, CLAYS.get(piece.colour, CLAYS["clay"]))
+    asked = f"{recipe.digest} {kind} {tolerance!r} {angle!r} {appearance} {anyway}"
     key = hashlib.sha256(asked.encode()).hexdigest()[:32]
     path = file_place(room, design_id, key, kind)
     fineness = fineness_of(room, tolerance, angle)
     triangles_place(room, design_id, fineness, recipe)
-    job_id = room.jobs.start(key, "Writing the file", write_file, recipe, kind, fineness, look, path, anyway)
+    job_id = room.jobs.start(key, "Writing the file", write_file, recipe, kind, fineness, appearance, path, anyway)
     return KeyedJob(job=report_of(room.jobs.state(job_id)), key=key)
 
 
@@ -111,7 +111,7 @@ def download_surface(
 ) -> Response:
     """The closed surface of a piece with its followers as triangles; millimetres, but metres where the format is so."""
     piece, triangles, faults = triangles_for(room, design_id, piece_id, tolerance, angle, anyway)
-    data = write_surface(kind, triangles, Look(piece.name, CLAYS.get(piece.colour, CLAYS["clay"])))
+    data = write_surface(kind, triangles, Appearance(piece.name, CLAYS.get(piece.colour, CLAYS["clay"])))
     return download(data, KINDS[kind].media_type, file_name(piece.name, faults, kind))
 
 

@@ -31,7 +31,7 @@ def read_component(progress: Progress, path: Path, extension: str, unit: str | N
 
     with bounded_memory("a component"):
         if extension in ("step", "stp"):
-            from zinc_otter.core.solid.kernel.guard import guarded
+            from zinc_otter.jobs.kernel_guard import guarded
 
             return guarded("Reading the STEP file", 60.0, lambda: ComponentFile(*as_asset(_step_mesh(path))))
         return ComponentFile(*as_asset(read_mesh(path.read_bytes(), extension, unit)))
@@ -73,14 +73,14 @@ class SolidFile:
 def read_solid_file(progress: Progress, path: Path) -> SolidFile:
     """Look at a STEP file before it is taken in. Raises FileFormatError, CoreError unless it holds closed solids."""
     from zinc_otter.core.errors import FileFormatError
-    from zinc_otter.core.formats.step import look_at, read_step
+    from zinc_otter.core.formats.step import facts_of, read_step
     from zinc_otter.core.solid.imported import body_of, packed
-    from zinc_otter.core.solid.kernel.guard import guarded
     from zinc_otter.core.solid.kernel.shape import welded
+    from zinc_otter.jobs.kernel_guard import guarded
 
-    def look() -> SolidFile:
+    def read() -> SolidFile:
         shape = read_step(path)
-        facts = look_at(shape, with_volume=False)
+        facts = facts_of(shape, with_volume=False)
         if not (facts.solids and facts.closed and facts.valid):
             raise FileFormatError("This STEP file holds no closed and valid solid.")
         asset = packed(path.read_bytes(), *welded(shape))
@@ -89,4 +89,4 @@ def read_solid_file(progress: Progress, path: Path) -> SolidFile:
         return SolidFile(asset, (x, y, z), body.volume, facts.solids, facts.faces)
 
     with bounded_memory("a solid"):
-        return guarded("Reading the STEP file", 60.0, look)
+        return guarded("Reading the STEP file", 60.0, read)

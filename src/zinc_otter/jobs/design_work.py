@@ -18,7 +18,7 @@ from zinc_otter.jobs.triangle_work import Fineness, made_body
 
 if TYPE_CHECKING:
     from zinc_otter.core.formats.step_text import Heading
-    from zinc_otter.core.formats.surfaces.look import Colour
+    from zinc_otter.core.formats.surfaces.appearance import Colour
 
 
 @dataclass(frozen=True, eq=False)
@@ -47,7 +47,7 @@ def write_design(
     out. Raises CoreError where nothing can be made, OSError.
     """
     from zinc_otter.core.formats.step import Part, write_parts
-    from zinc_otter.core.formats.surfaces.look import Look
+    from zinc_otter.core.formats.surfaces.appearance import Appearance
     from zinc_otter.core.formats.surfaces.threemf import write_3mf_of
 
     faults: list[Remark] = []
@@ -68,7 +68,7 @@ def write_design(
             else:
                 triangles, _, judged = made_body(share.recipe, fineness, within)
                 found = list(judged.faults)
-                bodies.append((triangles, Look(share.name, share.colour)))
+                bodies.append((triangles, Appearance(share.name, share.colour)))
         except CoreError as error:
             found = [Remark(f"{INCOMPLETE}It is not in the file: {error}", error.place)]
         faults += [Remark(f"{share.name}: {fault.words}", fault.place) for fault in found]

@@ -76,13 +76,14 @@ def find_fillet(
     Raises KernelError where there are no such edges, and what making the body raises.
     """
     from zinc_otter.core.solid.kernel.finder import Budget, find_radius
+    from zinc_otter.jobs.kernel_guard import guarded
 
     kept = recipe if up_to is None else recipe.first([f.id for f in recipe.followers].index(up_to))
     _, made = _both_routes(kept, lambda part, words: progress(0.3 * part, words))
     names = (min(between), max(between))
     found = find_radius(
         kept, made.body, names, wished, Budget(seconds, budget), lambda part, words: progress(0.3 + 0.7 * part, words), near,
-        time.monotonic,
+        time.monotonic, within=guarded,
     )  # fmt: skip
     path.parent.mkdir(parents=True, exist_ok=True)
     put(path, lambda fresh: fresh.write_text(json.dumps(asdict(found)), "utf-8"))
@@ -93,11 +94,13 @@ def _both_routes(recipe: Recipe, progress: Progress) -> tuple[Made, KernelMade]:
     from zinc_otter.core.formats.step import read_step_bytes
     from zinc_otter.core.solid.kernel.route import made_in_kernel
     from zinc_otter.core.solid.mesh.route import made_of_triangles
+    from zinc_otter.jobs.kernel_guard import guarded
 
     progress(0.02, "Making it of triangles")
     by_mesh = made_of_triangles(recipe, progress=lambda part, words: progress(0.02 + 0.2 * part, words))
     made = made_in_kernel(
-        recipe, by_mesh, progress=lambda part, words: progress(0.22 + 0.58 * part, words), imported=read_step_bytes
+        recipe, by_mesh, progress=lambda part, words: progress(0.22 + 0.58 * part, words), imported=read_step_bytes,
+        within=guarded,
     )
     return by_mesh, made
 

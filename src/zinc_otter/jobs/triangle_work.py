@@ -15,7 +15,7 @@ from zinc_otter.core.solid.recipe import Note, Recipe
 from zinc_otter.jobs.solid_work import BY_TRIANGLES, Progress, put, thinnest_wall, told, vec
 
 if TYPE_CHECKING:
-    from zinc_otter.core.formats.surfaces import Look
+    from zinc_otter.core.formats.surfaces import Appearance
     from zinc_otter.core.solid.gate import Judged
     from zinc_otter.core.solid.tessellation import Triangles
 
@@ -96,7 +96,13 @@ def certify_body(progress: Progress, recipe: Recipe, fineness: Fineness, folder:
 
 
 def write_file(
-    progress: Progress, recipe: Recipe, kind: str, fineness: Fineness, look: Look, path: Path, anyway: bool = False
+    progress: Progress,
+    recipe: Recipe,
+    kind: str,
+    fineness: Fineness,
+    appearance: Appearance,
+    path: Path,
+    anyway: bool = False,
 ) -> None:
     """Write the body of a recipe as a file of triangles; one that is not sound only if it is asked for ``anyway``.
 
@@ -110,7 +116,7 @@ def write_file(
     if not anyway:
         refuse_unsound(judged.faults)
     progress(0.85, f"Writing {len(triangles.triangles):,} triangles")
-    data = write_surface(kind, triangles, look)
+    data = write_surface(kind, triangles, appearance)
     path.parent.mkdir(parents=True, exist_ok=True)
     put(path, lambda fresh: fresh.write_bytes(data))
     progress(1.0, told(judged.faults))

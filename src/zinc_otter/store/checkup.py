@@ -10,7 +10,7 @@ from contextlib import closing
 from dataclasses import dataclass, field
 from pathlib import Path
 
-from zinc_otter.store.database import DatabaseError, look_at, read_only, size_of
+from zinc_otter.store.database import DatabaseError, examine, read_only, size_of
 from zinc_otter.store.documents import FORMAT, asset_hashes, blob_hashes, from_document
 from zinc_otter.store.folder import DATABASE
 
@@ -34,11 +34,11 @@ def looked_through(data: Path) -> Found:
     if not path.is_file():
         raise DatabaseError(f"There is no file of designs at {path}.")
     found = Found()
-    version, fault = look_at(path)
+    version, fault = examine(path)
     found.say(f"Database: {fault or 'whole'} (tables {version}, {size_of(path) / 1e6:.1f} MB)", bool(fault))
     with closing(sqlite3.connect(read_only(path), uri=True)) as connection:
         try:
-            _look_at_designs(connection, found)
+            _examine_designs(connection, found)
         except sqlite3.DatabaseError as error:
             found.say(f"Not all could be read: {error}", True)
     backups = sorted((data / "backups").glob("*.sqlite"))
@@ -46,7 +46,7 @@ def looked_through(data: Path) -> Found:
     return found
 
 
-def _look_at_designs(connection: sqlite3.Connection, found: Found) -> None:
+def _examine_designs(connection: sqlite3.Connection, found: Found) -> None:
     kinds = dict(connection.execute("SELECT hash, kind FROM assets"))
     wrong = set()
     for digest, data in connection.execute("SELECT hash, data FROM blobs"):

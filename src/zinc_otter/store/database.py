@@ -49,7 +49,7 @@ def open_database(path: Path) -> Opened:
     there = path.exists() and path.stat().st_size > 0
     version = ""
     if there:
-        version, fault = look_at(path)
+        version, fault = examine(path)
         if fault:
             return Opened(reading_engine(path), fault)
     config = Config()
@@ -71,7 +71,7 @@ def open_database(path: Path) -> Opened:
     return Opened(engine)
 
 
-def look_at(path: Path) -> tuple[str, str]:
+def examine(path: Path) -> tuple[str, str]:
     """The version of a database's tables, and what is damaged in it, in words. Raises DatabaseError for no database."""
     try:
         with closing(sqlite3.connect(read_only(path), uri=True, timeout=PATIENCE)) as connection:

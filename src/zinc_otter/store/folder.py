@@ -42,7 +42,7 @@ class DataFolder:
 
         With ``among_others`` one that holds other things too. Raises FolderError, FolderInUseError, OSError.
         """
-        _look_at(path, among_others)
+        _check_folder(path, among_others)
         path.mkdir(parents=True, exist_ok=True, mode=0o700)
         if not os.access(path, os.R_OK | os.W_OK | os.X_OK):
             raise FolderError(f"The folder {path} cannot be written in: it is not yours, or it is read-only.")
@@ -98,7 +98,7 @@ class DataFolder:
         return there
 
 
-def _look_at(path: Path, among_others: bool) -> None:
+def _check_folder(path: Path, among_others: bool) -> None:
     if path.exists() and not path.is_dir():
         raise FolderError(f"{path} is a file; designs are kept in a folder.")
     try:

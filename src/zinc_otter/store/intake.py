@@ -10,7 +10,7 @@ from pydantic import BaseModel, ConfigDict, Field, StrictBool, ValidationError
 
 from zinc_otter.core.cage import Cage, Topology
 from zinc_otter.core.errors import CoreError, FileFormatError
-from zinc_otter.core.formats.surfaces.look import CLAYS
+from zinc_otter.core.formats.surfaces.appearance import CLAYS
 from zinc_otter.studio.design import Design, Piece
 from zinc_otter.studio.followers import takes_part_of
 from zinc_otter.studio.references import Component, Picture, Reference
@@ -77,9 +77,9 @@ def checked_design(design: Design, kinds: Mapping[str, str]) -> Design:
         _held(where, _PieceFacts, facts)
         if piece.colour not in CLAYS:
             raise FileFormatError(f"{where} has a colour that there is not.")
-        _look_at_cage(where, piece.cage)
-        _look_at_symmetry(where, piece)
-        _look_at_ties(where, design, piece)
+        _check_cage(where, piece.cage)
+        _check_symmetry(where, piece)
+        _check_ties(where, design, piece)
         for follower in piece.followers:
             _need(where, kinds, follower.solids, "solid")
     for place, reference in enumerate(design.references, start=1):
@@ -117,7 +117,7 @@ def _need(where: str, kinds: Mapping[str, str], assets: tuple[str, ...], kind: s
             raise FileFormatError(f"{where} needs a {kind}; what the archive has for it is none.")
 
 
-def _look_at_cage(where: str, cage: Cage) -> None:
+def _check_cage(where: str, cage: Cage) -> None:
     t = cage.topology
     verts, offsets = t.face_verts, t.face_offsets
     if verts.ndim != 1 or offsets.ndim != 1 or verts.dtype.kind != "i" or offsets.dtype.kind != "i":
@@ -134,7 +134,7 @@ def _look_at_cage(where: str, cage: Cage) -> None:
         raise FileFormatError(f"{where}: a face set has no name, or a very long one.")
 
 
-def _look_at_symmetry(where: str, piece: Piece) -> None:
+def _check_symmetry(where: str, piece: Piece) -> None:
     held = piece.symmetry
     if held is None:
         return
@@ -146,7 +146,7 @@ def _look_at_symmetry(where: str, piece: Piece) -> None:
         raise FileFormatError(f"{where}: its symmetry does not go with its planes.")
 
 
-def _look_at_ties(where: str, design: Design, piece: Piece) -> None:
+def _check_ties(where: str, design: Design, piece: Piece) -> None:
     if piece.follows is not None and not any(
         other.id == piece.follows.source and other.follows is None and other.id != piece.id for other in design.pieces
     ):

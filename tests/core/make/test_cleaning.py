@@ -14,7 +14,7 @@ from zinc_otter.core.errors import BadNumberError, FileFormatError
 from zinc_otter.core.formats.cages import read_cage, write_cage
 from zinc_otter.core.formats.cages.cleaning import Cleaning
 from zinc_otter.core.formats.cages.kinds import read_cleaned
-from zinc_otter.core.formats.surfaces import Look, write_surface
+from zinc_otter.core.formats.surfaces import Appearance, write_surface
 from zinc_otter.core.primitives import box, plane
 from zinc_otter.core.solid.tessellation import tessellate
 
@@ -126,7 +126,7 @@ class Broken(unittest.TestCase):
 
 class Triangles(unittest.TestCase):
     def test_triangles_of_quads_become_quads_again(self) -> None:
-        stl = write_surface("stl", tessellate(box((30, 20, 10), (3, 2, 2)), 0.2), Look("Box"))
+        stl = write_surface("stl", tessellate(box((30, 20, 10), (3, 2, 2)), 0.2), Appearance("Box"))
         held, findings = cleaned(stl, "stl", pair=True)
         sizes = np.bincount(held.topology.face_sizes, minlength=5)
         self.assertTrue(held.topology.is_closed)

@@ -10,10 +10,11 @@ from pathlib import Path
 import numpy as np
 
 from tests import sample_cages as cages
+from tests.kernel import made_in_kernel
 from zinc_otter.core.cage import Cage, Selection
 from zinc_otter.core.cage.edits.delete import delete_elements
 from zinc_otter.core.errors import BadNumberError, CoreError, KernelError, OpenCageError
-from zinc_otter.core.formats.step import look_at, read_step, write_step
+from zinc_otter.core.formats.step import facts_of, read_step, write_step
 from zinc_otter.core.primitives import box, plane
 from zinc_otter.core.solid.exact import Ball, Block, Cylinder
 from zinc_otter.core.solid.fitting import fit_patches
@@ -33,7 +34,7 @@ from zinc_otter.core.solid.followers import (
     Trim,
     Vent,
 )
-from zinc_otter.core.solid.kernel.route import KernelMade, made_in_kernel
+from zinc_otter.core.solid.kernel.route import KernelMade
 from zinc_otter.core.solid.kernel.shape import triangulated
 from zinc_otter.core.solid.mesh.route import Made, made_of_triangles, triangles_of
 from zinc_otter.core.solid.patches import volume_and_area
@@ -199,7 +200,7 @@ class Forms(RouteCase):
         with tempfile.TemporaryDirectory() as folder:
             path = Path(folder) / "a.step"
             write_step(made.body.shape, path, "Knob", (0.8, 0.4, 0.2))
-            facts = look_at(read_step(path))
+            facts = facts_of(read_step(path))
             self.assertIn("COLOUR_RGB('',0.8", path.read_text("utf-8"))
         self.assertEqual((facts.solids, facts.closed, facts.valid), (1, True, True))
         self.assertAlmostEqual(facts.volume / made.volume, 1, delta=1e-6)

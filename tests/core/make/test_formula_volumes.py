@@ -7,10 +7,10 @@ from collections.abc import Callable
 
 import numpy as np
 
+from tests.kernel import made_in_kernel
 from zinc_otter.core.cage import Cage
 from zinc_otter.core.primitives.sized import sized_capsule, sized_torus, sized_tube
 from zinc_otter.core.solid.followers import Combine, ImportedBody, Trim
-from zinc_otter.core.solid.kernel.route import made_in_kernel
 from zinc_otter.core.solid.kernel.shape import triangulated
 from zinc_otter.core.solid.mesh.route import made_of_triangles
 from zinc_otter.core.solid.recipe import Recipe

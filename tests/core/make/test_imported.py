@@ -9,13 +9,13 @@ from pathlib import Path
 import numpy as np
 
 from tests.core.make.test_followers import hard_block
+from tests.kernel import made_in_kernel
 from zinc_otter.core.errors import BadNumberError
 from zinc_otter.core.formats.step import read_step_bytes, write_step
 from zinc_otter.core.solid.exact import Block
 from zinc_otter.core.solid.followers import Combine, Hollow, ImportedBody
 from zinc_otter.core.solid.followers.moving import taken_along
 from zinc_otter.core.solid.imported import packed
-from zinc_otter.core.solid.kernel.route import made_in_kernel
 from zinc_otter.core.solid.kernel.shape import welded
 from zinc_otter.core.solid.mesh.route import made_of_triangles
 from zinc_otter.core.solid.recipe import Recipe

@@ -10,8 +10,9 @@ from dataclasses import replace
 
 import numpy as np
 
+from tests.kernel import find_radius, made_in_kernel
 from zinc_otter.core.cage import HARD, Selection
-from zinc_otter.core.cage.edits.creasing import set_crease
+from zinc_otter.core.cage.edits.creases import set_crease
 from zinc_otter.core.errors import BadNumberError, KernelError
 from zinc_otter.core.primitives import box
 from zinc_otter.core.solid.exact import Block, Cylinder
@@ -19,10 +20,8 @@ from zinc_otter.core.solid.followers.combine import Combine
 from zinc_otter.core.solid.followers.copies import MirrorBody
 from zinc_otter.core.solid.followers.rounding import Fillet
 from zinc_otter.core.solid.kernel.check import accepted, exact_volume
-from zinc_otter.core.solid.kernel.finder import Budget, find_radius
-from zinc_otter.core.solid.kernel.guard import guarded
+from zinc_otter.core.solid.kernel.finder import Budget
 from zinc_otter.core.solid.kernel.operations import cut, fused, rounded, with_hollow
-from zinc_otter.core.solid.kernel.route import made_in_kernel
 from zinc_otter.core.solid.kernel.shape import (
     NamedShape,
     bend_at,
@@ -33,6 +32,7 @@ from zinc_otter.core.solid.kernel.shape import (
 )
 from zinc_otter.core.solid.mesh.route import made_of_triangles
 from zinc_otter.core.solid.recipe import Recipe
+from zinc_otter.jobs.kernel_guard import guarded
 
 
 def block(size: tuple[float, float, float] = (40, 40, 10)) -> NamedShape:

@@ -9,7 +9,7 @@ import manifold3d
 import numpy as np
 
 from zinc_otter.core.errors import BadNumberError, CoreError, FileFormatError
-from zinc_otter.core.formats.surfaces import Look, write_surface
+from zinc_otter.core.formats.surfaces import Appearance, write_surface
 from zinc_otter.core.printing.print_bench import Job, Machine, judge, layer_picture, take
 from zinc_otter.core.solid.tessellation import Triangles
 
@@ -17,7 +17,7 @@ from zinc_otter.core.solid.tessellation import Triangles
 def on_bench(solid: manifold3d.Manifold, kind: str = "3mf") -> Job:
     mesh = solid.to_mesh64()
     triangles = Triangles(np.asarray(mesh.vert_properties)[:, :3], np.asarray(mesh.tri_verts).astype(np.int64), 0.0)
-    return take(write_surface(kind, triangles, Look("Trial")), kind)
+    return take(write_surface(kind, triangles, Appearance("Trial")), kind)
 
 
 def block(x: float = 20, y: float = 30, z: float = 10) -> manifold3d.Manifold:
@@ -82,7 +82,7 @@ class Bench(unittest.TestCase):
             np.asarray(open_box.vert_properties)[:, :3], np.asarray(open_box.tri_verts).astype(np.int64)[1:], 0.0
         )
         with self.assertRaisesRegex(FileFormatError, "no closed body"):
-            take(write_surface("stl", triangles, Look("Open")), "stl")
+            take(write_surface("stl", triangles, Appearance("Open")), "stl")
         with self.assertRaisesRegex(CoreError, "counts up to"):
             judge(on_bench(block()), Machine(layer=0.001))
         for wrong in ({"layer": 0.0}, {"fill": 1.1}, {"overhang": 90.0}, {"bed": (1.0, float("nan"), 1.0)}):

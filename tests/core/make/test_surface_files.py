@@ -14,12 +14,12 @@ import trimesh
 from zinc_otter.core.errors import FileFormatError
 from zinc_otter.core.formats.mesh import read_mesh
 from zinc_otter.core.formats.outline import write_outline
-from zinc_otter.core.formats.surfaces import KINDS, Look, write_surface
-from zinc_otter.core.formats.surfaces.look import CLAYS
+from zinc_otter.core.formats.surfaces import KINDS, Appearance, write_surface
+from zinc_otter.core.formats.surfaces.appearance import CLAYS
 from zinc_otter.core.primitives import box
 from zinc_otter.core.solid.tessellation import Triangles, tessellate
 
-LOOK = Look("Grip é", CLAYS["brick"])
+LOOK = Appearance("Grip é", CLAYS["brick"])
 
 
 def bored() -> Triangles:

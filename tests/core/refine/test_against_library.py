@@ -12,16 +12,18 @@ from tests.core.refine.shapes import everything
 from tests.reference import opensubdiv
 from tests.sample_cages import rimmed
 from zinc_otter.core.cage import Cage, Edit, Selection
+from zinc_otter.core.cage.edits.add_loop import add_loops
 from zinc_otter.core.cage.edits.chamfer import chamfer_edges, chamfer_vertices
-from zinc_otter.core.cage.edits.collapsing import collapse
-from zinc_otter.core.cage.edits.creasing import scale_creases
-from zinc_otter.core.cage.edits.dividing import split_edges, split_faces
-from zinc_otter.core.cage.edits.evening import relax, space_evenly
+from zinc_otter.core.cage.edits.collapse import collapse
+from zinc_otter.core.cage.edits.creases import scale_creases
 from zinc_otter.core.cage.edits.heal import heal
 from zinc_otter.core.cage.edits.knife import knife
-from zinc_otter.core.cage.edits.looping import add_loops
-from zinc_otter.core.cage.edits.sliding import slide, straighten
-from zinc_otter.core.cage.edits.spinning import spin
+from zinc_otter.core.cage.edits.relax import relax
+from zinc_otter.core.cage.edits.slide import slide
+from zinc_otter.core.cage.edits.space_evenly import space_evenly
+from zinc_otter.core.cage.edits.spin import spin
+from zinc_otter.core.cage.edits.split import split_edges, split_faces
+from zinc_otter.core.cage.edits.straighten import straighten
 from zinc_otter.core.cage.picking.loops import edge_loop
 from zinc_otter.core.cage.plane import plane_at
 from zinc_otter.core.holding import add_holding_loops, relax_holding, remove_holding, resample

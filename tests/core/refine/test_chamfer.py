@@ -12,7 +12,7 @@ from tests.core.refine.shapes import at_height, everything, tube
 from tests.sample_cages import jittered, knob
 from zinc_otter.core.cage import Cage, Selection
 from zinc_otter.core.cage.edits.chamfer import chamfer_edges, chamfer_vertices
-from zinc_otter.core.cage.edits.parting import shell_volumes
+from zinc_otter.core.cage.shells import shell_volumes
 from zinc_otter.core.cage.symmetry import plane_at, symmetric_edit
 from zinc_otter.core.cage.symmetry.assembling import cut_and_assembled
 from zinc_otter.core.errors import BadNumberError, BadSelectionError

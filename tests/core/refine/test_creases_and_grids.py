@@ -12,7 +12,7 @@ from hypothesis import strategies as st
 from tests.core.refine.shapes import at_height, everything, furthest, tube
 from tests.sample_cages import jittered, knob
 from zinc_otter.core.cage import Selection
-from zinc_otter.core.cage.edits.creasing import crease_along, scale_creases
+from zinc_otter.core.cage.edits.creases import crease_along, scale_creases
 from zinc_otter.core.cage.picking.grids import grid_of
 from zinc_otter.core.errors import BadNumberError, BadSelectionError
 from zinc_otter.core.holding import resample

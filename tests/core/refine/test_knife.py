@@ -13,9 +13,9 @@ from tests.core.refine.shapes import everything, tube
 from tests.sample_cages import jittered, knob
 from zinc_otter.core.cage import Cage, Selection
 from zinc_otter.core.cage.edits.knife import knife
-from zinc_otter.core.cage.edits.parting import shell_volumes
 from zinc_otter.core.cage.plane import plane_at
 from zinc_otter.core.cage.selection import middles_of
+from zinc_otter.core.cage.shells import shell_volumes
 from zinc_otter.core.errors import BadNumberError, BadSelectionError
 from zinc_otter.core.primitives import box, plane
 

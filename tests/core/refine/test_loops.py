@@ -12,12 +12,12 @@ from scipy.interpolate import BSpline, insert
 from tests.core.refine.shapes import at_height, everything, furthest, lengthwise, tube
 from tests.sample_cages import jittered, knob
 from zinc_otter.core.cage import Selection
-from zinc_otter.core.cage.edits.knots import inserted_knots, insertion_weights
-from zinc_otter.core.cage.edits.looping import add_loops
+from zinc_otter.core.cage.edits.add_loop import add_loops
 from zinc_otter.core.cage.picking.loops import edge_loop
 from zinc_otter.core.cage.selection import middles_of
 from zinc_otter.core.errors import BadNumberError, BadSelectionError
 from zinc_otter.core.holding import add_holding_loops, remove_holding
+from zinc_otter.core.holding.knots import inserted_knots, insertion_weights
 from zinc_otter.core.primitives import box, plane
 
 

@@ -11,9 +11,9 @@ from hypothesis import strategies as st
 from tests.core.refine.shapes import at_height, everything, lengthwise, tube
 from tests.sample_cages import jittered, knob, prism
 from zinc_otter.core.cage import Cage, Selection
-from zinc_otter.core.cage.edits.collapsing import collapse
-from zinc_otter.core.cage.edits.dividing import split_edges, split_faces
-from zinc_otter.core.cage.edits.spinning import spin
+from zinc_otter.core.cage.edits.collapse import collapse
+from zinc_otter.core.cage.edits.spin import spin
+from zinc_otter.core.cage.edits.split import split_edges, split_faces
 from zinc_otter.core.cage.picking.loops import edge_loop, edge_ring
 from zinc_otter.core.errors import BadNumberError, BadSelectionError, CoreError
 from zinc_otter.core.primitives import box, plane

@@ -11,9 +11,11 @@ from hypothesis import strategies as st
 from tests.core.refine.shapes import at_height, everything, furthest, lengthwise, tube
 from tests.sample_cages import jittered
 from zinc_otter.core.cage import Selection
-from zinc_otter.core.cage.edits.chains import picked_chains
-from zinc_otter.core.cage.edits.evening import relax, space_evenly
-from zinc_otter.core.cage.edits.sliding import slide, straighten
+from zinc_otter.core.cage.building.chains import picked_chains
+from zinc_otter.core.cage.edits.relax import relax
+from zinc_otter.core.cage.edits.slide import slide
+from zinc_otter.core.cage.edits.space_evenly import space_evenly
+from zinc_otter.core.cage.edits.straighten import straighten
 from zinc_otter.core.errors import BadNumberError, BadSelectionError
 from zinc_otter.core.holding import relax_holding
 from zinc_otter.core.primitives import box, plane

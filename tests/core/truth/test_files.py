@@ -23,7 +23,7 @@ from zinc_otter.core.formats.mesh import MOST_TRIANGLES, read_mesh
 from zinc_otter.core.formats.obj import write_obj
 from zinc_otter.core.formats.step import Part, read_step, write_parts
 from zinc_otter.core.formats.step_text import NAME, Heading, headed, string
-from zinc_otter.core.formats.surfaces.look import CLAYS, Look, nearest_clay
+from zinc_otter.core.formats.surfaces.appearance import CLAYS, Appearance, nearest_clay
 from zinc_otter.core.formats.surfaces.threemf import write_3mf_of
 from zinc_otter.core.primitives import box
 from zinc_otter.core.solid.exact import Block
@@ -78,7 +78,7 @@ class ThreeMf(unittest.TestCase):
 
         cube = trimesh.creation.box((25.4, 25.4, 25.4))
         one = Triangles(np.asarray(cube.vertices), np.asarray(cube.faces), 0.01)
-        data = write_3mf_of([(one, Look("Böse")), (one, Look("Two"))], "in", "Lampe")
+        data = write_3mf_of([(one, Appearance("Böse")), (one, Appearance("Two"))], "in", "Lampe")
         model = lib3mf.get_wrapper().CreateModel()
         model.QueryReader("3mf").ReadFromBuffer(data)
         self.assertEqual(model.GetUnit(), lib3mf.ModelUnit.Inch)

@@ -10,12 +10,13 @@ from pathlib import Path
 import numpy as np
 
 from tests.core.truth.test_crossings import shells
+from tests.kernel import made_in_kernel
 from tests.sample_cages import cornered, darted, knob, rimmed
 from zinc_otter.core.cage import HARD, Cage, Selection
-from zinc_otter.core.cage.edits.creasing import set_crease
-from zinc_otter.core.cage.edits.parting import flip
+from zinc_otter.core.cage.edits.creases import set_crease
+from zinc_otter.core.cage.edits.turn_over import flip
 from zinc_otter.core.errors import InsideOutError, KernelError
-from zinc_otter.core.formats.step import look_at, read_step, write_step
+from zinc_otter.core.formats.step import facts_of, read_step, write_step
 from zinc_otter.core.primitives import box, plane
 from zinc_otter.core.primitives.sized import (
     sized_capsule,
@@ -37,7 +38,7 @@ from zinc_otter.core.solid.followers.thickening import Thickened
 from zinc_otter.core.solid.followers.trim import Trim
 from zinc_otter.core.solid.gate import judged
 from zinc_otter.core.solid.kernel.check import crowded_edges
-from zinc_otter.core.solid.kernel.route import KernelMade, made_in_kernel
+from zinc_otter.core.solid.kernel.route import KernelMade
 from zinc_otter.core.solid.kernel.shape import solids_of
 from zinc_otter.core.solid.mesh.route import Made, made_of_triangles
 from zinc_otter.core.solid.patches import interpolated_patches, volume_and_area
@@ -72,7 +73,7 @@ class Cavities(unittest.TestCase):
         with tempfile.TemporaryDirectory() as folder:
             path = Path(folder) / "hollow.step"
             write_step(made.body.shape, path, "hollow")
-            facts = look_at(read_step(path))
+            facts = facts_of(read_step(path))
         self.assertEqual((facts.solids, facts.valid, facts.closed), (1, True, True))
         self.assertAlmostEqual(facts.volume, 8000 - 512, delta=1e-3)
         certificate = certify(made.patches, True, 1)
@@ -118,7 +119,7 @@ class Seams(unittest.TestCase):
             self.assertLess(largest_seam(after).degrees, most)
             self.assertGreater(largest_seam(before).degrees, 1.0)
             self.assertAlmostEqual(volume_and_area(after)[0] / volume_and_area(before)[0], 1.0, delta=2e-5)
-            solid = look_at(build_solid(after), with_volume=False)
+            solid = facts_of(build_solid(after), with_volume=False)
             self.assertTrue(solid.valid and solid.closed)
 
     def test_soft_creases_count_and_hard_ones_do_not(self) -> None:

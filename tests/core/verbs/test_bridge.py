@@ -7,10 +7,11 @@ import unittest
 import numpy as np
 
 from zinc_otter.core.cage import Cage, Selection
+from zinc_otter.core.cage.building.joining import joined
 from zinc_otter.core.cage.edits.bridge import BridgeCountError, bridge
 from zinc_otter.core.cage.edits.delete import delete_elements
-from zinc_otter.core.cage.edits.parting import joined, shell_volumes
 from zinc_otter.core.cage.selection import middles_of
+from zinc_otter.core.cage.shells import shell_volumes
 from zinc_otter.core.errors import BadNumberError, BadSelectionError
 from zinc_otter.core.primitives import box, cylinder, plane
 

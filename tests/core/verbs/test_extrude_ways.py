@@ -8,9 +8,9 @@ import numpy as np
 
 from tests.sample_cages import top_faces
 from zinc_otter.core.cage import Cage, Selection
-from zinc_otter.core.cage.edits.even import offsets_of
+from zinc_otter.core.cage.building.even_shifts import offsets_of
+from zinc_otter.core.cage.building.lifting import lifted
 from zinc_otter.core.cage.edits.extrude import Rise, even_lift, extrude_along, extrude_edges, extrude_faces
-from zinc_otter.core.cage.edits.lift import lifted
 from zinc_otter.core.errors import BadNumberError, BadSelectionError
 from zinc_otter.core.primitives import box, patched_sphere, plane
 

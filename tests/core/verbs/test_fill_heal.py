@@ -7,10 +7,10 @@ import unittest
 import numpy as np
 
 from zinc_otter.core.cage import Selection
+from zinc_otter.core.cage.edits.add_loop import split_rings
 from zinc_otter.core.cage.edits.delete import delete_elements
 from zinc_otter.core.cage.edits.fill import fill
 from zinc_otter.core.cage.edits.heal import heal
-from zinc_otter.core.cage.edits.looping import split_rings
 from zinc_otter.core.cage.picking import loops_of
 from zinc_otter.core.cage.selection import middles_of
 from zinc_otter.core.cage.symmetry import plane_at, symmetric_edit

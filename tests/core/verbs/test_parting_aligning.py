@@ -8,9 +8,15 @@ import numpy as np
 
 from tests.sample_cages import jittered, top_faces
 from zinc_otter.core.cage import Cage, Selection
-from zinc_otter.core.cage.edits.aligning import attract, circle, flatten, line_up
-from zinc_otter.core.cage.edits.parting import agree, detach, flip, joined, shell_volumes, taken_out
+from zinc_otter.core.cage.building.joining import joined
+from zinc_otter.core.cage.edits.attract import attract
+from zinc_otter.core.cage.edits.circle import circle
+from zinc_otter.core.cage.edits.detach import detach, taken_out
+from zinc_otter.core.cage.edits.flatten import flatten
+from zinc_otter.core.cage.edits.line_up import line_up
+from zinc_otter.core.cage.edits.turn_over import flip, orient_outward
 from zinc_otter.core.cage.selection import middles_of, vertices_of
+from zinc_otter.core.cage.shells import shell_volumes
 from zinc_otter.core.errors import BadNumberError, BadSelectionError
 from zinc_otter.core.primitives import box, cylinder, plane
 
@@ -64,9 +70,9 @@ class Parting(unittest.TestCase):
         inner = cube.with_positions(cube.positions / 3)
         apart = flip(cube.with_positions(cube.positions / 3 + [50, 0, 0]), Selection.of("face", [0])).cage
         whole, _ = joined([cube, inner, apart])
-        done = agree(whole, Selection.of("face", [0]))
+        done = orient_outward(whole, Selection.of("face", [0]))
         self.assertTrue(np.allclose(shell_volumes(done.cage), [27000, -1000, 1000]))
-        self.assertRaises(BadSelectionError, agree, done.cage, Selection.of("face", [0]))
+        self.assertRaises(BadSelectionError, orient_outward, done.cage, Selection.of("face", [0]))
 
 
 class Aligning(unittest.TestCase):

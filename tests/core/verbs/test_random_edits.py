@@ -11,24 +11,28 @@ from hypothesis import strategies as st
 
 from tests.sample_cages import jittered
 from zinc_otter.core.cage import Cage, Edit, Selection
-from zinc_otter.core.cage.edits.aligning import circle, flatten
+from zinc_otter.core.cage.edits.add_loop import add_loops, split_rings
 from zinc_otter.core.cage.edits.bridge import bridge
 from zinc_otter.core.cage.edits.chamfer import chamfer_edges, chamfer_vertices
-from zinc_otter.core.cage.edits.collapsing import collapse
-from zinc_otter.core.cage.edits.creasing import set_crease
+from zinc_otter.core.cage.edits.circle import circle
+from zinc_otter.core.cage.edits.collapse import collapse
+from zinc_otter.core.cage.edits.creases import set_crease
 from zinc_otter.core.cage.edits.delete import delete_elements
-from zinc_otter.core.cage.edits.dividing import split_edges, split_faces
-from zinc_otter.core.cage.edits.evening import relax, space_evenly
+from zinc_otter.core.cage.edits.detach import detach
 from zinc_otter.core.cage.edits.extrude import Rise, extrude_edges, extrude_faces
 from zinc_otter.core.cage.edits.fill import fill
+from zinc_otter.core.cage.edits.flatten import flatten
 from zinc_otter.core.cage.edits.heal import heal
 from zinc_otter.core.cage.edits.inset import inset
 from zinc_otter.core.cage.edits.knife import knife
-from zinc_otter.core.cage.edits.looping import add_loops, split_rings
-from zinc_otter.core.cage.edits.parting import detach, flip
-from zinc_otter.core.cage.edits.placing import pushed
-from zinc_otter.core.cage.edits.sliding import slide, straighten
-from zinc_otter.core.cage.edits.spinning import spin
+from zinc_otter.core.cage.edits.push import push
+from zinc_otter.core.cage.edits.relax import relax
+from zinc_otter.core.cage.edits.slide import slide
+from zinc_otter.core.cage.edits.space_evenly import space_evenly
+from zinc_otter.core.cage.edits.spin import spin
+from zinc_otter.core.cage.edits.split import split_edges, split_faces
+from zinc_otter.core.cage.edits.straighten import straighten
+from zinc_otter.core.cage.edits.turn_over import flip
 from zinc_otter.core.cage.edits.weld import weld, weld_close
 from zinc_otter.core.cage.edits.zip import zip_chains
 from zinc_otter.core.cage.picking import grow
@@ -64,7 +68,7 @@ VERBS: dict[str, tuple[str, Verb, int | None]] = {
     "weld close": ("vertex", lambda c, s: weld_close(c, s, 0.5), None),
     "add loop": ("edge", split_rings, 0),
     "crease": ("edge", lambda c, s: set_crease(c, s, 3.0), 0),
-    "push": ("vertex", lambda c, s: pushed(c, s, 0.7, Reach(4.0)), 0),
+    "push": ("vertex", lambda c, s: push(c, s, 0.7, Reach(4.0)), 0),
     "flatten": ("face", lambda c, s: flatten(c, s, share=0.5), 0),
     "round": ("face", circle, 0),
     "flip": ("face", flip, 0),

@@ -7,7 +7,8 @@ import unittest
 import numpy as np
 
 from zinc_otter.core.cage import Cage, Selection
-from zinc_otter.core.cage.edits.placing import moving, placed, pushed, sizing, turning
+from zinc_otter.core.cage.building.motion import moving, placed, sizing, turning
+from zinc_otter.core.cage.edits.push import push
 from zinc_otter.core.cage.reach import PROFILES, Reach, profile
 from zinc_otter.core.cage.selection import middles_of
 from zinc_otter.core.cage.symmetry import plane_at, symmetric_edit
@@ -111,7 +112,7 @@ class Motions(unittest.TestCase):
         picked = Selection.of("vertex", [middle])
         sized = placed(cage, picked, sizing((1, 1, 1.5), (0, 0, -2)), Reach(3.0, profile="linear"))
         self.assertAlmostEqual(sized.cage.positions[middle, 2], 1.0)
-        out = pushed(cage, picked, 1.5, Reach(3.0))
+        out = push(cage, picked, 1.5, Reach(3.0))
         self.assertAlmostEqual(out.cage.positions[middle, 2], 1.5)
         self.assertTrue(0 < out.cage.positions[middle + 1, 2] < 1.5)
 
@@ -121,9 +122,9 @@ class Motions(unittest.TestCase):
         z = grip.positions[row, 2]
         # One gesture for what lies between the fingers, one for where they rest.
         crests = Selection.of("vertex", row[np.abs(np.mod(z, 20)) < 1])
-        first = pushed(grip, crests, 3.0, Reach(8.0))
+        first = push(grip, crests, 3.0, Reach(8.0))
         rests = Selection.of("vertex", row[np.abs(np.mod(z, 20) - 10) < 1])
-        waves = pushed(first.cage, rests, -3.0, Reach(8.0))
+        waves = push(first.cage, rests, -3.0, Reach(8.0))
         profile_of = waves.cage.positions[row][np.argsort(z), 0] - grip.positions[row][np.argsort(z), 0]
         turns = np.count_nonzero(np.diff(np.sign(np.diff(profile_of))))
         self.assertGreaterEqual(turns, 10)

@@ -7,10 +7,10 @@ import unittest
 import numpy as np
 
 from zinc_otter.core.cage import Cage, Selection
-from zinc_otter.core.cage.edits.cut import cut
+from zinc_otter.core.cage.building.cutting import cut
+from zinc_otter.core.cage.building.joining import joined
+from zinc_otter.core.cage.edits.add_loop import split_rings
 from zinc_otter.core.cage.edits.heal import heal
-from zinc_otter.core.cage.edits.looping import split_rings
-from zinc_otter.core.cage.edits.parting import joined
 from zinc_otter.core.cage.edits.zip import zip_chains
 from zinc_otter.core.cage.plane import plane_at
 from zinc_otter.core.cage.selection import middles_of

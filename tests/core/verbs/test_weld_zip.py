@@ -9,7 +9,8 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from zinc_otter.core.cage import Cage, Selection
-from zinc_otter.core.cage.edits.parting import detach, joined
+from zinc_otter.core.cage.building.joining import joined
+from zinc_otter.core.cage.edits.detach import detach
 from zinc_otter.core.cage.edits.weld import close_groups, weld, weld_close
 from zinc_otter.core.cage.edits.zip import zip_chains
 from zinc_otter.core.cage.selection import middles_of

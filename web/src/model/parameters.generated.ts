@@ -88,6 +88,10 @@ export const parameters = {
     distance: {"label":"Distance before it","unit":"mm","step":0.5,"initial":0,"min":-1000000,"max":1000000},
     share: {"label":"Share of the way","unit":"%","step":10,"initial":100,"min":0,"max":100},
   },
+  "bend": {
+    degrees: {"label":"By","unit":"°","step":5,"min":-3600,"max":3600},
+    held: {"label":"Held","initial":"middle","words":[["start","at the lower end"],["middle","in the middle"],["end","at the upper end"]]},
+  },
   "bridge": {
     segments: {"label":"Segments","unit":"","step":1,"initial":1,"min":1,"max":64,"whole":true},
     shift: {"label":"Shift","unit":"","step":1,"initial":0,"min":-1000,"max":1000,"whole":true},
@@ -220,10 +224,18 @@ export const parameters = {
   "straighten": {
     share: {"label":"Share of the way","unit":"%","step":10,"initial":100,"min":0,"max":100},
   },
+  "taper": {
+    factor: {"label":"To","unit":"%","step":5,"min":0,"max":10000},
+    held: {"label":"Held","initial":"start","words":[["start","at the lower end"],["end","at the upper end"]]},
+  },
   "thicken": {
     distance: {"label":"Thickness","unit":"mm","step":0.25,"above":0,"max":1000000},
     side: {"label":"Second wall","initial":"in","words":[["in","inside"],["out","outside"],["both","half each"]]},
     crease_rims: {"label":"Rims","initial":"yes","words":[["yes","creased"],["no","rounded"]]},
+  },
+  "twist": {
+    degrees: {"label":"By","unit":"°","step":5,"min":-3600,"max":3600},
+    held: {"label":"Held","initial":"start","words":[["start","at the lower end"],["middle","in the middle"],["end","at the upper end"]]},
   },
   "weld": {
     to: {"label":"Weld","initial":"middle","words":[["close","what lies close"],["middle","all in the middle"],["vertex","all onto the last picked"],["point","all at the pivot"]]},

@@ -1893,6 +1893,54 @@ export interface components {
             ];
         };
         /**
+         * Bend
+         * @description Bend along ``axis`` through ``pivot`` (default the middle of the picked) into an arc of ``degrees``.
+         *
+         *     The arc's own middle lies ``towards`` a direction; where it is ``held`` the form stays as it is.
+         */
+        Bend: {
+            /** Piece */
+            piece: string;
+            picked: components["schemas"]["Picked"];
+            /**
+             * Others
+             * @default []
+             */
+            others?: string[];
+            reach?: components["schemas"]["ReachBy"] | null;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "bend";
+            /** Axis */
+            axis: [
+                number,
+                number,
+                number
+            ];
+            /** Towards */
+            towards: [
+                number,
+                number,
+                number
+            ];
+            /** Degrees */
+            degrees: number;
+            /**
+             * Held
+             * @default middle
+             * @enum {string}
+             */
+            held?: "start" | "middle" | "end";
+            /** Pivot */
+            pivot?: [
+                number,
+                number,
+                number
+            ] | null;
+        };
+        /**
          * Block
          * @description A box about its middle ``point``, with its edges along the axes; mm.
          */
@@ -2364,7 +2412,7 @@ export interface components {
             /** Revision */
             revision: number;
             /** Command */
-            command: components["schemas"]["AddBox"] | components["schemas"]["AddCage"] | components["schemas"]["AddCapsule"] | components["schemas"]["AddComponent"] | components["schemas"]["AddCone"] | components["schemas"]["AddCylinder"] | components["schemas"]["AddFollower"] | components["schemas"]["AddLoop"] | components["schemas"]["AddPicture"] | components["schemas"]["AddPlane"] | components["schemas"]["AddPoledSphere"] | components["schemas"]["AddSphere"] | components["schemas"]["AddTorus"] | components["schemas"]["AddTube"] | components["schemas"]["AgreeNormals"] | components["schemas"]["Attract"] | components["schemas"]["Bridge"] | components["schemas"]["Chamfer"] | components["schemas"]["ChangeFollower"] | components["schemas"]["ChangeReference"] | components["schemas"]["Circle"] | components["schemas"]["Collapse"] | components["schemas"]["ColourPiece"] | components["schemas"]["CreaseLike"] | components["schemas"]["Delete"] | components["schemas"]["DeletePiece"] | components["schemas"]["DeleteReference"] | components["schemas"]["Detach"] | components["schemas"]["DuplicatePiece"] | components["schemas"]["Extrude"] | components["schemas"]["ExtrudeAlong"] | components["schemas"]["Fill"] | components["schemas"]["FillDrawn"] | components["schemas"]["FillOutline"] | components["schemas"]["Flatten"] | components["schemas"]["Flip"] | components["schemas"]["ForgetFaces"] | components["schemas"]["GroupPieces"] | components["schemas"]["Heal"] | components["schemas"]["Inset"] | components["schemas"]["JoinPieces"] | components["schemas"]["KeepVariant"] | components["schemas"]["Knife"] | components["schemas"]["LayFace"] | components["schemas"]["LineUp"] | components["schemas"]["LockPiece"] | components["schemas"]["MakeIndependent"] | components["schemas"]["MakeVariant"] | components["schemas"]["MeasurePicture"] | components["schemas"]["Mirror"] | components["schemas"]["Move"] | components["schemas"]["MoveAlongNormal"] | components["schemas"]["MoveEach"] | components["schemas"]["NameFaces"] | components["schemas"]["OrderFollowers"] | components["schemas"]["OrderPiece"] | components["schemas"]["PlaceComponent"] | components["schemas"]["PlacePicture"] | components["schemas"]["Relax"] | components["schemas"]["Remove"] | components["schemas"]["RemoveFollower"] | components["schemas"]["RenamePiece"] | components["schemas"]["RepeatAround"] | components["schemas"]["Resample"] | components["schemas"]["ScaleCreases"] | components["schemas"]["SetCorner"] | components["schemas"]["SetCrease"] | components["schemas"]["ShowPiece"] | components["schemas"]["SizeBy"] | components["schemas"]["Slide"] | components["schemas"]["SpaceEvenly"] | components["schemas"]["Spin"] | components["schemas"]["SplitParts"] | components["schemas"]["Straighten"] | components["schemas"]["Thicken"] | components["schemas"]["Turn"] | components["schemas"]["Weld"] | components["schemas"]["Zip"];
+            command: components["schemas"]["AddBox"] | components["schemas"]["AddCage"] | components["schemas"]["AddCapsule"] | components["schemas"]["AddComponent"] | components["schemas"]["AddCone"] | components["schemas"]["AddCylinder"] | components["schemas"]["AddFollower"] | components["schemas"]["AddLoop"] | components["schemas"]["AddPicture"] | components["schemas"]["AddPlane"] | components["schemas"]["AddPoledSphere"] | components["schemas"]["AddSphere"] | components["schemas"]["AddTorus"] | components["schemas"]["AddTube"] | components["schemas"]["AgreeNormals"] | components["schemas"]["Attract"] | components["schemas"]["Bend"] | components["schemas"]["Bridge"] | components["schemas"]["Chamfer"] | components["schemas"]["ChangeFollower"] | components["schemas"]["ChangeReference"] | components["schemas"]["Circle"] | components["schemas"]["Collapse"] | components["schemas"]["ColourPiece"] | components["schemas"]["CreaseLike"] | components["schemas"]["Delete"] | components["schemas"]["DeletePiece"] | components["schemas"]["DeleteReference"] | components["schemas"]["Detach"] | components["schemas"]["DuplicatePiece"] | components["schemas"]["Extrude"] | components["schemas"]["ExtrudeAlong"] | components["schemas"]["Fill"] | components["schemas"]["FillDrawn"] | components["schemas"]["FillOutline"] | components["schemas"]["Flatten"] | components["schemas"]["Flip"] | components["schemas"]["ForgetFaces"] | components["schemas"]["GroupPieces"] | components["schemas"]["Heal"] | components["schemas"]["Inset"] | components["schemas"]["JoinPieces"] | components["schemas"]["KeepVariant"] | components["schemas"]["Knife"] | components["schemas"]["LayFace"] | components["schemas"]["LineUp"] | components["schemas"]["LockPiece"] | components["schemas"]["MakeIndependent"] | components["schemas"]["MakeVariant"] | components["schemas"]["MeasurePicture"] | components["schemas"]["Mirror"] | components["schemas"]["Move"] | components["schemas"]["MoveAlongNormal"] | components["schemas"]["MoveEach"] | components["schemas"]["NameFaces"] | components["schemas"]["OrderFollowers"] | components["schemas"]["OrderPiece"] | components["schemas"]["PlaceComponent"] | components["schemas"]["PlacePicture"] | components["schemas"]["Relax"] | components["schemas"]["Remove"] | components["schemas"]["RemoveFollower"] | components["schemas"]["RenamePiece"] | components["schemas"]["RepeatAround"] | components["schemas"]["Resample"] | components["schemas"]["ScaleCreases"] | components["schemas"]["SetCorner"] | components["schemas"]["SetCrease"] | components["schemas"]["ShowPiece"] | components["schemas"]["SizeBy"] | components["schemas"]["Slide"] | components["schemas"]["SpaceEvenly"] | components["schemas"]["Spin"] | components["schemas"]["SplitParts"] | components["schemas"]["Straighten"] | components["schemas"]["Taper"] | components["schemas"]["Thicken"] | components["schemas"]["Turn"] | components["schemas"]["Twist"] | components["schemas"]["Weld"] | components["schemas"]["Zip"];
         };
         /**
          * ComponentState
@@ -5942,6 +5990,48 @@ export interface components {
             ] | null;
         };
         /**
+         * Taper
+         * @description Size across ``axis`` through ``pivot`` (default the middle of the picked) by a factor that grows along it.
+         *
+         *     It is 1 at the end that is ``held``, and ``factor`` at the other; lengths along the axis stay.
+         */
+        Taper: {
+            /** Piece */
+            piece: string;
+            picked: components["schemas"]["Picked"];
+            /**
+             * Others
+             * @default []
+             */
+            others?: string[];
+            reach?: components["schemas"]["ReachBy"] | null;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "taper";
+            /** Axis */
+            axis: [
+                number,
+                number,
+                number
+            ];
+            /** Factor */
+            factor: number;
+            /**
+             * Held
+             * @default start
+             * @enum {string}
+             */
+            held?: "start" | "end";
+            /** Pivot */
+            pivot?: [
+                number,
+                number,
+                number
+            ] | null;
+        };
+        /**
          * Thicken
          * @description Two walls ``distance`` mm apart, joined at the rims, which are creased if wished. The whole piece is meant.
          *
@@ -6284,6 +6374,48 @@ export interface components {
             ] | null;
         };
         /**
+         * Twist
+         * @description Turn about ``axis`` through ``pivot`` (default the middle of the picked) by an amount that grows along it.
+         *
+         *     From one end of the picked to the other it comes to ``degrees``; where it is ``held`` nothing is turned.
+         */
+        Twist: {
+            /** Piece */
+            piece: string;
+            picked: components["schemas"]["Picked"];
+            /**
+             * Others
+             * @default []
+             */
+            others?: string[];
+            reach?: components["schemas"]["ReachBy"] | null;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "twist";
+            /** Axis */
+            axis: [
+                number,
+                number,
+                number
+            ];
+            /** Degrees */
+            degrees: number;
+            /**
+             * Held
+             * @default start
+             * @enum {string}
+             */
+            held?: "start" | "middle" | "end";
+            /** Pivot */
+            pivot?: [
+                number,
+                number,
+                number
+            ] | null;
+        };
+        /**
          * Vent
          * @description A hole of ``radius`` mm through the wall at ``point``, along a direction.
          */
@@ -6491,7 +6623,7 @@ export interface components {
              */
             revision?: number;
             /** Command */
-            command: components["schemas"]["AddBox"] | components["schemas"]["AddCage"] | components["schemas"]["AddCapsule"] | components["schemas"]["AddComponent"] | components["schemas"]["AddCone"] | components["schemas"]["AddCylinder"] | components["schemas"]["AddFollower"] | components["schemas"]["AddLoop"] | components["schemas"]["AddPicture"] | components["schemas"]["AddPlane"] | components["schemas"]["AddPoledSphere"] | components["schemas"]["AddSphere"] | components["schemas"]["AddTorus"] | components["schemas"]["AddTube"] | components["schemas"]["AgreeNormals"] | components["schemas"]["Attract"] | components["schemas"]["Bridge"] | components["schemas"]["Chamfer"] | components["schemas"]["ChangeFollower"] | components["schemas"]["ChangeReference"] | components["schemas"]["Circle"] | components["schemas"]["Collapse"] | components["schemas"]["ColourPiece"] | components["schemas"]["CreaseLike"] | components["schemas"]["Delete"] | components["schemas"]["DeletePiece"] | components["schemas"]["DeleteReference"] | components["schemas"]["Detach"] | components["schemas"]["DuplicatePiece"] | components["schemas"]["Extrude"] | components["schemas"]["ExtrudeAlong"] | components["schemas"]["Fill"] | components["schemas"]["FillDrawn"] | components["schemas"]["FillOutline"] | components["schemas"]["Flatten"] | components["schemas"]["Flip"] | components["schemas"]["ForgetFaces"] | components["schemas"]["GroupPieces"] | components["schemas"]["Heal"] | components["schemas"]["Inset"] | components["schemas"]["JoinPieces"] | components["schemas"]["KeepVariant"] | components["schemas"]["Knife"] | components["schemas"]["LayFace"] | components["schemas"]["LineUp"] | components["schemas"]["LockPiece"] | components["schemas"]["MakeIndependent"] | components["schemas"]["MakeVariant"] | components["schemas"]["MeasurePicture"] | components["schemas"]["Mirror"] | components["schemas"]["Move"] | components["schemas"]["MoveAlongNormal"] | components["schemas"]["MoveEach"] | components["schemas"]["NameFaces"] | components["schemas"]["OrderFollowers"] | components["schemas"]["OrderPiece"] | components["schemas"]["PlaceComponent"] | components["schemas"]["PlacePicture"] | components["schemas"]["Relax"] | components["schemas"]["Remove"] | components["schemas"]["RemoveFollower"] | components["schemas"]["RenamePiece"] | components["schemas"]["RepeatAround"] | components["schemas"]["Resample"] | components["schemas"]["ScaleCreases"] | components["schemas"]["SetCorner"] | components["schemas"]["SetCrease"] | components["schemas"]["ShowPiece"] | components["schemas"]["SizeBy"] | components["schemas"]["Slide"] | components["schemas"]["SpaceEvenly"] | components["schemas"]["Spin"] | components["schemas"]["SplitParts"] | components["schemas"]["Straighten"] | components["schemas"]["Thicken"] | components["schemas"]["Turn"] | components["schemas"]["Weld"] | components["schemas"]["Zip"];
+            command: components["schemas"]["AddBox"] | components["schemas"]["AddCage"] | components["schemas"]["AddCapsule"] | components["schemas"]["AddComponent"] | components["schemas"]["AddCone"] | components["schemas"]["AddCylinder"] | components["schemas"]["AddFollower"] | components["schemas"]["AddLoop"] | components["schemas"]["AddPicture"] | components["schemas"]["AddPlane"] | components["schemas"]["AddPoledSphere"] | components["schemas"]["AddSphere"] | components["schemas"]["AddTorus"] | components["schemas"]["AddTube"] | components["schemas"]["AgreeNormals"] | components["schemas"]["Attract"] | components["schemas"]["Bend"] | components["schemas"]["Bridge"] | components["schemas"]["Chamfer"] | components["schemas"]["ChangeFollower"] | components["schemas"]["ChangeReference"] | components["schemas"]["Circle"] | components["schemas"]["Collapse"] | components["schemas"]["ColourPiece"] | components["schemas"]["CreaseLike"] | components["schemas"]["Delete"] | components["schemas"]["DeletePiece"] | components["schemas"]["DeleteReference"] | components["schemas"]["Detach"] | components["schemas"]["DuplicatePiece"] | components["schemas"]["Extrude"] | components["schemas"]["ExtrudeAlong"] | components["schemas"]["Fill"] | components["schemas"]["FillDrawn"] | components["schemas"]["FillOutline"] | components["schemas"]["Flatten"] | components["schemas"]["Flip"] | components["schemas"]["ForgetFaces"] | components["schemas"]["GroupPieces"] | components["schemas"]["Heal"] | components["schemas"]["Inset"] | components["schemas"]["JoinPieces"] | components["schemas"]["KeepVariant"] | components["schemas"]["Knife"] | components["schemas"]["LayFace"] | components["schemas"]["LineUp"] | components["schemas"]["LockPiece"] | components["schemas"]["MakeIndependent"] | components["schemas"]["MakeVariant"] | components["schemas"]["MeasurePicture"] | components["schemas"]["Mirror"] | components["schemas"]["Move"] | components["schemas"]["MoveAlongNormal"] | components["schemas"]["MoveEach"] | components["schemas"]["NameFaces"] | components["schemas"]["OrderFollowers"] | components["schemas"]["OrderPiece"] | components["schemas"]["PlaceComponent"] | components["schemas"]["PlacePicture"] | components["schemas"]["Relax"] | components["schemas"]["Remove"] | components["schemas"]["RemoveFollower"] | components["schemas"]["RenamePiece"] | components["schemas"]["RepeatAround"] | components["schemas"]["Resample"] | components["schemas"]["ScaleCreases"] | components["schemas"]["SetCorner"] | components["schemas"]["SetCrease"] | components["schemas"]["ShowPiece"] | components["schemas"]["SizeBy"] | components["schemas"]["Slide"] | components["schemas"]["SpaceEvenly"] | components["schemas"]["Spin"] | components["schemas"]["SplitParts"] | components["schemas"]["Straighten"] | components["schemas"]["Taper"] | components["schemas"]["Thicken"] | components["schemas"]["Turn"] | components["schemas"]["Twist"] | components["schemas"]["Weld"] | components["schemas"]["Zip"];
         };
         /**
          * AskCurves
@@ -6549,7 +6681,7 @@ export interface components {
              */
             revision?: number;
             /** Command */
-            command: components["schemas"]["AddBox"] | components["schemas"]["AddCage"] | components["schemas"]["AddCapsule"] | components["schemas"]["AddComponent"] | components["schemas"]["AddCone"] | components["schemas"]["AddCylinder"] | components["schemas"]["AddFollower"] | components["schemas"]["AddLoop"] | components["schemas"]["AddPicture"] | components["schemas"]["AddPlane"] | components["schemas"]["AddPoledSphere"] | components["schemas"]["AddSphere"] | components["schemas"]["AddTorus"] | components["schemas"]["AddTube"] | components["schemas"]["AgreeNormals"] | components["schemas"]["Attract"] | components["schemas"]["Bridge"] | components["schemas"]["Chamfer"] | components["schemas"]["ChangeFollower"] | components["schemas"]["ChangeReference"] | components["schemas"]["Circle"] | components["schemas"]["Collapse"] | components["schemas"]["ColourPiece"] | components["schemas"]["CreaseLike"] | components["schemas"]["Delete"] | components["schemas"]["DeletePiece"] | components["schemas"]["DeleteReference"] | components["schemas"]["Detach"] | components["schemas"]["DuplicatePiece"] | components["schemas"]["Extrude"] | components["schemas"]["ExtrudeAlong"] | components["schemas"]["Fill"] | components["schemas"]["FillDrawn"] | components["schemas"]["FillOutline"] | components["schemas"]["Flatten"] | components["schemas"]["Flip"] | components["schemas"]["ForgetFaces"] | components["schemas"]["GroupPieces"] | components["schemas"]["Heal"] | components["schemas"]["Inset"] | components["schemas"]["JoinPieces"] | components["schemas"]["KeepVariant"] | components["schemas"]["Knife"] | components["schemas"]["LayFace"] | components["schemas"]["LineUp"] | components["schemas"]["LockPiece"] | components["schemas"]["MakeIndependent"] | components["schemas"]["MakeVariant"] | components["schemas"]["MeasurePicture"] | components["schemas"]["Mirror"] | components["schemas"]["Move"] | components["schemas"]["MoveAlongNormal"] | components["schemas"]["MoveEach"] | components["schemas"]["NameFaces"] | components["schemas"]["OrderFollowers"] | components["schemas"]["OrderPiece"] | components["schemas"]["PlaceComponent"] | components["schemas"]["PlacePicture"] | components["schemas"]["Relax"] | components["schemas"]["Remove"] | components["schemas"]["RemoveFollower"] | components["schemas"]["RenamePiece"] | components["schemas"]["RepeatAround"] | components["schemas"]["Resample"] | components["schemas"]["ScaleCreases"] | components["schemas"]["SetCorner"] | components["schemas"]["SetCrease"] | components["schemas"]["ShowPiece"] | components["schemas"]["SizeBy"] | components["schemas"]["Slide"] | components["schemas"]["SpaceEvenly"] | components["schemas"]["Spin"] | components["schemas"]["SplitParts"] | components["schemas"]["Straighten"] | components["schemas"]["Thicken"] | components["schemas"]["Turn"] | components["schemas"]["Weld"] | components["schemas"]["Zip"];
+            command: components["schemas"]["AddBox"] | components["schemas"]["AddCage"] | components["schemas"]["AddCapsule"] | components["schemas"]["AddComponent"] | components["schemas"]["AddCone"] | components["schemas"]["AddCylinder"] | components["schemas"]["AddFollower"] | components["schemas"]["AddLoop"] | components["schemas"]["AddPicture"] | components["schemas"]["AddPlane"] | components["schemas"]["AddPoledSphere"] | components["schemas"]["AddSphere"] | components["schemas"]["AddTorus"] | components["schemas"]["AddTube"] | components["schemas"]["AgreeNormals"] | components["schemas"]["Attract"] | components["schemas"]["Bend"] | components["schemas"]["Bridge"] | components["schemas"]["Chamfer"] | components["schemas"]["ChangeFollower"] | components["schemas"]["ChangeReference"] | components["schemas"]["Circle"] | components["schemas"]["Collapse"] | components["schemas"]["ColourPiece"] | components["schemas"]["CreaseLike"] | components["schemas"]["Delete"] | components["schemas"]["DeletePiece"] | components["schemas"]["DeleteReference"] | components["schemas"]["Detach"] | components["schemas"]["DuplicatePiece"] | components["schemas"]["Extrude"] | components["schemas"]["ExtrudeAlong"] | components["schemas"]["Fill"] | components["schemas"]["FillDrawn"] | components["schemas"]["FillOutline"] | components["schemas"]["Flatten"] | components["schemas"]["Flip"] | components["schemas"]["ForgetFaces"] | components["schemas"]["GroupPieces"] | components["schemas"]["Heal"] | components["schemas"]["Inset"] | components["schemas"]["JoinPieces"] | components["schemas"]["KeepVariant"] | components["schemas"]["Knife"] | components["schemas"]["LayFace"] | components["schemas"]["LineUp"] | components["schemas"]["LockPiece"] | components["schemas"]["MakeIndependent"] | components["schemas"]["MakeVariant"] | components["schemas"]["MeasurePicture"] | components["schemas"]["Mirror"] | components["schemas"]["Move"] | components["schemas"]["MoveAlongNormal"] | components["schemas"]["MoveEach"] | components["schemas"]["NameFaces"] | components["schemas"]["OrderFollowers"] | components["schemas"]["OrderPiece"] | components["schemas"]["PlaceComponent"] | components["schemas"]["PlacePicture"] | components["schemas"]["Relax"] | components["schemas"]["Remove"] | components["schemas"]["RemoveFollower"] | components["schemas"]["RenamePiece"] | components["schemas"]["RepeatAround"] | components["schemas"]["Resample"] | components["schemas"]["ScaleCreases"] | components["schemas"]["SetCorner"] | components["schemas"]["SetCrease"] | components["schemas"]["ShowPiece"] | components["schemas"]["SizeBy"] | components["schemas"]["Slide"] | components["schemas"]["SpaceEvenly"] | components["schemas"]["Spin"] | components["schemas"]["SplitParts"] | components["schemas"]["Straighten"] | components["schemas"]["Taper"] | components["schemas"]["Thicken"] | components["schemas"]["Turn"] | components["schemas"]["Twist"] | components["schemas"]["Weld"] | components["schemas"]["Zip"];
         };
         /**
          * AskStop
@@ -7450,37 +7582,6 @@ export interface components {
         };
         LiveAsked: components["schemas"]["AskPreview"] | components["schemas"]["AskCommit"] | components["schemas"]["AskCancel"] | components["schemas"]["AskLevel"] | components["schemas"]["AskWeigh"] | components["schemas"]["AskCurves"] | components["schemas"]["AskBodies"] | components["schemas"]["AskStop"];
         /**
-         * Bend
-         * @description A curve on a piece's surface, and at each of its points the curvature vector in 1/mm.
-         */
-        Bend: {
-            /**
-             * Of
-             * @enum {string}
-             */
-            of: "section" | "seam" | "edges";
-            /**
-             * Points
-             * Format: float32s
-             */
-            points: Float32Array;
-            /**
-             * Bending
-             * Format: float32s
-             */
-            bending: Float32Array;
-            /** Closed */
-            closed: boolean;
-            /** Least Radius */
-            least_radius: number | null;
-            /** Tightest */
-            tightest: [
-                number,
-                number,
-                number
-            ];
-        };
-        /**
          * BodyEdge
          * @description Where what meets what: the two makers, the length in mm, segments to be drawn, and the chain of each segment.
          */
@@ -7691,6 +7792,37 @@ export interface components {
             surface_rows?: components["schemas"]["SurfaceRows"];
         };
         /**
+         * ShownCurve
+         * @description A curve on a piece's surface, and at each of its points the curvature vector in 1/mm.
+         */
+        ShownCurve: {
+            /**
+             * Of
+             * @enum {string}
+             */
+            of: "section" | "seam" | "edges";
+            /**
+             * Points
+             * Format: float32s
+             */
+            points: Float32Array;
+            /**
+             * Bending
+             * Format: float32s
+             */
+            bending: Float32Array;
+            /** Closed */
+            closed: boolean;
+            /** Least Radius */
+            least_radius: number | null;
+            /** Tightest */
+            tightest: [
+                number,
+                number,
+                number
+            ];
+        };
+        /**
          * SurfaceFrame
          * @description A whole surface at a level: rows of limit points and normals, quads of rows, and the face that each came from.
          */
@@ -7761,7 +7893,7 @@ export interface components {
             /** Seq */
             seq: number;
             /** Curves */
-            curves: components["schemas"]["Bend"][];
+            curves: components["schemas"]["ShownCurve"][];
         };
         /**
          * TellFrame
@@ -7775,7 +7907,7 @@ export interface components {
             /** Clearances */
             clearances?: components["schemas"]["Near"][];
             /** Curves */
-            curves?: components["schemas"]["Bend"][];
+            curves?: components["schemas"]["ShownCurve"][];
             weights?: components["schemas"]["Weights"] | null;
             /**
              * @description discriminator enum property added by openapi-typescript
@@ -7812,7 +7944,7 @@ export interface components {
             /** Clearances */
             clearances?: components["schemas"]["Near"][];
             /** Curves */
-            curves?: components["schemas"]["Bend"][];
+            curves?: components["schemas"]["ShownCurve"][];
             weights?: components["schemas"]["Weights"] | null;
             /**
              * @description discriminator enum property added by openapi-typescript

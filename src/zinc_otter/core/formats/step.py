@@ -2,11 +2,8 @@
 
 from __future__ import annotations
 
-import os
-import sys
 import tempfile
-from collections.abc import Iterator, Sequence
-from contextlib import contextmanager
+from collections.abc import Sequence
 from dataclasses import dataclass
 from pathlib import Path
 
@@ -15,6 +12,7 @@ from OCP.BRepGProp import BRepGProp
 from OCP.GProp import GProp_GProps
 from OCP.IFSelect import IFSelect_ReturnStatus
 from OCP.Interface import Interface_Static
+from OCP.Message import Message
 from OCP.Quantity import Quantity_Color, Quantity_TypeOfColor
 from OCP.STEPCAFControl import STEPCAFControl_Writer
 from OCP.STEPControl import STEPControl_Reader, STEPControl_StepModelType
@@ -28,6 +26,9 @@ from zinc_otter.core.errors import FileFormatError, KernelError
 from zinc_otter.core.formats.step_text import Heading, headed
 from zinc_otter.core.solid.kernel.operations import is_closed
 from zinc_otter.core.solid.kernel.shape import faces_of, solids_of
+
+# Standard output is the caller's: the kernel has nothing to say there.
+Message.DefaultMessenger_s().ChangePrinters().Clear()
 
 Colour = tuple[float, float, float]
 UNITS = {"mm": "MM", "cm": "CM", "in": "INCH"}
@@ -60,14 +61,13 @@ def write_parts(parts: Sequence[Part], path: Path, heading: Heading, unit: str =
             tint = Quantity_Color(*part.colour, Quantity_TypeOfColor.Quantity_TOC_sRGB)
             colours = XCAFDoc_DocumentTool.ColorTool_s(document.Main())
             colours.SetColor(label, tint, XCAFDoc_ColorType.XCAFDoc_ColorSurf)
-    with _quiet():
-        writer = STEPCAFControl_Writer()
-        Interface_Static.SetCVal_s("write.step.unit", UNITS[unit])
-        Interface_Static.SetCVal_s("write.step.schema", "AP242DIS")
-        writer.SetColorMode(True)
-        writer.SetNameMode(True)
-        done = writer.Transfer(document, STEPControl_StepModelType.STEPControl_AsIs)
-        written = done and writer.Write(str(path)) == IFSelect_ReturnStatus.IFSelect_RetDone
+    writer = STEPCAFControl_Writer()
+    Interface_Static.SetCVal_s("write.step.unit", UNITS[unit])
+    Interface_Static.SetCVal_s("write.step.schema", "AP242DIS")
+    writer.SetColorMode(True)
+    writer.SetNameMode(True)
+    done = writer.Transfer(document, STEPControl_StepModelType.STEPControl_AsIs)
+    written = done and writer.Write(str(path)) == IFSelect_ReturnStatus.IFSelect_RetDone
     if not written:
         # The kernel does not tell a full disk from its own failure; a small write of our own does.
         with path.open("ab") as file:
@@ -89,11 +89,10 @@ class ShapeFacts:
 
 def read_step(path: Path) -> TopoDS_Shape:
     """The shape in a STEP file, in millimetres. Raises FileFormatError."""
-    with _quiet():
-        reader = STEPControl_Reader()
-        if reader.ReadFile(str(path)) != IFSelect_ReturnStatus.IFSelect_RetDone or not reader.TransferRoots():
-            raise FileFormatError("This is no STEP file that the kernel can read.")
-        return reader.OneShape()
+    reader = STEPControl_Reader()
+    if reader.ReadFile(str(path)) != IFSelect_ReturnStatus.IFSelect_RetDone or not reader.TransferRoots():
+        raise FileFormatError("This is no STEP file that the kernel can read.")
+    return reader.OneShape()
 
 
 def read_step_bytes(data: bytes) -> TopoDS_Shape:
@@ -104,7 +103,7 @@ def read_step_bytes(data: bytes) -> TopoDS_Shape:
         return read_step(path)
 
 
-def look_at(shape: TopoDS_Shape, with_volume: bool = True) -> ShapeFacts:
+def facts_of(shape: TopoDS_Shape, with_volume: bool = True) -> ShapeFacts:
     """Count solids and faces, check validity and closedness; the volume is slow (seconds at 500 faces)."""
     volume = 0.0
     if with_volume:
@@ -118,18 +117,3 @@ def look_at(shape: TopoDS_Shape, with_volume: bool = True) -> ShapeFacts:
         valid=BRepCheck_Analyzer(shape).IsValid(),
         volume=volume,
     )
-
-
-@contextmanager
-def _quiet() -> Iterator[None]:
-    """The kernel prints to standard output, which here belongs to the caller: send it nowhere meanwhile."""
-    sys.stdout.flush()
-    kept = os.dup(1)
-    nowhere = os.open(os.devnull, os.O_WRONLY)
-    try:
-        os.dup2(nowhere, 1)
-        yield
-    finally:
-        os.dup2(kept, 1)
-        os.close(kept)
-        os.close(nowhere)

@@ -6,10 +6,10 @@ from collections.abc import Sequence
 
 from zinc_otter.core.cage.cage import Cage
 from zinc_otter.core.cage.edit import Edit
+from zinc_otter.core.cage.edits.add_loop import Ends, add_loops
 from zinc_otter.core.cage.edits.heal import heal
-from zinc_otter.core.cage.edits.knots import inserted_knots
-from zinc_otter.core.cage.edits.looping import Ends, add_loops
 from zinc_otter.core.cage.selection import Selection, vertices_of
+from zinc_otter.core.holding.knots import inserted_knots
 from zinc_otter.core.holding.refit import Held, around, held, span_of
 from zinc_otter.core.surface.nearest import nearest_on
 

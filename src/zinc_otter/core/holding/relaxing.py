@@ -5,7 +5,7 @@ from __future__ import annotations
 import numpy as np
 
 from zinc_otter.core.cage.cage import Cage
-from zinc_otter.core.cage.edits.evening import relax
+from zinc_otter.core.cage.edits.relax import relax
 from zinc_otter.core.cage.selection import Selection
 from zinc_otter.core.holding.refit import Held, held, span_of
 from zinc_otter.core.surface.nearest import nearest_on

@@ -7,10 +7,10 @@ from typing import Literal
 import numpy as np
 from scipy.interpolate import CubicSpline
 
+from zinc_otter.core.cage.building.evenly import evenly_on
+from zinc_otter.core.cage.building.gridding import gridded
 from zinc_otter.core.cage.cage import Cage
 from zinc_otter.core.cage.edit import Edit, ElementMap, edges_between, rebuilt
-from zinc_otter.core.cage.edits.dividing import evenly_on
-from zinc_otter.core.cage.edits.gridding import gridded
 from zinc_otter.core.cage.picking.grids import Grid, grid_of
 from zinc_otter.core.cage.selection import Selection
 from zinc_otter.core.cage.topology import Bools, Floats, Ints, Topology

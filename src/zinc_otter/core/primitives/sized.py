@@ -8,7 +8,7 @@ from typing import Literal
 import numpy as np
 
 from zinc_otter.core.cage.cage import Cage
-from zinc_otter.core.cage.edits.creasing import set_corner, set_crease
+from zinc_otter.core.cage.edits.creases import set_corner, set_crease
 from zinc_otter.core.cage.selection import Selection
 from zinc_otter.core.cage.topology import Floats
 from zinc_otter.core.errors import BadNumberError

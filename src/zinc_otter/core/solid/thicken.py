@@ -10,9 +10,9 @@ import numpy as np
 from scipy.sparse import csr_matrix, identity
 from scipy.sparse.linalg import spsolve
 
+from zinc_otter.core.cage.building.even_shifts import even_shifts
 from zinc_otter.core.cage.cage import HARD, Cage, unit
 from zinc_otter.core.cage.edit import Edit, Rebuilt, rebuilt
-from zinc_otter.core.cage.edits.even import even_shifts
 from zinc_otter.core.cage.selection import Selection
 from zinc_otter.core.cage.topology import Bools, Floats, Ints
 from zinc_otter.core.errors import BadNumberError, BadSelectionError

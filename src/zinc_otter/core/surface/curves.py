@@ -8,9 +8,9 @@ from dataclasses import dataclass
 import numpy as np
 from scipy.interpolate import CubicSpline
 
+from zinc_otter.core.cage.building.chains import chains_along, chains_of
 from zinc_otter.core.cage.cage import HARD, unit
 from zinc_otter.core.cage.edit import edges_between
-from zinc_otter.core.cage.edits.chains import chains_along, chains_of
 from zinc_otter.core.cage.plane import Plane
 from zinc_otter.core.cage.topology import Bools, Floats, Ints
 from zinc_otter.core.surface.evaluation import LimitSurface

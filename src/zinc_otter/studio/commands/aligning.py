@@ -8,7 +8,9 @@ from typing import Annotated, Literal
 from pydantic import Field
 
 from zinc_otter.core.cage import Cage, Edit, Selection
-from zinc_otter.core.cage.edits.aligning import circle, flatten, line_up
+from zinc_otter.core.cage.edits.circle import circle
+from zinc_otter.core.cage.edits.flatten import flatten
+from zinc_otter.core.cage.edits.line_up import line_up
 from zinc_otter.studio.commands.base import Direction, Length, OnSelection, Vector
 from zinc_otter.studio.commands.labelled import labelled
 from zinc_otter.studio.design import Design

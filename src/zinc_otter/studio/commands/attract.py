@@ -8,7 +8,7 @@ from typing import Annotated, Literal
 from pydantic import Field
 
 from zinc_otter.core.cage import Cage, Edit, Selection
-from zinc_otter.core.cage.edits.aligning import Nearest, attract
+from zinc_otter.core.cage.edits.attract import Nearest, attract
 from zinc_otter.core.errors import BadSelectionError
 from zinc_otter.core.surface.nearest import nearest_on
 from zinc_otter.studio.commands.aligning import Share

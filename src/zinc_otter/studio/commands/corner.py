@@ -5,7 +5,7 @@ from __future__ import annotations
 from typing import Annotated, Literal
 
 from zinc_otter.core.cage import Cage, Edit, Selection
-from zinc_otter.core.cage.edits.creasing import set_corner
+from zinc_otter.core.cage.edits.creases import set_corner
 from zinc_otter.studio.commands.base import OnSelection
 from zinc_otter.studio.commands.crease import Sharpness
 from zinc_otter.studio.commands.labelled import labelled

@@ -7,7 +7,7 @@ from typing import Annotated, Literal
 from pydantic import Field
 
 from zinc_otter.core.cage import HARD, Cage, Edit, Selection
-from zinc_otter.core.cage.edits.creasing import set_crease
+from zinc_otter.core.cage.edits.creases import set_crease
 from zinc_otter.studio.commands.base import OnSelection
 from zinc_otter.studio.commands.labelled import labelled
 from zinc_otter.studio.design import Design

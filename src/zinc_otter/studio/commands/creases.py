@@ -10,7 +10,7 @@ import numpy as np
 from pydantic import Field
 
 from zinc_otter.core.cage import HARD, Cage, Edit, Selection
-from zinc_otter.core.cage.edits.creasing import crease_along, scale_creases
+from zinc_otter.core.cage.edits.creases import crease_along, scale_creases
 from zinc_otter.core.errors import BadSelectionError
 from zinc_otter.core.proof.features import LineDistance, feature_segments
 from zinc_otter.studio.commands.base import BesideMeshes, Length, Meshes, Number, OnSelection, Outcome

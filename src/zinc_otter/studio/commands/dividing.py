@@ -7,7 +7,7 @@ from typing import Annotated, Literal
 from pydantic import Field
 
 from zinc_otter.core.cage import Cage, Edit, Selection
-from zinc_otter.core.cage.edits.dividing import MOST_PARTS, leading_edges, split_edges, split_faces
+from zinc_otter.core.cage.edits.split import MOST_PARTS, leading_edges, split_edges, split_faces
 from zinc_otter.studio.commands.base import OnSelection
 from zinc_otter.studio.commands.labelled import labelled
 from zinc_otter.studio.design import Design

@@ -8,7 +8,8 @@ from typing import Annotated, Literal
 from pydantic import Field
 
 from zinc_otter.core.cage import Cage, Edit, Selection
-from zinc_otter.core.cage.edits.parting import detach, joined, taken_out
+from zinc_otter.core.cage.building.joining import joined
+from zinc_otter.core.cage.edits.detach import detach, taken_out
 from zinc_otter.core.cage.symmetry import Symmetry, SymmetryError, symmetric_edit
 from zinc_otter.studio.commands.base import Command, OnSelection, Outcome, PieceId
 from zinc_otter.studio.commands.labelled import labelled

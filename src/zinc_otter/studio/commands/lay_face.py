@@ -7,7 +7,7 @@ from typing import Annotated, Literal
 from pydantic import Field
 
 from zinc_otter.core.cage import Cage, Edit, Selection
-from zinc_otter.core.cage.edits.laying import arranged, first_face, lay_face
+from zinc_otter.core.cage.edits.lay import arranged, first_face, lay_face
 from zinc_otter.core.cage.symmetry.laying import lay_on_all_sides
 from zinc_otter.core.errors import BadSelectionError
 from zinc_otter.studio.commands.base import Command, Direction, Outcome, PieceId, Vector

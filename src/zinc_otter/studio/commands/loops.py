@@ -8,8 +8,8 @@ import numpy as np
 from pydantic import Field
 
 from zinc_otter.core.cage import Cage, Edit, Selection
+from zinc_otter.core.cage.edits.add_loop import MOST_LOOPS, add_loops, rail_of
 from zinc_otter.core.cage.edits.heal import heal
-from zinc_otter.core.cage.edits.looping import MOST_LOOPS, add_loops, rail_of
 from zinc_otter.core.cage.picking.loops import edge_loop
 from zinc_otter.core.cage.topology import Floats
 from zinc_otter.core.errors import BadSelectionError

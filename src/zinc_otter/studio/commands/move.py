@@ -5,7 +5,7 @@ from __future__ import annotations
 from typing import Literal
 
 from zinc_otter.core.cage import Cage, Selection
-from zinc_otter.core.cage.edits.placing import Motion, moving
+from zinc_otter.core.cage.building.motion import Motion, moving
 from zinc_otter.studio.commands.base import Vector
 from zinc_otter.studio.commands.placement import Placement, reaching
 from zinc_otter.studio.design import Design

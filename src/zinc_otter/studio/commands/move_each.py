@@ -5,7 +5,7 @@ from __future__ import annotations
 from typing import Annotated, Literal
 
 from zinc_otter.core.cage import Cage, Edit, Selection
-from zinc_otter.core.cage.edits.placing import pushed
+from zinc_otter.core.cage.edits.push import push
 from zinc_otter.studio.commands.base import Length, OnSelection
 from zinc_otter.studio.commands.labelled import labelled
 from zinc_otter.studio.commands.placement import ReachBy, reach_on, reaching
@@ -24,7 +24,7 @@ class MoveEach(OnSelection):
     reach: ReachBy | None = None
 
     def edit(self, cage: Cage, selection: Selection) -> Edit:
-        return pushed(cage, selection, self.distance, reach_on(self.reach, cage))
+        return push(cage, selection, self.distance, reach_on(self.reach, cage))
 
     def title(self, design: Design) -> str:
         return f"Moved {self.what(design)} by {millimetres(self.distance)}, each along its own normal{reaching(self.reach)}"

@@ -5,7 +5,7 @@ from __future__ import annotations
 from typing import Literal
 
 from zinc_otter.core.cage import Cage, Edit, Selection
-from zinc_otter.core.cage.edits.parting import agree, flip
+from zinc_otter.core.cage.edits.turn_over import flip, orient_outward
 from zinc_otter.studio.commands.base import OnSelection
 from zinc_otter.studio.design import Design
 
@@ -30,7 +30,7 @@ class AgreeNormals(OnSelection):
     kind: Literal["agree-normals"] = "agree-normals"
 
     def edit(self, cage: Cage, selection: Selection) -> Edit:
-        return agree(cage, selection)
+        return orient_outward(cage, selection)
 
     def title(self, design: Design) -> str:
         return f"Made the normals of {design.piece(self.piece).name} agree"

@@ -9,7 +9,7 @@ from typing import Annotated, Literal
 import numpy as np
 from pydantic import Field
 
-from zinc_otter.core.cage.edits.placing import moving
+from zinc_otter.core.cage.building.motion import moving
 from zinc_otter.core.cage.symmetry.whole import whole_moved
 from zinc_otter.core.errors import BadNumberError, BadSelectionError
 from zinc_otter.core.solid.followers.moving import taken_along

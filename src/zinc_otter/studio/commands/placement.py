@@ -9,7 +9,7 @@ from typing import Annotated, Literal
 from pydantic import BaseModel, ConfigDict, Field
 
 from zinc_otter.core.cage import Cage, Edit, Selection
-from zinc_otter.core.cage.edits.placing import Motion, placed
+from zinc_otter.core.cage.building.motion import Motion, placed
 from zinc_otter.core.cage.reach import Reach
 from zinc_otter.core.cage.symmetry.whole import whole_moved
 from zinc_otter.studio.commands.base import Length, OnSelection, Picked

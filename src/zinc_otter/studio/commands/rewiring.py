@@ -8,8 +8,8 @@ from pydantic import Field
 
 from zinc_otter.core.cage import Cage, Edit, Selection
 from zinc_otter.core.cage.edit import ElementMap
-from zinc_otter.core.cage.edits.collapsing import collapse
-from zinc_otter.core.cage.edits.spinning import spin
+from zinc_otter.core.cage.edits.collapse import collapse
+from zinc_otter.core.cage.edits.spin import spin
 from zinc_otter.core.cage.picking.grids import grid_of
 from zinc_otter.core.cage.symmetry import for_each_image
 from zinc_otter.core.errors import BadSelectionError

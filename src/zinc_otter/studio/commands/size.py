@@ -7,7 +7,7 @@ from typing import Annotated, Literal
 from pydantic import Field
 
 from zinc_otter.core.cage import Cage, Selection
-from zinc_otter.core.cage.edits.placing import Motion, middle_of, sizing
+from zinc_otter.core.cage.building.motion import Motion, middle_of, sizing
 from zinc_otter.studio.commands.base import Direction, Vector
 from zinc_otter.studio.commands.placement import Placement, reaching
 from zinc_otter.studio.design import Design

@@ -8,8 +8,10 @@ from typing import Annotated, Literal
 from pydantic import Field
 
 from zinc_otter.core.cage import Cage, Edit, Selection
-from zinc_otter.core.cage.edits.evening import MOST_ROUNDS, relax, space_evenly
-from zinc_otter.core.cage.edits.sliding import slide, straighten
+from zinc_otter.core.cage.edits.relax import MOST_ROUNDS, relax
+from zinc_otter.core.cage.edits.slide import slide
+from zinc_otter.core.cage.edits.space_evenly import space_evenly
+from zinc_otter.core.cage.edits.straighten import straighten
 from zinc_otter.core.holding import relax_holding
 from zinc_otter.studio.commands.aligning import Aligning, Share
 from zinc_otter.studio.commands.base import Direction, Length, OnSelection

@@ -9,9 +9,9 @@ import numpy as np
 from pydantic import BaseModel, ConfigDict, Field
 
 from zinc_otter.core.cage import Cage, Edit, Selection
+from zinc_otter.core.cage.building.joining import joined
+from zinc_otter.core.cage.building.lifting import ends_of
 from zinc_otter.core.cage.edits.bridge import bridge
-from zinc_otter.core.cage.edits.lift import ends_of
-from zinc_otter.core.cage.edits.parting import joined
 from zinc_otter.core.cage.edits.zip import zip_chains
 from zinc_otter.core.errors import BadSelectionError
 from zinc_otter.studio.commands.base import OnSelection, Outcome, Picked, PieceId

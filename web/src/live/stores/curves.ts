@@ -1,7 +1,7 @@
 /** Curves on the form and how they bend: which are shown, and as last told by the live channel. */
 import { create } from "zustand";
 import type { AxisPlane } from "../../model/context";
-import type { AskedCurves, Bend } from "../../model/types";
+import type { AskedCurves, ShownCurve } from "../../model/types";
 import { axisVec, times } from "../../model/vec";
 
 export interface CurvesStore {
@@ -12,7 +12,7 @@ export interface CurvesStore {
   edges: boolean;
   /** How long the teeth of the comb are drawn; 1 is as long as suits the form. */
   comb: number;
-  list: Bend[];
+  list: ShownCurve[];
 }
 
 export const useCurves = create<CurvesStore>(() => ({ section: null, seam: false, edges: false, comb: 1, list: [] }));

@@ -8,12 +8,12 @@ from dataclasses import dataclass
 import numpy as np
 from scipy.spatial.transform import Rotation
 
+from zinc_otter.core.cage.building.chains import Chain, border_chains, chains_of, open_corners, outwards
+from zinc_otter.core.cage.building.lifting import groups_of
+from zinc_otter.core.cage.building.pairing import best_shift, brought_onto
 from zinc_otter.core.cage.cage import Cage, unit
 from zinc_otter.core.cage.edit import Edit, ElementMap, edges_between, rebuilt
-from zinc_otter.core.cage.edits.chains import Chain, border_chains, chains_of, open_corners, outwards
-from zinc_otter.core.cage.edits.lift import groups_of
-from zinc_otter.core.cage.edits.looping import split_rings
-from zinc_otter.core.cage.edits.pairing import best_shift, brought_onto
+from zinc_otter.core.cage.edits.add_loop import split_rings
 from zinc_otter.core.cage.selection import Selection
 from zinc_otter.core.cage.topology import Bools, Floats, Ints, Topology
 from zinc_otter.core.errors import BadNumberError, BadSelectionError, CoreError
@@ -87,9 +87,7 @@ def _ends(cage: Cage, selection: Selection) -> tuple[Bools, list[_End]]:
     if selection.kind == "edge":
         chains = border_chains(t, selection.ids)
         if len(chains) != 2:
-            raise BadSelectionError(
-                f"A bridge joins two ends; the picked edges make up {len(chains)}.", edges=selection.ids
-            )
+            raise BadSelectionError(f"A bridge joins two ends; the picked edges make up {len(chains)}.", edges=selection.ids)
         if chains[0].closed != chains[1].closed:
             raise BadSelectionError("One end is a closed loop and the other is not; pick two of a kind.")
         return keep, [_End(chain, _opening(cage, chain)) for chain in chains]

@@ -9,11 +9,11 @@ from typing import Literal
 import numpy as np
 from scipy.spatial.transform import Rotation
 
+from zinc_otter.core.cage.building.chains import open_corners, outwards
+from zinc_otter.core.cage.building.even_shifts import even_shifts, offsets_of
+from zinc_otter.core.cage.building.lifting import Lift, lifted
 from zinc_otter.core.cage.cage import Cage, unit
 from zinc_otter.core.cage.edit import Edit, edges_between, rebuilt
-from zinc_otter.core.cage.edits.chains import open_corners, outwards
-from zinc_otter.core.cage.edits.even import even_shifts, offsets_of
-from zinc_otter.core.cage.edits.lift import Lift, lifted
 from zinc_otter.core.cage.selection import Selection
 from zinc_otter.core.cage.topology import Floats, Ints, joined_labels
 from zinc_otter.core.errors import BadNumberError, BadSelectionError

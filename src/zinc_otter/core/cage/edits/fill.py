@@ -6,9 +6,9 @@ from typing import Literal
 
 import numpy as np
 
+from zinc_otter.core.cage.building.chains import Chain, border_chains, open_corners, outwards
 from zinc_otter.core.cage.cage import Cage, unit
 from zinc_otter.core.cage.edit import Edit, edges_between, rebuilt
-from zinc_otter.core.cage.edits.chains import Chain, border_chains, open_corners, outwards
 from zinc_otter.core.cage.grid_fill import filled_rows, grid_counts
 from zinc_otter.core.cage.selection import Selection, vertices_of
 from zinc_otter.core.cage.topology import Floats, Ints
@@ -119,4 +119,3 @@ def _unevenness(ring: Floats, points: Floats, quads: Ints) -> float:
     diagonals = np.abs(np.linalg.norm(p[:, 0] - p[:, 2], axis=1) - np.linalg.norm(p[:, 1] - p[:, 3], axis=1))
     sides = np.linalg.norm(p - np.roll(p, -1, axis=1), axis=2)
     return float(diagonals.sum() + np.abs(sides[:, 0] - sides[:, 2]).sum() + np.abs(sides[:, 1] - sides[:, 3]).sum())
-

@@ -4,10 +4,10 @@ from __future__ import annotations
 
 import numpy as np
 
+from zinc_otter.core.cage.building.chains import chains_of
+from zinc_otter.core.cage.building.reringing import reringed
 from zinc_otter.core.cage.cage import Cage
 from zinc_otter.core.cage.edit import Edit, edges_between
-from zinc_otter.core.cage.edits.chains import chains_of
-from zinc_otter.core.cage.edits.reringing import reringed
 from zinc_otter.core.cage.selection import Selection
 from zinc_otter.core.cage.topology import Bools, Floats, Ints, Topology, joined_labels
 from zinc_otter.core.errors import BadSelectionError

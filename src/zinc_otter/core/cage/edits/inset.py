@@ -4,10 +4,10 @@ from __future__ import annotations
 
 import numpy as np
 
+from zinc_otter.core.cage.building.lifting import Lift, lifted
 from zinc_otter.core.cage.cage import Cage, unit
 from zinc_otter.core.cage.edit import Edit
 from zinc_otter.core.cage.edits.extrude import even_lift
-from zinc_otter.core.cage.edits.lift import Lift, lifted
 from zinc_otter.core.cage.selection import Selection
 from zinc_otter.core.cage.topology import Floats
 from zinc_otter.core.errors import BadNumberError

@@ -7,14 +7,14 @@ from typing import Literal
 
 import numpy as np
 
+from zinc_otter.core.cage.building.chains import border_chains
+from zinc_otter.core.cage.building.cutting import cut
+from zinc_otter.core.cage.building.tearing import torn
 from zinc_otter.core.cage.cage import Cage
 from zinc_otter.core.cage.edit import Edit, edges_between
-from zinc_otter.core.cage.edits.chains import border_chains
-from zinc_otter.core.cage.edits.creasing import set_crease
-from zinc_otter.core.cage.edits.cut import cut
+from zinc_otter.core.cage.edits.creases import set_crease
 from zinc_otter.core.cage.edits.delete import delete_elements
 from zinc_otter.core.cage.edits.fill import Way, fill
-from zinc_otter.core.cage.edits.parting import torn
 from zinc_otter.core.cage.plane import Plane
 from zinc_otter.core.cage.selection import Selection, middles_of
 from zinc_otter.core.cage.topology import Bools, Ints

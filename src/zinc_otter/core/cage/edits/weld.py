@@ -7,17 +7,15 @@ from collections.abc import Sequence
 import numpy as np
 from scipy.spatial import cKDTree
 
+from zinc_otter.core.cage.building.merging import averaged, merged, renumbered
 from zinc_otter.core.cage.cage import Cage
 from zinc_otter.core.cage.edit import Edit
-from zinc_otter.core.cage.edits.merge import averaged, merged, renumbered
 from zinc_otter.core.cage.selection import Selection, vertices_of
 from zinc_otter.core.cage.topology import Ints, joined_labels
 from zinc_otter.core.errors import BadNumberError, BadSelectionError, UnsoundCageError
 
 
-def weld(
-    cage: Cage, selection: Selection, onto: int | None = None, point: Sequence[float] | None = None
-) -> Edit:
+def weld(cage: Cage, selection: Selection, onto: int | None = None, point: Sequence[float] | None = None) -> Edit:
     """Make all that is picked one vertex: at its middle, at its vertex ``onto``, or at a ``point`` (3,).
 
     Raises BadSelectionError, BadNumberError, UnsoundCageError.

@@ -6,12 +6,12 @@ from typing import Literal
 
 import numpy as np
 
+from zinc_otter.core.cage.building.chains import Chain, border_chains
+from zinc_otter.core.cage.building.gridding import gridded
+from zinc_otter.core.cage.building.merging import averaged, merged, renumbered
+from zinc_otter.core.cage.building.pairing import best_shift, monotone_pairs
 from zinc_otter.core.cage.cage import Cage
 from zinc_otter.core.cage.edit import Edit, ElementMap, edges_between
-from zinc_otter.core.cage.edits.chains import Chain, border_chains
-from zinc_otter.core.cage.edits.gridding import gridded
-from zinc_otter.core.cage.edits.merge import averaged, merged, renumbered
-from zinc_otter.core.cage.edits.pairing import best_shift, monotone_pairs
 from zinc_otter.core.cage.selection import Selection
 from zinc_otter.core.cage.topology import Floats, Ints, joined_labels
 from zinc_otter.core.errors import BadSelectionError, UnsoundCageError
@@ -93,9 +93,7 @@ def _closed_up(chain: Chain) -> Ints:
     return np.append(chain.verts, chain.verts[0]) if chain.closed else chain.verts
 
 
-def _with_partners(
-    cage: Cage, few: Chain, a: Ints, b: Ints, partner: Ints, positions: Floats
-) -> tuple[Edit, Ints]:
+def _with_partners(cage: Cage, few: Chain, a: Ints, b: Ints, partner: Ints, positions: Floats) -> tuple[Edit, Ints]:
     """The cage with vertices put on the shorter chain, and for each vertex of ``b`` the one it is to join."""
     edges = edges_between(cage.topology, few.pairs)
     counts = np.diff(partner) - 1

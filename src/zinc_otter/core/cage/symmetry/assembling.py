@@ -5,9 +5,9 @@ from __future__ import annotations
 import numpy as np
 from scipy.spatial import cKDTree
 
+from zinc_otter.core.cage.building.cutting import cut
 from zinc_otter.core.cage.cage import Cage
 from zinc_otter.core.cage.edit import edges_between
-from zinc_otter.core.cage.edits.cut import cut
 from zinc_otter.core.cage.edits.delete import delete_elements
 from zinc_otter.core.cage.face_bound import check_face_total
 from zinc_otter.core.cage.plane import Plane

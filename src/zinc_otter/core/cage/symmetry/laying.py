@@ -8,7 +8,7 @@ import numpy as np
 
 from zinc_otter.core.cage.cage import Cage
 from zinc_otter.core.cage.edit import Edit, ElementMap
-from zinc_otter.core.cage.edits.laying import Corner, lay_face
+from zinc_otter.core.cage.edits.lay import Corner, lay_face
 from zinc_otter.core.cage.selection import Selection
 from zinc_otter.core.cage.symmetry.symmetric import Symmetry
 

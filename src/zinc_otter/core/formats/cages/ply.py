@@ -22,7 +22,7 @@ _MOST_HEADER = 64_000
 
 def read(data: bytes, build: Build = cage_of) -> Loaded:
     """Raises FileFormatError, UnsoundCageError."""
-    _look_at_counts(data)
+    _check_counts(data)
     try:
         made = PlyData.read(io.BytesIO(data))
         vertex, face = made["vertex"], made["face"]
@@ -75,7 +75,7 @@ def write(cage: Cage, name: str) -> bytes:
     return out.getvalue()
 
 
-def _look_at_counts(data: bytes) -> None:
+def _check_counts(data: bytes) -> None:
     """Refuse a header that claims more than its file can hold, before room is made for it."""
     head = data[:_MOST_HEADER].split(b"end_header", 1)[0]
     if not data.startswith(b"ply") or b"end_header" not in data[:_MOST_HEADER]:

@@ -16,8 +16,8 @@ import numpy as np
 # that loading it in one thread while another loads anything stops both for ever.
 from pxr import Gf, Sdf, Tf, Usd, UsdGeom, Vt
 
+from zinc_otter.core.cage.building.joining import joined
 from zinc_otter.core.cage.cage import Cage
-from zinc_otter.core.cage.edits.parting import joined
 from zinc_otter.core.cage.topology import Floats
 from zinc_otter.core.errors import FileFormatError
 from zinc_otter.core.formats.cages.loaded import Build, Loaded, cage_of

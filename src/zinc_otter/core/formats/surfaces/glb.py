@@ -7,35 +7,35 @@ import json
 import numpy as np
 
 from zinc_otter.core.cage.topology import Floats
-from zinc_otter.core.formats.surfaces.look import Look
+from zinc_otter.core.formats.surfaces.appearance import Appearance
 from zinc_otter.core.solid.mesh.body import NamedTriangles
 from zinc_otter.core.solid.tessellation import Triangles
 
 FLOAT, UNSIGNED = 5126, 5125
 
 
-def write_glb(triangles: Triangles, look: Look) -> bytes:
+def write_glb(triangles: Triangles, appearance: Appearance) -> bytes:
     """The whole file, shaded as on the screen: smooth but for sharp bends. The triangles must be closed."""
     made_by = np.zeros(len(triangles.triangles), dtype=np.int32)
     points, normals, faces = NamedTriangles(triangles.points, triangles.triangles, made_by, ("",)).shaded()
     positions = (_y_up(points) / 1000).astype("<f4")
     arrays = [positions.tobytes(), _y_up(normals).astype("<f4").tobytes(), faces.astype("<u4").tobytes()]
     starts = np.cumsum([0, *(len(a) for a in arrays)])
-    linear = [float(c / 12.92 if c <= 0.04045 else ((c + 0.055) / 1.055) ** 2.4) for c in look.colour]
+    linear = [float(c / 12.92 if c <= 0.04045 else ((c + 0.055) / 1.055) ** 2.4) for c in appearance.colour]
     document = {
         "asset": {"version": "2.0", "generator": "Zinc Otter"},
         "scene": 0,
         "scenes": [{"nodes": [0]}],
-        "nodes": [{"mesh": 0, "name": look.name}],
+        "nodes": [{"mesh": 0, "name": appearance.name}],
         "meshes": [
             {
-                "name": look.name,
+                "name": appearance.name,
                 "primitives": [{"attributes": {"POSITION": 0, "NORMAL": 1}, "indices": 2, "material": 0}],
             }
         ],
         "materials": [
             {
-                "name": look.name,
+                "name": appearance.name,
                 "pbrMetallicRoughness": {"baseColorFactor": [*linear, 1.0], "metallicFactor": 0.0, "roughnessFactor": 0.7},
             }
         ],

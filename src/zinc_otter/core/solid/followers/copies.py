@@ -8,8 +8,8 @@ from typing import TYPE_CHECKING, ClassVar, Literal
 
 import numpy as np
 
+from zinc_otter.core.cage.building.joining import joined
 from zinc_otter.core.cage.cage import Cage
-from zinc_otter.core.cage.edits.parting import joined
 from zinc_otter.core.cage.edits.weld import weld_close
 from zinc_otter.core.cage.plane import Vec, plane_at
 from zinc_otter.core.cage.selection import Selection

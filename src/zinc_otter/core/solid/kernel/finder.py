@@ -13,7 +13,7 @@ from zinc_otter.core.errors import CoreError, KernelError
 from zinc_otter.core.solid.followers.base import OnKernel
 from zinc_otter.core.solid.followers.rounding import Fillet
 from zinc_otter.core.solid.kernel.check import near_volume
-from zinc_otter.core.solid.kernel.guard import guarded
+from zinc_otter.core.solid.kernel.limits import Limited, unlimited
 from zinc_otter.core.solid.kernel.operations import contours, nearest_contour
 from zinc_otter.core.solid.kernel.route import KernelStep
 from zinc_otter.core.solid.kernel.shape import (
@@ -95,20 +95,22 @@ def find_radius(
     progress: Callable[[float, str], None] = lambda _, __: None,
     near: Vec | None = None,
     clock: Callable[[], float] = lambda: 0.0,
+    *,
+    within: Limited = unlimited,
 ) -> Found:
     """The largest radius up to ``wished`` mm to which the edges between two names can be rounded, within 2 %.
 
     ``body`` is what the kernel makes of the ``recipe``. With ``near``, only the chain of edges that comes nearest to that
-    point. A radius holds when a fillet of it would be taken: on the mesh route, and in the kernel in a child process, with
-    its volume held against the other's. ``clock`` gives seconds that only go forwards; without one the budget has no end.
-    Raises KernelError where there are no such edges.
+    point. A radius holds when a fillet of it would be taken: on the mesh route, and in the kernel, ``within`` the budget of
+    one, with its volume held against the other's. ``clock`` gives seconds that only go forwards; without one the budget
+    has no end. Raises KernelError where there are no such edges.
     """
     edges = edges_between(body, names)
     if not edges:
         raise KernelError("There are no such edges on the solid.")
     if near is not None:
         edges = nearest_contour(body, edges, near)
-    search = _Search(recipe, body, names, budget, progress, clock)
+    search = _Search(recipe, body, names, budget, progress, clock, within)
     chains = contours(body, edges)
     together = search.largest(near, wished, search.guess(edges, wished))
     if together.best >= wished:
@@ -142,9 +144,10 @@ class _Search:
         budget: Budget,
         progress: Callable[[float, str], None],
         clock: Callable[[], float],
+        within: Limited,
     ) -> None:
         self._recipe, self._body, self._names = recipe, body, names
-        self._budget, self._progress, self._clock = budget, progress, clock
+        self._budget, self._progress, self._clock, self._within = budget, progress, clock, within
         self._begun = clock()
         self._volume = near_volume(body)
         self._kept: dict[Step, MeshBody] = {}
@@ -205,7 +208,7 @@ class _Search:
         else:
             step = KernelStep(fillet, self._body, _NOTHING_BESIDE, self._volume, None, 0.0)
         try:
-            guarded(f"A radius of {radius:.3g} mm", self._budget.one, lambda: step.holds())
+            self._within(f"A radius of {radius:.3g} mm", self._budget.one, lambda: step.holds())
         except CoreError as error:
             return Try(radius, str(error))
         return Try(radius, None)

@@ -16,7 +16,7 @@ from zinc_otter.core.solid.fitting import fit_patches
 from zinc_otter.core.solid.followers.base import PIECE, Follower, OnKernel, WaitsError
 from zinc_otter.core.solid.imported import step_of
 from zinc_otter.core.solid.kernel.check import accepted, exact_volume, near_volume, vouched_for
-from zinc_otter.core.solid.kernel.guard import guarded
+from zinc_otter.core.solid.kernel.limits import Limited, unlimited
 from zinc_otter.core.solid.kernel.operations import offset_solid
 from zinc_otter.core.solid.kernel.shape import NamedShape, extent, one_name, reach_of
 from zinc_otter.core.solid.mesh.route import Done, Made, sentence
@@ -43,19 +43,21 @@ def made_in_kernel(
     seconds: float = STEP_SECONDS,
     progress: Callable[[float, str], None] = lambda _, __: None,
     imported: Callable[[bytes], TopoDS_Shape] | None = None,
+    *,
+    within: Limited = unlimited,
 ) -> KernelMade:
     """The body of a recipe as a B-rep.
 
-    ``imported`` reads the STEP files of solids that were brought in. ``by_mesh`` is what the mesh route made of it: steps
-    that it could not do are passed over with its notes, the others must change the volume as much as there. Raises
-    OpenCageError, and KernelError naming the step that did not hold.
+    Each step is run ``within`` a limit of ``seconds``. ``imported`` reads the STEP files of solids that were brought in.
+    ``by_mesh`` is what the mesh route made of it: steps that it could not do are passed over with its notes, the others
+    must change the volume as much as there. Raises OpenCageError, and KernelError naming the step that did not hold.
     """
     cage, followers, notes = as_solid(recipe)
     _refuse_crossing(cage)
     progress(0.02, "Fitting patches to the surface")
     patches = fit_patches(cage)
-    body = guarded("Building faces and edges", seconds, lambda: one_name(build_solid(patches), PIECE))
-    volume = guarded("Measuring the form", seconds, lambda: near_volume(body))
+    body = within("Building faces and edges", seconds, lambda: one_name(build_solid(patches), PIECE))
+    volume = within("Measuring the form", seconds, lambda: near_volume(body))
     done: list[Follower] = []
     maker = _Maker(recipe, imported)
     known = {note.follower: note for note in by_mesh.notes}
@@ -73,7 +75,7 @@ def made_in_kernel(
             follower = there.follower
             step = KernelStep.checked(there, body, at, volume)
         try:
-            body, volume = guarded(follower.called, seconds * follower.patience, step)
+            body, volume = within(follower.called, seconds * follower.patience, step)
         except WaitsError as error:
             notes.append(Note(follower.id, "waits", str(error), error.place))
             continue
@@ -82,7 +84,7 @@ def made_in_kernel(
         done.append(follower)
         words = f"{follower.called} was made by the kernel alone, without a second opinion. {note.words}"
         notes.append(Note(follower.id, "done", words if note.unchecked else note.words, note.place))
-    volume = guarded("Measuring the body", seconds, lambda: exact_volume(body))
+    volume = within("Measuring the body", seconds, lambda: exact_volume(body))
     return KernelMade(body, in_order(recipe, notes), volume, patches)
 
 

@@ -4,11 +4,11 @@ from __future__ import annotations
 
 import numpy as np
 
+from zinc_otter.core.cage.building.reringing import reringed
 from zinc_otter.core.cage.cage import Cage, unit
 from zinc_otter.core.cage.edit import Edit, edges_between
 from zinc_otter.core.cage.edits.chamfer.fans import Fans, check_asked, fans_of, largest_distance
 from zinc_otter.core.cage.edits.chamfer.profile import Faces, section
-from zinc_otter.core.cage.edits.reringing import reringed
 from zinc_otter.core.cage.face_bound import check_face_total
 from zinc_otter.core.cage.growing_points import GrowingPoints
 from zinc_otter.core.cage.selection import Selection

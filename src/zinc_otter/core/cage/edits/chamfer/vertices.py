@@ -6,10 +6,10 @@ from collections.abc import Callable
 
 import numpy as np
 
+from zinc_otter.core.cage.building.reringing import reringed
 from zinc_otter.core.cage.cage import Cage, unit
 from zinc_otter.core.cage.edit import Edit
 from zinc_otter.core.cage.edits.chamfer.fans import check_asked
-from zinc_otter.core.cage.edits.reringing import reringed
 from zinc_otter.core.cage.selection import Selection
 from zinc_otter.core.errors import BadSelectionError
 

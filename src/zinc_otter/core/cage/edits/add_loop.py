@@ -8,14 +8,15 @@ from typing import Literal
 
 import numpy as np
 
+from zinc_otter.core.cage.building.gridding import Gridded, gridded
 from zinc_otter.core.cage.cage import Cage
-from zinc_otter.core.cage.edits.gridding import Gridded, gridded
 from zinc_otter.core.cage.picking.loops import ring_through
 from zinc_otter.core.cage.selection import Selection
 from zinc_otter.core.cage.topology import Bools, Floats, Ints
 from zinc_otter.core.errors import BadNumberError, BadSelectionError
 
 Ends = Literal["ngon", "quads"]
+
 
 MOST_LOOPS = 32
 

@@ -15,6 +15,7 @@ from zinc_otter.core.errors import BadNumberError, BadSelectionError
 Corner = int | Sequence[float]
 """A vertex of the cage by its index, or a new point (3,) in mm."""
 
+
 Given = Corner | tuple[int, int]
 """A corner, or both ends of an edge, in whichever order lets the sides of the face not cross."""
 

@@ -4,9 +4,9 @@ from __future__ import annotations
 
 import numpy as np
 
+from zinc_otter.core.cage.building.merging import averaged, merged, renumbered
 from zinc_otter.core.cage.cage import Cage
 from zinc_otter.core.cage.edit import Edit
-from zinc_otter.core.cage.edits.merge import averaged, merged, renumbered
 from zinc_otter.core.cage.picking.loops import edge_ring
 from zinc_otter.core.cage.selection import Selection, convert
 from zinc_otter.core.cage.topology import joined_labels

@@ -11,6 +11,7 @@ from zinc_otter.core.cage.topology import Floats, Ints
 _LONGEST = 4.0
 """No vertex goes further than so many times the distance: at a spike the wall is rather thinner than a needle."""
 
+
 _ALMOST_FLAT = 5e-3
 """Of the spread of normals at a vertex, what counts as none: below about four degrees noise would steer the vertex."""
 

@@ -6,10 +6,11 @@ from dataclasses import replace
 
 import numpy as np
 
+from zinc_otter.core.cage.building.evenly import evenly_on
+from zinc_otter.core.cage.building.gridding import Gridded, gridded
 from zinc_otter.core.cage.cage import Cage
-from zinc_otter.core.cage.edits.gridding import Gridded, gridded
 from zinc_otter.core.cage.selection import Selection
-from zinc_otter.core.cage.topology import Floats, Ints, Topology
+from zinc_otter.core.cage.topology import Ints, Topology
 from zinc_otter.core.errors import BadNumberError, BadSelectionError
 
 MOST_PARTS = 64
@@ -31,9 +32,7 @@ def split_edges(cage: Cage, selection: Selection, parts: int) -> Gridded:
     return replace(done, selected=done.whole(selection))
 
 
-def split_faces(
-    cage: Cage, selection: Selection, along: int, across: int, leading: Ints | None = None
-) -> Gridded:
+def split_faces(cage: Cage, selection: Selection, along: int, across: int, leading: Ints | None = None) -> Gridded:
     """Part each picked quad into ``along`` by ``across`` quads; all of them are selected.
 
     The directions lead on from face to face; "along" is that of the first edge of the first face, or of the edges among
@@ -101,15 +100,6 @@ def _neighbours(t: Topology, face: int, edges: Ints, wanted: Ints, left: set[int
                 same, cross = int(wanted[k]), int(wanted[(k + 1) % 4])
                 found.append((other, same, cross) if at % 2 == 0 else (other, cross, same))
     return found
-
-
-def evenly_on(cage: Cage, edges: Ints, counts: Ints) -> Floats:
-    """(sum, 3) points that part each edge evenly, from its lower vertex on."""
-    which = np.repeat(np.arange(len(edges)), counts)
-    before = np.cumsum(counts) - counts
-    share = (np.arange(len(which)) - before[which] + 1) / (counts[which] + 1)
-    a, b = cage.positions[cage.topology.edge_verts[edges[which]]].transpose(1, 0, 2)
-    return np.asarray((1 - share[:, None]) * a + share[:, None] * b)
 
 
 def _check_parts(parts: int) -> None:

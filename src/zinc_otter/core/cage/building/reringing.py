@@ -59,9 +59,7 @@ def reringed(
     faces = done.old_to_new.faces.copy()
     once = np.bincount(old, minlength=t.face_count)[old] == 1
     faces[old[once]] = new[once]
-    sets = {
-        name: np.union1d(done.cage.face_sets[name], new[np.isin(old, ids)]) for name, ids in cage.face_sets.items()
-    }
+    sets = {name: np.union1d(done.cage.face_sets[name], new[np.isin(old, ids)]) for name, ids in cage.face_sets.items()}
     after = done.cage
     after = Cage(after.positions, after.topology, after.edge_sharpness, after.vertex_sharpness, sets)
     edges = edges_between(after.topology, done.verts[t.edge_verts])
@@ -80,4 +78,3 @@ def _same_corners(t: Topology, after: Topology, faces: Ints, vertex: Ints) -> In
     wanted = face * after.vertex_count + vertex
     at = order[np.minimum(np.searchsorted(keys[order], wanted), len(keys) - 1)]
     return np.where((face >= 0) & (vertex >= 0) & (keys[at] == wanted), at, -1).astype(np.int32)
-

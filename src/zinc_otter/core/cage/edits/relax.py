@@ -1,14 +1,12 @@
-"""Even out: relax vertices within the form, and space the vertices of loops evenly."""
+"""Relax vertices within the form."""
 
 from __future__ import annotations
 
 import numpy as np
-from scipy.interpolate import CubicSpline
 from scipy.sparse import csr_matrix
 
 from zinc_otter.core.cage.cage import Cage, unit
 from zinc_otter.core.cage.edit import Edit, same_structure
-from zinc_otter.core.cage.edits.chains import picked_chains
 from zinc_otter.core.cage.selection import Selection, vertex_normals, vertices_of
 from zinc_otter.core.cage.topology import Bools, Floats, Ints
 from zinc_otter.core.errors import BadNumberError
@@ -43,40 +41,6 @@ def relax(cage: Cage, selection: Selection, rounds: int = 5, strength: float = 0
         step[on_line] = (step[on_line] * along[on_line]).sum(axis=1, keepdims=True) * along[on_line]
         current = current.with_positions(p + strength * np.where(moving[:, None], step, 0.0))
     return same_structure(current, selection)
-
-
-def space_evenly(cage: Cage, selection: Selection, share: float = 1.0) -> Edit:
-    """Set the vertices of picked chains at even distances along the smooth curve through them, by a ``share`` of the way.
-
-    The ends of a chain stay; a loop that goes round turns so that its vertices move least. Raises BadSelectionError,
-    BadNumberError.
-    """
-    if not (np.isfinite(share) and 0 <= share <= 1):
-        raise BadNumberError("The share of the way runs from 0 to 1.")
-    positions = cage.positions.copy()
-    for chain in picked_chains(cage, selection):
-        p = cage.positions[chain.verts]
-        positions[chain.verts] = p + share * (_even_points(p, chain.closed) - p)
-    return same_structure(cage.with_positions(positions), selection)
-
-
-def _even_points(p: Floats, closed: bool) -> Floats:
-    if len(p) < 3:
-        return p
-    through = np.vstack([p, p[:1]]) if closed else p
-    chords = np.maximum(np.linalg.norm(np.diff(through, axis=0), axis=1), 1e-12)
-    knots = np.concatenate([[0], np.cumsum(chords)])
-    curve = CubicSpline(knots, through, bc_type="periodic" if closed else "natural")
-    fine = np.linspace(0, knots[-1], 64 * len(chords) + 1)
-    fine = np.union1d(fine, knots)
-    run = np.concatenate([[0], np.cumsum(np.linalg.norm(np.diff(curve(fine), axis=0), axis=1))])
-    at = np.interp(knots[: len(p)], fine, run)
-    total = float(run[-1])
-    if not closed:
-        return np.asarray(curve(np.interp(np.linspace(0, total, len(p)), run, fine)))
-    even = np.arange(len(p)) * total / len(p)
-    even = (even + float((at - even).mean())) % total
-    return np.asarray(curve(np.interp(even, run, fine)))
 
 
 def _lines(cage: Cage) -> tuple[Ints, Bools, Bools]:

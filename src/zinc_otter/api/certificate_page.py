@@ -3,21 +3,18 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
-from html import escape
+from importlib import resources
+
+from mako.template import Template
 
 from zinc_otter.core.remark import Remark
 from zinc_otter.core.solid.certificate import Certificate
 from zinc_otter.core.solid.gate import in_short
 
-_STYLE = """
-body { font: 15px/1.45 Georgia, serif; max-width: 44rem; margin: 2.5rem auto; padding: 0 1.5rem; color: #22282b; }
-h1 { font-size: 1.5rem; border-bottom: 2px solid #1f6f78; padding-bottom: .4rem; }
-h2 { font-size: 1.05rem; margin: 1.6rem 0 .4rem; }
-table { border-collapse: collapse; width: 100%; }
-th, td { text-align: left; padding: .25rem .5rem; border-bottom: 1px solid #c9ced0; vertical-align: top; }
-.faults { border: 2px solid #b3261e; padding: .2rem 1rem; margin: 1rem 0; color: #b3261e; }
-th { font-weight: 400; color: #5f6c73; width: 46%; }
-"""
+# All that is put in is escaped, unless a template says otherwise.
+_PAGE = Template(
+    resources.files(__package__).joinpath("templates", "certificate.html").read_text("utf-8"), default_filters=["h"]
+)
 
 
 def certificate_page(certificate: Certificate, name: str, made_from: str) -> str:
@@ -55,33 +52,21 @@ def certificate_page(certificate: Certificate, name: str, made_from: str) -> str
                 ("Largest tolerance of the kernel", f"{m.tolerance:.2g} mm"),
             ]
         steps = [(called, words or status) for _, called, status, words in m.followers]
-    parts = [f"<h1>{escape(name)}</h1>"]
-    if c.faults:
-        head = "This is not what was asked for" if in_short(c.faults) == "incomplete" else "This is no sound solid"
-        parts.append(f'<div class="faults"><h2>{head}</h2><ul>{_listed(c.faults)}</ul></div>')
-    parts += [_table("The solid", facts), _table("How true it is", truth)]
-    if steps:
-        parts.append(_table("What was done to the form", steps))
-    if c.warnings:
-        parts.append(f"<h2>To look at</h2><ul>{_listed(c.warnings)}</ul>")
-    parts.append(f"<p>Millimetres. Made from <code>{escape(made_from[:16])}</code>.</p>")
-    title = escape(f"Certificate of {name}")
-    return (
-        f'<!doctype html><html lang="en"><meta charset="utf-8"><title>{title}</title><style>{_STYLE}</style>'
-        f"<body>{''.join(parts)}</body></html>"
+    page: str = _PAGE.render_unicode(
+        name=name,
+        made_from=made_from[:16],
+        verdict="This is not what was asked for" if in_short(c.faults) == "incomplete" else "This is no sound solid",
+        faults=_listed(c.faults),
+        tables=[("The solid", facts), ("How true it is", truth), *([("What was done to the form", steps)] if steps else [])],
+        warnings=_listed(c.warnings),
     )
+    return page
 
 
-def _listed(remarks: Sequence[Remark]) -> str:
+def _listed(remarks: Sequence[Remark]) -> list[str]:
     """Each with its place, if it has one."""
     items = []
     for remark in remarks:
         points = "; ".join(", ".join(f"{x:.2f}" for x in point) for point in remark.place.points[:3])
-        where = f" Near {points} mm." if points else ""
-        items.append(f"<li>{escape(remark.words + where)}</li>")
-    return "".join(items)
-
-
-def _table(title: str, rows: list[tuple[str, str]]) -> str:
-    lines = "".join(f"<tr><th>{escape(name)}</th><td>{escape(value)}</td></tr>" for name, value in rows)
-    return f"<h2>{escape(title)}</h2><table>{lines}</table>"
+        items.append(f"{remark.words} Near {points} mm." if points else remark.words)
+    return items

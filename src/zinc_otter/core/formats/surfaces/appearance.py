@@ -24,7 +24,7 @@ def nearest_clay(colour: Colour) -> str:
 
 
 @dataclass(frozen=True)
-class Look:
+class Appearance:
     """A name for people, and a colour as sRGB from 0 to 1."""
 
     name: str

@@ -4,9 +4,9 @@ from __future__ import annotations
 
 import numpy as np
 
+from zinc_otter.core.cage.building.reringing import reringed
 from zinc_otter.core.cage.cage import Cage
 from zinc_otter.core.cage.edit import Edit, edges_between
-from zinc_otter.core.cage.edits.reringing import reringed
 from zinc_otter.core.cage.selection import Selection
 from zinc_otter.core.cage.topology import Ints, Topology
 from zinc_otter.core.errors import BadSelectionError
@@ -46,7 +46,7 @@ def spin(cage: Cage, selection: Selection, backwards: bool = False, contrary: In
         other_way = contrary is not None and bool(np.isin(edge, contrary))
         shift = -1 if backwards != other_way else 1
         loop = around[shift:] + around[:shift]
-        rings.append(([int(t.corner_face[first])], [*loop[: size], loop[size]]))
+        rings.append(([int(t.corner_face[first])], [*loop[:size], loop[size]]))
         rings.append(([int(t.corner_face[second])], [*loop[size:], loop[0]]))
         pairs.append((loop[0], loop[size]))
     made = np.array(pairs, dtype=np.int64)

@@ -12,7 +12,7 @@ from collections.abc import Sequence
 import numpy as np
 
 from zinc_otter.core.cage.cage import Cage
-from zinc_otter.core.cage.edits.looping import Looped
+from zinc_otter.core.cage.edits.add_loop import Looped
 from zinc_otter.core.cage.picking.loops import straight_on
 from zinc_otter.core.cage.topology import Bools, Floats, Ints, Topology
 

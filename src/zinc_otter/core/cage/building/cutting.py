@@ -4,9 +4,9 @@ from __future__ import annotations
 
 import numpy as np
 
+from zinc_otter.core.cage.building.gridding import Split
+from zinc_otter.core.cage.building.parting import parted
 from zinc_otter.core.cage.cage import Cage
-from zinc_otter.core.cage.edits.gridding import Split
-from zinc_otter.core.cage.edits.splitting import parted
 from zinc_otter.core.cage.plane import Plane
 from zinc_otter.core.cage.topology import Bools
 

@@ -4,10 +4,10 @@ from __future__ import annotations
 
 import numpy as np
 
+from zinc_otter.core.cage.building.gridding import Split
+from zinc_otter.core.cage.building.reringing import reringed
 from zinc_otter.core.cage.cage import Cage
 from zinc_otter.core.cage.edit import edges_between
-from zinc_otter.core.cage.edits.gridding import Split
-from zinc_otter.core.cage.edits.reringing import reringed
 from zinc_otter.core.cage.selection import Selection
 from zinc_otter.core.cage.topology import Bools, Floats, Ints
 from zinc_otter.core.errors import BadSelectionError

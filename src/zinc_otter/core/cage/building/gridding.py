@@ -6,9 +6,9 @@ from dataclasses import dataclass, field
 
 import numpy as np
 
+from zinc_otter.core.cage.building.reringing import reringed
 from zinc_otter.core.cage.cage import Cage
 from zinc_otter.core.cage.edit import Edit, edges_between
-from zinc_otter.core.cage.edits.reringing import reringed
 from zinc_otter.core.cage.face_bound import check_face_total
 from zinc_otter.core.cage.grid_fill import coons
 from zinc_otter.core.cage.growing_points import GrowingPoints

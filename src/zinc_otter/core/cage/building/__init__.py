@@ -1,0 +1,1 @@
+"""What edits are built of: chains, grids, motions, cages put together anew."""
