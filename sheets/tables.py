@@ -55,7 +55,7 @@ def sharpening() -> list[str]:
         f"| none | 15.00 | {_rim_radius(tube):.2f} |",
     ]
     for share in SHARES:
-        done = add_loops(tube, Selection.of("edge", [rung]), (share,))
+        done = add_loops(tube, Selection.of("edge", [rung]), shares=(share,))
         lines.append(f"| at {100 * share:.0f} % | {15 * (1 - share):.2f} | {_rim_radius(done.cage):.2f} |")
     return lines
 

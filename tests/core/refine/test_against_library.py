@@ -50,24 +50,25 @@ def loop(cage: Cage) -> Selection:
 
 
 VERBS: dict[str, Callable[[Cage], Edit]] = {
-    "add loop": lambda c: add_loops(c, crossing(c), (0.3,)),
-    "add loop, form held": lambda c: add_holding_loops(c, crossing(c), (0.5,)),
+    "add loop": lambda c: add_loops(c, crossing(c), shares=(0.3,)),
+    "add loop, form held": lambda c: add_holding_loops(c, crossing(c), shares=(0.5,)),
     "remove": lambda c: heal(c, Selection.of("edge", [smooth_edge(c)])),
     "remove, form held": lambda c: remove_holding(c, Selection.of("edge", [smooth_edge(c)])),
     "split faces": lambda c: split_faces(c, Selection.of("face", [0, 1]), 2, 2),
     "split edges": lambda c: split_edges(c, crossing(c), 3),
     "knife": lambda c: knife(c, plane_at(c.positions.mean(axis=0), (1, 0.2, 0.1)), leave="filled"),
-    "chamfer of the crease": lambda c: chamfer_edges(c, Selection.of("edge", np.flatnonzero(c.edge_sharpness > 0)), 0.4, 2,
-                                                     True, keep_creases=True),
-    "chamfer that meets it": lambda c: chamfer_edges(c, Selection.of("edge", [smooth_edge(c)]), 0.4, 2),
+    "chamfer of the crease": lambda c: chamfer_edges(
+        c, Selection.of("edge", np.flatnonzero(c.edge_sharpness > 0)), 0.4, segments=2, is_round=True,
+        keep_creases=True),
+    "chamfer that meets it": lambda c: chamfer_edges(c, Selection.of("edge", [smooth_edge(c)]), 0.4, segments=2),
     "chamfer of vertices": lambda c: chamfer_vertices(c, Selection.of("vertex", c.topology.edge_verts[smooth_edge(c)]), 0.4),
     "spin": lambda c: spin(c, Selection.of("edge", [smooth_edge(c)])),
     "collapse": lambda c: collapse(c, Selection.of("edge", [smooth_edge(c)])),
     "slide": lambda c: slide(c, loop(c), 0.3),
     "straighten": lambda c: straighten(c, loop(c)),
     "space evenly": lambda c: space_evenly(c, loop(c)),
-    "relax": lambda c: relax(c, everything(c), 4),
-    "relax, form held": lambda c: relax_holding(c, everything(c), 4),
+    "relax": lambda c: relax(c, everything(c), rounds=4),
+    "relax, form held": lambda c: relax_holding(c, everything(c), rounds=4),
     "resample": lambda c: resample(c, Selection.of("face", np.flatnonzero(c.face_normals[:, 2] > 0.8)), 6, 3),
     # To what has faded at the level that is compared.
     "softened": lambda c: scale_creases(c, everything(c), 0.25),
@@ -97,7 +98,6 @@ class AfterEachVerb(unittest.TestCase):
                     two = (t.vertex_valence == 2) & ~t.on_border
                     apart = np.linalg.norm(limit - theirs.limit[index], axis=1)[~dart & ~two]
                     self.assertLess(apart.max() / scale, 1e-6)
-
 
     def test_at_vertices_of_two_edges_the_library_tends_to_our_limit(self) -> None:
         done = VERBS["split edges"](rimmed(1.5)).cage

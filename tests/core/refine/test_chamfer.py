@@ -78,7 +78,7 @@ class Sections(unittest.TestCase):
             points = [[0, 0, 0], [50, 0, 0], [50, 30, 0], [0, 30, 0], side, side + [50, 0, 0]]
             fold = Cage.from_faces(points, [[0, 1, 2, 3], [1, 0, 4, 5]])
             edge = int(np.flatnonzero(fold.topology.edge_corners[:, 1] >= 0)[0])
-            done = chamfer_edges(fold, Selection.of("edge", [edge]), 4.0, 6, is_round=True)
+            done = chamfer_edges(fold, Selection.of("edge", [edge]), 4.0, segments=6, is_round=True)
             radius = 4 * np.tan(turn / 2)
             bisector = np.array([np.cos(turn / 2), np.sin(turn / 2)])
             centre = bisector * 4 / np.cos(turn / 2)
@@ -95,7 +95,7 @@ class Sections(unittest.TestCase):
         # Volume of a box of 6 mm swept by a ball of 2 mm (Steiner's formula for the parallel body of a convex one).
         formula = 6**3 + 6 * 36 * 2 + 3 * np.pi * 6 * 4 + 4 / 3 * np.pi * 8
         # Chords lie within their circle: what is missing falls to a quarter with twice as many.
-        done = [chamfer_edges(cube(), all_edges(cube()), 2.0, n, is_round=True) for n in (8, 16)]
+        done = [chamfer_edges(cube(), all_edges(cube()), 2.0, segments=n, is_round=True) for n in (8, 16)]
         missing = [1 - shell_volumes(edit.cage)[0] / formula for edit in done]
         self.assertLess(missing[0], 0.003)
         self.assertAlmostEqual(missing[0] / missing[1], 4, delta=0.1)
@@ -107,7 +107,7 @@ class Sections(unittest.TestCase):
         # A long edge of a box, chamfered by d, loses d^2 / 2 for each mm of its length.
         cage = box((40, 40, 40), (1, 1, 1))
         edge = int(at_height(cage, 20)[0])
-        done = chamfer_edges(cage, Selection.of("edge", [edge]), 3.0, 1, quads=False)
+        done = chamfer_edges(cage, Selection.of("edge", [edge]), 3.0, segments=1, quads=False)
         self.assertAlmostEqual(shell_volumes(done.cage)[0], 40**3 - 4.5 * 40)
 
 
@@ -115,7 +115,7 @@ class CornersAndEnds(unittest.TestCase):
     def test_where_three_meet_there_are_quads(self) -> None:
         for segments in (1, 2, 3, 4):
             for is_round in (False, True):
-                done = chamfer_edges(cube(), all_edges(cube()), 2.0, segments, is_round)
+                done = chamfer_edges(cube(), all_edges(cube()), 2.0, segments=segments, is_round=is_round)
                 self.assertTrue(done.cage.topology.all_quads)
                 self.assertEqual(done.cage.topology.euler_characteristic, 2)
                 self.assertEqual(bool(done.remarks), segments % 2 == 1)
@@ -123,14 +123,14 @@ class CornersAndEnds(unittest.TestCase):
                 self.assertEqual(done.cage.topology.face_count, 6 + 12 * even + 8 * 3 * (even // 2) ** 2)
 
     def test_left_as_they_fall(self) -> None:
-        done = chamfer_edges(cube(), all_edges(cube()), 2.0, 1, quads=False)
+        done = chamfer_edges(cube(), all_edges(cube()), 2.0, segments=1, quads=False)
         self.assertEqual(np.bincount(done.cage.topology.face_sizes).tolist(), [0, 0, 0, 8, 18])
 
     def test_ends_of_single_edges_are_of_quads_at_valence_3_and_4(self) -> None:
         cage = jittered(box((20, 16, 12), (3, 3, 3)), 0.3)
         for edge in range(0, cage.topology.edge_count, 3):
             for segments in (1, 2, 4):
-                done = chamfer_edges(cage, Selection.of("edge", [edge]), 0.5, segments, True)
+                done = chamfer_edges(cage, Selection.of("edge", [edge]), 0.5, segments=segments, is_round=True)
                 self.assertTrue(done.cage.topology.all_quads)
                 self.assertEqual(done.cage.topology.euler_characteristic, 2)
 
@@ -149,7 +149,7 @@ class CornersAndEnds(unittest.TestCase):
         cage = knob()
         edges = np.random.default_rng(seed).choice(cage.topology.edge_count, count, replace=False)
         try:
-            done = chamfer_edges(cage, Selection.of("edge", edges), 0.4, segments, is_round)
+            done = chamfer_edges(cage, Selection.of("edge", edges), 0.4, segments=segments, is_round=is_round)
         except BadSelectionError as error:
             self.assertGreater(len(str(error)), 20)
             return
@@ -215,7 +215,10 @@ class CreasesAndRoom(unittest.TestCase):
         for edge in ends:
             for segments in (1, 2):
                 done, after = symmetric_edit(
-                    cage, symmetry, Selection.of("edge", [edge]), lambda c, s, n=segments: chamfer_edges(c, s, 1.0, n)
+                    cage,
+                    symmetry,
+                    Selection.of("edge", [edge]),
+                    lambda c, s, n=segments: chamfer_edges(c, s, 1.0, segments=n),
                 )
                 self.assertLess(after.strays(done.cage.positions), 1e-9)
 
@@ -224,7 +227,10 @@ class CreasesAndRoom(unittest.TestCase):
         cage, symmetry = cut_and_assembled(box((20, 16, 12), (2, 1, 1)), plane_at((0, 0, 0), (1, 0, 0)), True, 0.1)
         for segments in (1, 2, 4):
             done, after = symmetric_edit(
-                cage, symmetry, everything(cage, "edge"), lambda c, s, n=segments: chamfer_edges(c, s, 1.5, n, True)
+                cage,
+                symmetry,
+                everything(cage, "edge"),
+                lambda c, s, n=segments: chamfer_edges(c, s, 1.5, segments=n, is_round=True),
             )
             self.assertLess(after.strays(done.cage.positions), 1e-9)
             self.assertTrue(done.cage.topology.all_quads)

@@ -108,7 +108,7 @@ class Resample(unittest.TestCase):
     @given(st.integers(0, 1000), st.integers(4, 10), st.integers(4, 10), st.sampled_from(["even", "curvature"]))
     def test_sheets(self, seed: int, u: int, v: int, density: str) -> None:
         cage = jittered(plane((50, 40), (5, 4)), 1.0, seed)
-        done = resample(cage, everything(cage), u, v, density)  # type: ignore[arg-type]
+        done = resample(cage, everything(cage), u, v, density=density)  # type: ignore[arg-type]
         done.cage.topology.check()
         self.assertEqual(done.cage.topology.face_count, u * v)
         self.assertLess(done.deviation, 0.02 * 50)
@@ -128,7 +128,7 @@ class Resample(unittest.TestCase):
         bent = sheet.positions.copy()
         bent[:, 2] = 6 * np.exp(-((bent[:, 0] - 12) ** 2) / 30)
         cage = sheet.with_positions(bent)
-        even, close = (resample(cage, everything(cage), 12, 3, d) for d in ("even", "curvature"))  # type: ignore[arg-type]
+        even, close = (resample(cage, everything(cage), 12, 3, density=d) for d in ("even", "curvature"))  # type: ignore[arg-type]
         def near(edit) -> int:  # type: ignore[no-untyped-def]
             return int(np.count_nonzero(np.abs(edit.cage.positions[:, 0] - 12) < 8))
         self.assertGreater(near(close), near(even))

@@ -87,7 +87,7 @@ class Lines(unittest.TestCase):
     def test_through_picked_faces_only(self) -> None:
         sheet = plane((40, 40), (4, 4))
         faces = Selection.of("face", np.flatnonzero(middles_of(sheet, "face")[:, 0] < 0))
-        done = knife(sheet, plane_at((0, 3, 0), (0, 1, 0)), faces)
+        done = knife(sheet, plane_at((0, 3, 0), (0, 1, 0)), faces=faces)
         self.assertEqual(done.cage.topology.face_count, 18)
         self.assertEqual(len(done.selected), 2)
         # The neighbour that was not meant has a corner more.
@@ -97,7 +97,7 @@ class Lines(unittest.TestCase):
         sheet = plane((40, 40), (4, 4))
         x, y, _ = middles_of(sheet, "face").T
         faces = Selection.of("face", np.flatnonzero((np.abs(x) < 10) & (y > 0) & (y < 10)))
-        done = knife(sheet, plane_at((0, 3, 0), (0, 1, 0)), faces, leave="open")
+        done = knife(sheet, plane_at((0, 3, 0), (0, 1, 0)), faces=faces, leave="open")
         t = done.cage.topology
         self.assertEqual(len(done.selected), 4)
         self.assertEqual(len(t.open_edges), 16 + 4)
@@ -131,7 +131,7 @@ class Lines(unittest.TestCase):
             knife(cage, plane_at((0, 0, 0), (1, 0, 0.001)), leave="filled")
         self.assertIn("all round", str(caught.exception))
         self.assertRaises(BadSelectionError, knife, cage, plane_at((0, 0, 1), (0, 0, 1)), Selection.of("face", []))
-        whole = knife(cage, plane_at((0, 0, 1), (0, 0, 1)), everything(cage))
+        whole = knife(cage, plane_at((0, 0, 1), (0, 0, 1)), faces=everything(cage))
         self.assertEqual(whole.cage.topology.face_count, cage.topology.face_count + 8)
 
 

@@ -33,7 +33,7 @@ class WhereTheyRun(unittest.TestCase):
     def test_all_round_a_tube_at_a_share_of_each_edge(self) -> None:
         cage = tube()
         rung = next(int(e) for e in lengthwise(cage) if middles_of(cage, "edge")[e, 2] > 20)
-        done = add_loops(cage, edge(rung), (0.25,))
+        done = add_loops(cage, edge(rung), shares=(0.25,))
         # The end nearer to the middle is at 20, the far one at 30.
         heights = done.cage.positions[done.cage.topology.edge_verts[done.selected.ids]][:, :, 2]
         np.testing.assert_allclose(heights, 22.5)
@@ -44,7 +44,7 @@ class WhereTheyRun(unittest.TestCase):
     def test_several_at_once_evenly(self) -> None:
         cage = tube()
         rung = int(lengthwise(cage)[0])
-        done = add_loops(cage, edge(rung), even_shares(4))
+        done = add_loops(cage, edge(rung), shares=even_shares(4))
         self.assertEqual(done.cage.topology.face_count, cage.topology.face_count + 4 * 16)
         ends = cage.positions[cage.topology.edge_verts[rung]][:, 2]
         found = np.unique(np.round(done.cage.positions[done.new_verts][:, 2], 9))
@@ -54,7 +54,7 @@ class WhereTheyRun(unittest.TestCase):
         # Each edge of a jittered tube is parted at the same share from the same side, whichever way it is numbered.
         cage = jittered(tube(), 0.5)
         rung = int(lengthwise(cage)[20])
-        done = add_loops(cage, edge(rung), (0.2,))
+        done = add_loops(cage, edge(rung), shares=(0.2,))
         split = done.edge_parts
         assert split is not None
         for old in np.unique(split[:, 0]):
@@ -71,7 +71,7 @@ class WhereTheyRun(unittest.TestCase):
         along = np.ptp(sheet.positions[sheet.topology.edge_verts], axis=1)
         one = int(np.flatnonzero((along[:, 0] > 1) & (np.abs(middles[:, 0]) < 1))[0])
         other = int(np.flatnonzero((along[:, 1] > 1) & (middles[:, 1] > 0))[0])
-        done = add_loops(sheet, Selection.of("edge", [one, other]), (0.5,))
+        done = add_loops(sheet, Selection.of("edge", [one, other]), shares=(0.5,))
         self.assertEqual(done.cage.topology.face_count, 12)
         self.assertTrue(done.cage.topology.all_quads)
 
@@ -80,10 +80,10 @@ class WhereTheyRun(unittest.TestCase):
         x, y, z = middles_of(cage, "edge").T
         ends = np.flatnonzero(np.isclose(z, 20) & np.isclose(x, 5) & np.isclose(np.abs(y), 10))
         self.assertEqual(len(ends), 2)
-        done = add_loops(cage, Selection.of("edge", ends), (0.5,), picked_only=True)
+        done = add_loops(cage, Selection.of("edge", ends), shares=(0.5,), picked_only=True)
         self.assertEqual(np.bincount(done.cage.topology.face_sizes).tolist()[4:], [96 - 2 + 2, 2])
         self.assertEqual(len(done.selected), 2)
-        twice = add_loops(cage, Selection.of("edge", ends), even_shares(2), picked_only=True, ends="quads")
+        twice = add_loops(cage, Selection.of("edge", ends), shares=even_shares(2), picked_only=True, ends="quads")
         self.assertTrue(twice.cage.topology.all_quads)
         self.assertEqual(twice.cage.topology.euler_characteristic, 2)
         # Two faces become three each, and at each end one becomes four.
@@ -93,10 +93,10 @@ class WhereTheyRun(unittest.TestCase):
         cage = box((40, 40, 40), (4, 4, 4))
         ring = [int(e) for e in lengthwise(cage) if middles_of(cage, "edge")[e, 2] > 14]
         with self.assertRaises(BadSelectionError) as caught:
-            add_loops(cage, Selection.of("edge", ring[:2]), (0.5,), picked_only=True, ends="quads")
+            add_loops(cage, Selection.of("edge", ring[:2]), shares=(0.5,), picked_only=True, ends="quads")
         self.assertIn("Add 2", str(caught.exception))
         with self.assertRaises(BadSelectionError):
-            add_loops(cage, Selection.of("edge", ring[:1]), (0.5,), picked_only=True)
+            add_loops(cage, Selection.of("edge", ring[:1]), shares=(0.5,), picked_only=True)
         for shares in ((0.0,), (1.0,), (0.6, 0.4), (float("nan"),), ()):
             self.assertRaises(BadNumberError, add_loops, cage, edge(0), shares)
         self.assertRaises(BadSelectionError, add_loops, cage, everything(cage), (0.5,))
@@ -106,7 +106,7 @@ class WhereTheyRun(unittest.TestCase):
     def test_any_ring_of_an_irregular_form(self, seed: int, share: float, count: int) -> None:
         cage = knob()
         picked = edge(seed % cage.topology.edge_count)
-        done = add_loops(cage, picked, tuple(np.linspace(0.5 * share, share, count)) if count > 1 else (share,))
+        done = add_loops(cage, picked, shares=tuple(np.linspace(0.5 * share, share, count)) if count > 1 else (share,))
         done.cage.topology.check()
         self.assertEqual(done.cage.topology.euler_characteristic, 2)
         self.assertTrue(done.cage.topology.all_quads)
@@ -127,7 +127,7 @@ class KnotInsertion(unittest.TestCase):
             middles = middles_of(sheet, "edge")
             along = np.ptp(sheet.positions[sheet.topology.edge_verts], axis=1)
             rung = int(np.argmin(np.abs(middles[:, 0]) + 100 * (along[:, 0] < along[:, 1])))
-            done = add_loops(sheet, edge(rung), (share,))
+            done = add_loops(sheet, edge(rung), shares=(share,))
             placed = inserted_knots(sheet, done, (share,))
             knots = np.arange(12.0) - 3
             low, high = 3, 4
@@ -159,7 +159,7 @@ class HoldForm(unittest.TestCase):
         cage = tube(16)
         for rung in (int(lengthwise(cage)[0]), int(at_height(cage, 0)[0])):
             for shares in ((0.5,), (0.15,), even_shares(3)):
-                done = add_holding_loops(cage, edge(rung), shares)
+                done = add_holding_loops(cage, edge(rung), shares=shares)
                 self.assertLess(done.deviation, 0.001 * 60)
                 measured = furthest(done.cage, cage)
                 # The search goes over flat facets of level 5, which stray from the form by this much themselves.
@@ -170,14 +170,14 @@ class HoldForm(unittest.TestCase):
     def test_it_holds_far_better_than_pulling_tight(self) -> None:
         cage = jittered(tube(12), 0.6)
         for rung in (int(lengthwise(cage)[5]), int(lengthwise(cage)[30])):
-            tight = furthest(add_loops(cage, edge(rung), (0.5,)).cage, cage)
-            held = add_holding_loops(cage, edge(rung), (0.5,))
+            tight = furthest(add_loops(cage, edge(rung), shares=(0.5,)).cage, cage)
+            held = add_holding_loops(cage, edge(rung), shares=(0.5,))
             self.assertLess(held.deviation, 0.25 * tight)
 
     def test_borders_hold_too(self) -> None:
         sheet = jittered(plane((40, 30), (5, 4)), 1.5)
         rung = int(sheet.topology.open_edges[2])
-        done = add_holding_loops(sheet, edge(rung), (0.5,))
+        done = add_holding_loops(sheet, edge(rung), shares=(0.5,))
         self.assertLess(furthest(done.cage, sheet), 0.002 * 40)
 
     def test_a_hard_crease_across_the_loop_stays_on_its_line(self) -> None:
@@ -186,27 +186,27 @@ class HoldForm(unittest.TestCase):
         sharp = cage.edge_sharpness.copy()
         sharp[line] = 10.0
         creased = cage.with_sharpness(edges=sharp)
-        done = add_holding_loops(creased, edge(int(line[2])), (0.5,))
+        done = add_holding_loops(creased, edge(int(line[2])), shares=(0.5,))
         self.assertEqual(np.count_nonzero(done.cage.edge_sharpness == 10), len(line) + 1)
         self.assertLess(furthest(done.cage, creased), 0.001 * 60)
 
     def test_removing_a_loop_and_holding_brings_the_form_back(self) -> None:
         cage = jittered(tube(16), 0.2)
         rung = int(lengthwise(cage)[20])
-        more = add_holding_loops(cage, edge(rung), (0.5,))
+        more = add_holding_loops(cage, edge(rung), shares=(0.5,))
         fewer = remove_holding(more.cage, more.selected)
         self.assertEqual(fewer.cage.topology.face_count, cage.topology.face_count)
         self.assertLess(fewer.deviation, 0.002 * 60)
         self.assertIn("strays", fewer.remarks[-1])
 
     def test_the_figure_is_said(self) -> None:
-        done = add_holding_loops(tube(), edge(int(at_height(tube(), 0)[0])), (0.5,))
+        done = add_holding_loops(tube(), edge(int(at_height(tube(), 0)[0])), shares=(0.5,))
         self.assertRegex(done.remarks[0], r"at most [\d.]+ mm, [\d.]+ % of the size")
 
     def test_only_what_lies_near_is_moved(self) -> None:
         cage = jittered(tube(16, 12), 0.3)
         rung = int(lengthwise(cage)[0])
-        done = add_holding_loops(cage, edge(rung), (0.5,))
+        done = add_holding_loops(cage, edge(rung), shares=(0.5,))
         z = middles_of(cage, "edge")[rung, 2]
         far = np.flatnonzero(np.abs(cage.positions[:, 2] - z) > 20)
         np.testing.assert_array_equal(done.cage.positions[done.old_to_new.vertices[far]], cage.positions[far])

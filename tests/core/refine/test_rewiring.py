@@ -85,12 +85,12 @@ class Spin(unittest.TestCase):
         t = cage.topology
         inner = np.flatnonzero((t.vertex_valence[t.edge_verts] == 4).all(axis=1))
         edge = int(inner[seed % len(inner)])
-        once = spin(cage, Selection.of("edge", [edge]), backwards)
+        once = spin(cage, Selection.of("edge", [edge]), backwards=backwards)
         once.cage.topology.check()
         self.assertTrue(once.cage.topology.all_quads)
         a, b = t.edge_verts[edge]
         self.assertEqual(set(once.cage.topology.edge_verts[once.selected.ids[0]]) & {a, b}, set())
-        back = spin(once.cage, once.selected, not backwards)
+        back = spin(once.cage, once.selected, backwards=not backwards)
         self.assertEqual(set(back.cage.topology.edge_verts[back.selected.ids[0]]), {a, b})
         np.testing.assert_array_equal(back.cage.topology.edge_verts, t.edge_verts)
 

@@ -30,7 +30,7 @@ class Slide(unittest.TestCase):
     def test_by_a_share_and_by_mm(self) -> None:
         # Loops lie 10 mm apart.
         for amount, in_mm, height in ((0.5, False, 5), (-0.5, False, 5), (3.0, True, 3), (-3.0, True, 3)):
-            moved = slide(self.cage, self.loop, amount, in_mm).cage.positions[self.verts]
+            moved = slide(self.cage, self.loop, amount, in_mm=in_mm).cage.positions[self.verts]
             np.testing.assert_allclose(np.abs(moved[:, 2]), height)
             self.assertEqual(len(np.unique(np.sign(moved[:, 2]))), 1)
         one, other = (slide(self.cage, self.loop, a).cage.positions[self.verts, 2] for a in (0.5, -0.5))
@@ -50,7 +50,7 @@ class Slide(unittest.TestCase):
 
     def test_vertices_along_the_edge_that_goes_that_way(self) -> None:
         v = int(self.verts[0])
-        moved = slide(self.cage, Selection.of("vertex", [v]), 2.0, True, (0.1, 0.2, 1.0))
+        moved = slide(self.cage, Selection.of("vertex", [v]), 2.0, in_mm=True, towards=(0.1, 0.2, 1.0))
         np.testing.assert_allclose(moved.cage.positions[v] - self.cage.positions[v], (0, 0, 2), atol=1e-9)
 
     def test_two_loops_side_by_side_slide_the_same_way(self) -> None:
@@ -80,7 +80,7 @@ class Slide(unittest.TestCase):
 
     def test_refusals(self) -> None:
         with self.assertRaises(BadSelectionError) as caught:
-            slide(self.cage, self.loop, 15.0, True)
+            slide(self.cage, self.loop, 15.0, in_mm=True)
         self.assertIn("only 10 mm", str(caught.exception))
         rim = Selection.of("edge", at_height(self.cage, 30))
         # One way lies the form, the other way nothing.
@@ -136,7 +136,7 @@ class SpaceEvenly(unittest.TestCase):
         done = space_evenly(cage, loop)
         before, after = chain.lengths(cage.positions), chain.lengths(done.cage.positions)
         self.assertLess(np.ptp(after), 0.2 * np.ptp(before))
-        self.assertEqual(space_evenly(cage, loop, 0.0).cage.digest, cage.digest)
+        self.assertEqual(space_evenly(cage, loop, share=0.0).cage.digest, cage.digest)
 
     def test_on_a_straight_line_to_the_last_digit_and_the_ends_stay(self) -> None:
         sheet = plane((60, 60), (6, 6))
@@ -160,7 +160,7 @@ class Relax(unittest.TestCase):
         straight = cage.positions.copy()
         straight[border] = sheet.positions[border]
         cage = cage.with_positions(straight)
-        done = relax(cage, everything(cage), 40)
+        done = relax(cage, everything(cage), rounds=40)
         def spread(c) -> float:  # type: ignore[no-untyped-def]
             return float(np.std(np.linalg.norm(np.diff(c.positions[c.topology.edge_verts], axis=1)[:, 0], axis=1)))
         self.assertLess(spread(done.cage), 0.1 * spread(cage))
@@ -170,7 +170,7 @@ class Relax(unittest.TestCase):
     def test_the_form_holds(self) -> None:
         cage = jittered(tube(12, 8), 0.7)
         inner = Selection.of("vertex", np.flatnonzero(np.abs(cage.positions[:, 2]) < 20))
-        free, held = relax(cage, inner, 10), relax_holding(cage, inner, 10)
+        free, held = relax(cage, inner, rounds=10), relax_holding(cage, inner, rounds=10)
         self.assertLess(furthest(held.cage, cage), 0.5 * furthest(free.cage, cage))
         self.assertAlmostEqual(furthest(held.cage, cage), held.deviation, delta=0.15 * held.deviation + 0.001)
 
@@ -189,7 +189,7 @@ class Relax(unittest.TestCase):
         line = np.flatnonzero(on == 2)
         shaken[line] = cage.positions[line]
         start = cage.with_positions(shaken).with_sharpness(edges=sharp)
-        done = relax(start, everything(start), 5).cage.positions
+        done = relax(start, everything(start), rounds=5).cage.positions
         np.testing.assert_array_equal(done[on == 3], cage.positions[on == 3])
         np.testing.assert_allclose(np.sort(np.abs(done[line]), axis=1)[:, 1:], 15, atol=1e-9)
 

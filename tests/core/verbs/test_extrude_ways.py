@@ -26,7 +26,7 @@ class EvenWall(unittest.TestCase):
     def test_two_sides_of_a_cube_meet_in_a_sharp_corner(self) -> None:
         cube = box((20, 20, 20), (1, 1, 1))
         sides = np.flatnonzero((cube.face_normals[:, 0] < -0.9) | (cube.face_normals[:, 1] < -0.9))
-        done = extrude_faces(cube, Selection.of("face", sides), 5.0, "even")
+        done = extrude_faces(cube, Selection.of("face", sides), 5.0, way="even")
         new = done.cage.positions[8:]
         # Six vertices around the two sides; the edge between them moves by 5 along both normals.
         self.assertEqual(len(new), 6)
@@ -53,16 +53,16 @@ class EvenWall(unittest.TestCase):
         middle = int(top_faces(cage)[4])
         dent = extrude_faces(cage, Selection.of("face", [middle]), -8.0).cage
         inner = np.setdiff1d(np.arange(dent.topology.face_count), np.flatnonzero(dent.face_normals[:, 2] < -0.9))
-        done = extrude_faces(dent, Selection.of("face", inner), 6.0, "even")
+        done = extrude_faces(dent, Selection.of("face", inner), 6.0, way="even")
         # Walls of a pit 10 wide, each moving in by 6, pass each other; its floor shrinks to nothing.
         self.assertIn(middle, done.doubtful.tolist())
-        self.assertEqual(len(extrude_faces(dent, Selection.of("face", inner), 1.0, "even").doubtful), 0)
+        self.assertEqual(len(extrude_faces(dent, Selection.of("face", inner), 1.0, way="even").doubtful), 0)
 
 
 class Ways(unittest.TestCase):
     def test_each_face_by_itself(self) -> None:
         sheet = plane((20, 10), (2, 1))
-        done = extrude_faces(sheet, Selection.of("face", [0, 1]), 3.0, "each")
+        done = extrude_faces(sheet, Selection.of("face", [0, 1]), 3.0, way="each")
         # Each of two squares: four walls and four new vertices of its own.
         self.assertEqual(done.cage.topology.face_count, 2 + 8)
         self.assertEqual(done.cage.topology.vertex_count, 6 + 8)
@@ -70,14 +70,14 @@ class Ways(unittest.TestCase):
 
     def test_away_from_a_point(self) -> None:
         cube = box((20, 20, 20), (1, 1, 1))
-        done = extrude_faces(cube, Selection.of("face", top_faces(cube)), 7.0, "point", (0, 0, -10))
+        done = extrude_faces(cube, Selection.of("face", top_faces(cube)), 7.0, way="point", point=(0, 0, -10))
         base = np.array([10, 10, 20])
         self.assertTrue(np.allclose(np.abs(done.cage.positions[8:]), [10, 10, 10] + 7 * base / np.linalg.norm(base)))
         self.assertRaises(BadNumberError, extrude_faces, cube, Selection.of("face", [0]), 1.0, "point")
 
     def test_segments_taper_and_turn(self) -> None:
         cube = box((20, 20, 20), (1, 1, 1))
-        done = extrude_faces(cube, Selection.of("face", top_faces(cube)), 8.0, "mean", None, Rise(2, 0.5, 90))
+        done = extrude_faces(cube, Selection.of("face", top_faces(cube)), 8.0, way="mean", point=None, rise=Rise(2, 0.5, 90))
         t = done.cage.topology
         self.assertEqual((t.face_count, t.vertex_count, t.euler_characteristic), (6 + 8, 8 + 8, 2))
         half, top = done.cage.positions[8:12], done.cage.positions[12:]
@@ -103,7 +103,7 @@ class Ways(unittest.TestCase):
 class Strips(unittest.TestCase):
     def test_a_whole_border_grows_evenly(self) -> None:
         sheet = plane((10, 10), (2, 2))
-        done = extrude_edges(sheet, Selection.of("edge", sheet.topology.open_edges), 3.0, Rise(2))
+        done = extrude_edges(sheet, Selection.of("edge", sheet.topology.open_edges), 3.0, rise=Rise(2))
         self.assertEqual(done.cage.topology.face_count, 4 + 16)
         self.assertTrue(np.allclose(done.cage.bounds, [[-8, -8, 0], [8, 8, 0]]))
         self.assertTrue(np.all(done.cage.face_normals[:, 2] > 0.99))

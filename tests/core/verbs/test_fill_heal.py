@@ -40,7 +40,7 @@ class Filling(unittest.TestCase):
         self.assertEqual(done.cage.topology.euler_characteristic, 2)
 
     def test_rings_lead_on_what_is_around(self) -> None:
-        done = fill(self.tube, Selection.of("edge", self.low[:1]), "rings", rings=2)
+        done = fill(self.tube, Selection.of("edge", self.low[:1]), way="rings", rings=2)
         t = done.cage.topology
         self.assertEqual(t.face_count, 36 + 2 * 12 + 9)
         self.assertTrue(t.all_quads)
@@ -52,12 +52,12 @@ class Filling(unittest.TestCase):
         t = sheet.topology
         rim = t.open_edges[np.abs(middles_of(sheet, "edge")[t.open_edges, :2]).max(axis=1) < 6]
         for way in ("quads", "rings", "face"):
-            done = fill(sheet, Selection.of("edge", rim[:1]), way)  # type: ignore[arg-type]
+            done = fill(sheet, Selection.of("edge", rim[:1]), way=way)  # type: ignore[arg-type]
             self.assertTrue(np.all(done.cage.positions[:, 2] == 0), way)
             self.assertTrue(np.all(done.cage.face_normals[:, 2] > 0.99), way)
 
     def test_a_single_face(self) -> None:
-        done = fill(self.tube, Selection.of("edge", self.low[:1]), "face")
+        done = fill(self.tube, Selection.of("edge", self.low[:1]), way="face")
         self.assertEqual(done.cage.topology.face_sizes[done.selected.ids].tolist(), [12])
 
     def test_an_odd_hole_is_explained(self) -> None:

@@ -92,10 +92,10 @@ class Aligning(unittest.TestCase):
     def test_to_a_world_plane_or_parallel_through_the_middle(self) -> None:
         cube = jittered(box((20, 20, 20), (2, 2, 2)))
         top = Selection.of("vertex", np.flatnonzero(cube.positions[:, 2] > 8))
-        done = flatten(cube, top, (0, 0, 2), (0, 0, 12))
+        done = flatten(cube, top, normal=(0, 0, 2), point=(0, 0, 12))
         self.assertTrue(np.all(done.cage.positions[top.ids, 2] == 12))
         self.assertTrue(np.array_equal(done.cage.positions[top.ids, :2], cube.positions[top.ids, :2]))
-        done = flatten(cube, top, (0, 0, 1))
+        done = flatten(cube, top, normal=(0, 0, 1))
         self.assertTrue(np.allclose(done.cage.positions[top.ids, 2], cube.positions[top.ids, 2].mean()))
 
     def test_refusals(self) -> None:
@@ -110,7 +110,7 @@ class Aligning(unittest.TestCase):
         row = np.flatnonzero(np.abs(sheet.positions[:, 1]) < 1e-9)
         sheet = jittered(sheet)
         edges = Selection.of("edge", np.flatnonzero(np.isin(sheet.topology.edge_verts, row).all(axis=1)))
-        done = line_up(sheet, edges, (1, 0, 0), (0, 3, 1), even=True)
+        done = line_up(sheet, edges, along=(1, 0, 0), point=(0, 3, 1), even=True)
         moved = done.cage.positions[row]
         self.assertTrue(np.allclose(moved[:, 1:], [3, 1]))
         self.assertTrue(np.allclose(np.diff(np.sort(moved[:, 0])), np.ptp(moved[:, 0]) / 4))
@@ -125,12 +125,12 @@ class Aligning(unittest.TestCase):
         p[ring] *= [1.4, 0.7, 1]
         tube = tube.with_positions(p + [3, 2, 0])
         edges = Selection.of("edge", np.flatnonzero(np.isin(tube.topology.edge_verts, ring).all(axis=1)))
-        done = circle(tube, edges, 7.5)
+        done = circle(tube, edges, radius=7.5)
         away = done.cage.positions[ring] - [3, 2, 15]
         self.assertTrue(np.allclose(np.linalg.norm(away, axis=1), 7.5))
         angle = np.sort(np.arctan2(away[:, 1], away[:, 0]))
         self.assertTrue(np.allclose(np.diff(angle), np.pi / 4))
-        kept = circle(tube, edges, None, even=False).cage.positions[ring] - [3, 2, 15]
+        kept = circle(tube, edges, radius=None, even=False).cage.positions[ring] - [3, 2, 15]
         before = tube.positions[ring] - [3, 2, 15]
         self.assertTrue(np.allclose(np.arctan2(*kept[:, :2].T), np.arctan2(*before[:, :2].T)))
         self.assertAlmostEqual(float(np.linalg.norm(kept, axis=1).mean()), float(np.linalg.norm(before, axis=1).mean()))
@@ -139,7 +139,7 @@ class Aligning(unittest.TestCase):
         sheet = plane((50, 50), (5, 5))
         m = middles_of(sheet, "face")
         faces = Selection.of("face", np.flatnonzero(np.abs(m[:, :2]).max(axis=1) < 11))
-        done = circle(sheet, faces, 12.0)
+        done = circle(sheet, faces, radius=12.0)
         rim = [v for v in vertices_of(sheet.topology, faces) if np.abs(sheet.positions[v, :2]).max() > 10]
         self.assertTrue(np.allclose(np.linalg.norm(done.cage.positions[rim], axis=1), 12))
         self.assertRaises(BadSelectionError, circle, sheet, Selection.of("edge", [0]))
@@ -154,7 +154,9 @@ class Aligning(unittest.TestCase):
         everything = Selection.of("face", np.arange(24))
         done = attract(cube, everything, sphere)
         self.assertTrue(np.allclose(np.linalg.norm(done.cage.positions, axis=1), 15))
-        near = attract(cube, Selection.of("vertex", [int(np.argmin(np.abs(cube.positions).sum(axis=1)))]), sphere, 1.0)
+        near = attract(
+            cube, Selection.of("vertex", [int(np.argmin(np.abs(cube.positions).sum(axis=1)))]), sphere, distance=1.0
+        )
         self.assertTrue(np.isclose(np.linalg.norm(near.cage.positions, axis=1), 14).any())
 
 

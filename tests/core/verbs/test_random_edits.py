@@ -12,6 +12,7 @@ from hypothesis import strategies as st
 from tests.sample_cages import jittered
 from zinc_otter.core.cage import Cage, Edit, Selection
 from zinc_otter.core.cage.edits.add_loop import add_loops, split_rings
+from zinc_otter.core.cage.edits.bend import bend
 from zinc_otter.core.cage.edits.bridge import bridge
 from zinc_otter.core.cage.edits.chamfer import chamfer_edges, chamfer_vertices
 from zinc_otter.core.cage.edits.circle import circle
@@ -32,7 +33,9 @@ from zinc_otter.core.cage.edits.space_evenly import space_evenly
 from zinc_otter.core.cage.edits.spin import spin
 from zinc_otter.core.cage.edits.split import split_edges, split_faces
 from zinc_otter.core.cage.edits.straighten import straighten
+from zinc_otter.core.cage.edits.taper import taper
 from zinc_otter.core.cage.edits.turn_over import flip
+from zinc_otter.core.cage.edits.twist import twist
 from zinc_otter.core.cage.edits.weld import weld, weld_close
 from zinc_otter.core.cage.edits.zip import zip_chains
 from zinc_otter.core.cage.picking import grow
@@ -50,16 +53,16 @@ Verb = Callable[[Cage, Selection], Edit]
 # Kind of what is picked, the verb, and by how much Euler's number changes; None where it depends on the place.
 VERBS: dict[str, tuple[str, Verb, int | None]] = {
     "extrude": ("face", lambda c, s: extrude_faces(c, s, 2.0), 0),
-    "extrude even": ("face", lambda c, s: extrude_faces(c, s, 1.0, "even"), 0),
-    "extrude each": ("face", lambda c, s: extrude_faces(c, s, 1.5, "each", None, Rise(2, 0.7)), 0),
-    "extrude inwards": ("face", lambda c, s: extrude_faces(c, s, -0.5, "even"), 0),
+    "extrude even": ("face", lambda c, s: extrude_faces(c, s, 1.0, way="even"), 0),
+    "extrude each": ("face", lambda c, s: extrude_faces(c, s, 1.5, way="each", point=None, rise=Rise(2, 0.7)), 0),
+    "extrude inwards": ("face", lambda c, s: extrude_faces(c, s, -0.5, way="even"), 0),
     "strips": ("border", lambda c, s: extrude_edges(c, s, 1.0), None),
-    "inset": ("face", lambda c, s: inset(c, s, 0.4, 0.2), 0),
+    "inset": ("face", lambda c, s: inset(c, s, 0.4, depth=0.2), 0),
     "inset each": ("face", lambda c, s: inset(c, s, 0.3, apart=True), 0),
-    "bridge": ("face", lambda c, s: bridge(c, s, 2, strength=1.0, add_loops=True), None),
+    "bridge": ("face", lambda c, s: bridge(c, s, segments=2, strength=1.0, add_loops=True), None),
     "delete": ("face", delete_elements, None),
     "fill": ("border", lambda c, s: fill(c, s), None),
-    "fill with a face": ("border", lambda c, s: fill(c, s, "face"), None),
+    "fill with a face": ("border", lambda c, s: fill(c, s, way="face"), None),
     "heal": ("edge", heal, 0),
     "heal at a vertex": ("vertex", heal, 0),
     "detach": ("face", detach, None),
@@ -68,30 +71,34 @@ VERBS: dict[str, tuple[str, Verb, int | None]] = {
     "weld close": ("vertex", lambda c, s: weld_close(c, s, 0.5), None),
     "add loop": ("edge", split_rings, 0),
     "crease": ("edge", lambda c, s: set_crease(c, s, 3.0), 0),
-    "push": ("vertex", lambda c, s: push(c, s, 0.7, Reach(4.0)), 0),
+    "push": ("vertex", lambda c, s: push(c, s, 0.7, reach=Reach(4.0)), 0),
     "flatten": ("face", lambda c, s: flatten(c, s, share=0.5), 0),
     "round": ("face", circle, 0),
     "flip": ("face", flip, 0),
-    "loops": ("edge", lambda c, s: add_loops(c, s, (0.3, 0.6)), 0),
-    "hold a loop": ("edge", lambda c, s: add_holding_loops(c, s, (0.4,)), 0),
-    "loop between picked": ("edge", lambda c, s: add_loops(c, s, (0.3, 0.7), True, "quads"), 0),
+    "loops": ("edge", lambda c, s: add_loops(c, s, shares=(0.3, 0.6)), 0),
+    "hold a loop": ("edge", lambda c, s: add_holding_loops(c, s, shares=(0.4,)), 0),
+    "loop between picked": ("edge", lambda c, s: add_loops(c, s, shares=(0.3, 0.7), picked_only=True, ends="quads"), 0),
     "remove and hold": ("edge", remove_holding, 0),
     "split faces": ("face", lambda c, s: split_faces(c, s, 2, 2), 0),
     "split edges": ("edge", lambda c, s: split_edges(c, s, 3), 0),
-    "knife": ("face", lambda c, s: knife(c, plane_at(c.positions.mean(axis=0), (0.3, 0.5, 1)), s), 0),
-    "knife opens": ("face", lambda c, s: knife(c, plane_at(c.positions.mean(axis=0), (1, 0.1, 0)), s, leave="open"), None),
+    "knife": ("face", lambda c, s: knife(c, plane_at(c.positions.mean(axis=0), (0.3, 0.5, 1)), faces=s), 0),
+    "knife opens": ("face",
+        lambda c, s: knife(c, plane_at(c.positions.mean(axis=0), (1, 0.1, 0)), faces=s, leave="open"), None),
     "knife through": ("face", lambda c, s: knife(c, plane_at(c.positions.mean(axis=0), (0, 0, 1)), leave="filled"), None),
-    "chamfer": ("edge", lambda c, s: chamfer_edges(c, s, 0.3, 1), 0),
-    "round chamfer": ("edge", lambda c, s: chamfer_edges(c, s, 0.3, 2, True), 0),
+    "twist": ("vertex", lambda c, s: twist(c, s, (0, 0, 1), 40), 0),
+    "bend": ("vertex", lambda c, s: bend(c, s, (0, 0, 1), (1, 0, 0), 20), 0),
+    "taper": ("face", lambda c, s: taper(c, s, (0, 0, 1), 0.8), 0),
+    "chamfer": ("edge", lambda c, s: chamfer_edges(c, s, 0.3, segments=1), 0),
+    "round chamfer": ("edge", lambda c, s: chamfer_edges(c, s, 0.3, segments=2, is_round=True), 0),
     "chamfer vertices": ("vertex", lambda c, s: chamfer_vertices(c, s, 0.2), 0),
     "spin": ("edge", spin, 0),
     "collapse": ("edge", collapse, None),
-    "collapse a ring": ("edge", lambda c, s: collapse(c, s, True), None),
+    "collapse a ring": ("edge", lambda c, s: collapse(c, s, rings=True), None),
     "slide": ("edge", lambda c, s: slide(c, s, 0.2), 0),
-    "straighten": ("edge", lambda c, s: straighten(c, s, 0.7), 0),
+    "straighten": ("edge", lambda c, s: straighten(c, s, share=0.7), 0),
     "space evenly": ("edge", space_evenly, 0),
-    "relax": ("face", lambda c, s: relax(c, s, 2), 0),
-    "relax and hold": ("face", lambda c, s: relax_holding(c, s, 2), 0),
+    "relax": ("face", lambda c, s: relax(c, s, rounds=2), 0),
+    "relax and hold": ("face", lambda c, s: relax_holding(c, s, rounds=2), 0),
     "resample": ("face", lambda c, s: resample(c, s, 4, 4), None),
 }  # fmt: skip
 

@@ -112,7 +112,7 @@ class Motions(unittest.TestCase):
         picked = Selection.of("vertex", [middle])
         sized = placed(cage, picked, sizing((1, 1, 1.5), (0, 0, -2)), Reach(3.0, profile="linear"))
         self.assertAlmostEqual(sized.cage.positions[middle, 2], 1.0)
-        out = push(cage, picked, 1.5, Reach(3.0))
+        out = push(cage, picked, 1.5, reach=Reach(3.0))
         self.assertAlmostEqual(out.cage.positions[middle, 2], 1.5)
         self.assertTrue(0 < out.cage.positions[middle + 1, 2] < 1.5)
 
@@ -122,9 +122,9 @@ class Motions(unittest.TestCase):
         z = grip.positions[row, 2]
         # One gesture for what lies between the fingers, one for where they rest.
         crests = Selection.of("vertex", row[np.abs(np.mod(z, 20)) < 1])
-        first = push(grip, crests, 3.0, Reach(8.0))
+        first = push(grip, crests, 3.0, reach=Reach(8.0))
         rests = Selection.of("vertex", row[np.abs(np.mod(z, 20) - 10) < 1])
-        waves = push(first.cage, rests, -3.0, Reach(8.0))
+        waves = push(first.cage, rests, -3.0, reach=Reach(8.0))
         profile_of = waves.cage.positions[row][np.argsort(z), 0] - grip.positions[row][np.argsort(z), 0]
         turns = np.count_nonzero(np.diff(np.sign(np.diff(profile_of))))
         self.assertGreaterEqual(turns, 10)

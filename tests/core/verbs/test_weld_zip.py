@@ -86,7 +86,7 @@ class Zipping(unittest.TestCase):
     def test_on_the_first_or_the_second(self) -> None:
         cage, edges = two_sheets(2, 3)
         for where, y in (("first", 2.0), ("second", 3.0)):
-            done = zip_chains(cage, edges, where)  # type: ignore[arg-type]
+            done = zip_chains(cage, edges, where=where)  # type: ignore[arg-type]
             line = done.cage.positions[np.unique(done.cage.topology.edge_verts[done.selected.ids])]
             self.assertTrue(np.allclose(line[:, 1], y), where)
 

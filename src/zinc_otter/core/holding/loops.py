@@ -20,13 +20,13 @@ _ROUNDS = 2
 
 
 def add_holding_loops(
-    cage: Cage, selection: Selection, shares: Sequence[float] = (0.5,), picked_only: bool = False, ends: Ends = "ngon"
+    cage: Cage, selection: Selection, *, shares: Sequence[float] = (0.5,), picked_only: bool = False, ends: Ends = "ngon"
 ) -> Held:
     """As :func:`add_loops`, but the surface keeps its form.
 
     The new points are placed by knot insertion, then the control points near by are refitted. Raises as add_loops.
     """
-    done = add_loops(cage, selection, shares, picked_only, ends)
+    done = add_loops(cage, selection, shares=shares, picked_only=picked_only, ends=ends)
     old = nearest_on(cage)
     placed = done.cage.with_positions(inserted_knots(cage, done, shares))
     rest = done.cage.positions

@@ -52,7 +52,7 @@ def held(old: NearestOnSurface, done: Edit, free: Ints, span: float, rounds: int
     t = done.cage.topology
     stays = (t.on_border & (t.vertex_valence == 2)) | (done.cage.vertex_sharpness > 0)
     free = free[~stays[free]]
-    cage = refitted(done.cage, old, free, rounds)
+    cage = refitted(done.cage, old, free, rounds=rounds)
     deviation = strays_from(cage, old, free)
     remark = f"It strays from the form by at most {_of_size(deviation, span)}."
     return Held(
@@ -60,7 +60,7 @@ def held(old: NearestOnSurface, done: Edit, free: Ints, span: float, rounds: int
     )
 
 
-def refitted(cage: Cage, old: NearestOnSurface, free: Ints, rounds: int = ROUNDS) -> Cage:
+def refitted(cage: Cage, old: NearestOnSurface, free: Ints, *, rounds: int = ROUNDS) -> Cage:
     """The cage with its ``free`` vertices moved so that its surface lies nearest to the old one."""
     if not len(free):
         return cage

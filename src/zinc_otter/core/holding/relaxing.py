@@ -11,8 +11,8 @@ from zinc_otter.core.holding.refit import Held, held, span_of
 from zinc_otter.core.surface.nearest import nearest_on
 
 
-def relax_holding(cage: Cage, selection: Selection, rounds: int = 5, strength: float = 0.5) -> Held:
+def relax_holding(cage: Cage, selection: Selection, *, rounds: int = 5, strength: float = 0.5) -> Held:
     """As :func:`relax`; then what moved is fitted to the surface as it was. Raises as relax."""
-    done = relax(cage, selection, rounds, strength)
+    done = relax(cage, selection, rounds=rounds, strength=strength)
     moved = np.flatnonzero((done.cage.positions != cage.positions).any(axis=1)).astype(np.int32)
     return held(nearest_on(cage), done, moved, span_of(cage))

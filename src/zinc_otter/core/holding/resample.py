@@ -26,7 +26,7 @@ _STEPS = 8
 
 
 def resample(
-    cage: Cage, selection: Selection, u: int, v: int, density: Density = "even", along: int | None = None
+    cage: Cage, selection: Selection, u: int, v: int, *, density: Density = "even", along: int | None = None
 ) -> Held:
     """Give a grid of picked faces ``u`` by ``v`` faces while its surface keeps its form; the new faces are selected.
 

@@ -11,7 +11,7 @@ from pydantic import Field, TypeAdapter
 
 from zinc_otter.studio.commands.base import Command, Outcome, Picked
 
-__all__ = ["AnyCommand", "Command", "Outcome", "Picked", "command_kinds", "read_command"]
+__all__ = ["AnyCommand", "Command", "Outcome", "Picked", "command_kinds", "commands", "read_command"]
 
 
 def _found() -> list[type[Command]]:
@@ -30,9 +30,14 @@ AnyCommand: Any = Annotated[Union[tuple(_found())], Field(discriminator="kind")]
 _adapter: TypeAdapter[Any] = TypeAdapter(AnyCommand)
 
 
+def commands() -> dict[str, type[Command]]:
+    """Every command by its ``kind``."""
+    return {str(command.model_fields["kind"].default): command for command in _found()}
+
+
 def command_kinds() -> list[str]:
     """The ``kind`` of every command."""
-    return [str(command.model_fields["kind"].default) for command in _found()]
+    return list(commands())
 
 
 def read_command(data: object) -> Command:

@@ -40,7 +40,7 @@ class Flatten(Aligning):
     point: Vector | None = None
 
     def edit(self, cage: Cage, selection: Selection) -> Edit:
-        return flatten(cage, selection, self.normal, self.point, self.share)
+        return flatten(cage, selection, normal=self.normal, point=self.point, share=self.share)
 
     def title(self, design: Design) -> str:
         return f"Flattened {self.what(design)}"
@@ -56,7 +56,7 @@ class LineUp(Aligning):
     even: Annotated[bool, labelled("Distances", words={"no": "as they are", "yes": "even"})] = False
 
     def edit(self, cage: Cage, selection: Selection) -> Edit:
-        return line_up(cage, selection, self.along, self.point, self.even, self.share)
+        return line_up(cage, selection, along=self.along, point=self.point, even=self.even, share=self.share)
 
     def title(self, design: Design) -> str:
         return f"Lined up {self.what(design)}"
@@ -70,7 +70,7 @@ class Circle(Aligning):
     even: Annotated[bool, labelled("Angles", words={"yes": "even", "no": "as they are"})] = True
 
     def edit(self, cage: Cage, selection: Selection) -> Edit:
-        return circle(cage, selection, self.radius, self.even, self.share)
+        return circle(cage, selection, radius=self.radius, even=self.even, share=self.share)
 
     def title(self, design: Design) -> str:
         return f"Made {self.what(design)} round"

@@ -33,7 +33,7 @@ class Attract(BesideMeshes):
         if self.onto == self.piece:
             raise BadSelectionError("A piece cannot be drawn onto itself; choose another surface.")
         nearest = _nearest(design, self.onto, meshes)
-        return lambda cage, selection: attract(cage, selection, nearest, self.distance, self.share)
+        return lambda cage, selection: attract(cage, selection, nearest, distance=self.distance, share=self.share)
 
     def title(self, design: Design) -> str:
         return f"Drew {self.what(design)} onto {_name(design, self.onto)}"

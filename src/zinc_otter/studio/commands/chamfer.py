@@ -34,7 +34,15 @@ class Chamfer(OnSelection):
         if selection.kind == "vertex":
             return chamfer_vertices(cage, selection, self.distance)
         is_round = self.profile == "round"
-        return chamfer_edges(cage, selection, self.distance, self.segments, is_round, self.quads, self.keep_creases)
+        return chamfer_edges(
+            cage,
+            selection,
+            self.distance,
+            segments=self.segments,
+            is_round=is_round,
+            quads=self.quads,
+            keep_creases=self.keep_creases,
+        )
 
     def title(self, design: Design) -> str:
         return f"Chamfered {self.what(design)} by {millimetres(self.distance)}"

@@ -60,5 +60,3 @@ class PlaceComponent(Command):
 
     def title(self, design: Design) -> str:
         return f"Placed {design.reference(self.reference).name}"
-
-

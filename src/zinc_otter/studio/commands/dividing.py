@@ -36,7 +36,7 @@ class SplitParts(OnSelection):
         lead = Selection.of("edge", leading_edges(piece.cage.topology, picked))
         everywhere = piece.symmetry.closed(lead).ids
         return design.edited(
-            piece_id, picked, lambda cage, chosen: split_faces(cage, chosen, self.along, self.across, everywhere)
+            piece_id, picked, lambda cage, chosen: split_faces(cage, chosen, self.along, self.across, leading=everywhere)
         )
 
     def weight(self, design: Design) -> int:

@@ -54,10 +54,10 @@ class Extrude(Rising):
 
     def edit(self, cage: Cage, selection: Selection) -> Edit:
         if selection.kind == "edge":
-            return extrude_edges(cage, selection, self.distance, self.rise)
+            return extrude_edges(cage, selection, self.distance, rise=self.rise)
         if selection.kind == "vertex":
             raise BadSelectionError("Extruding takes faces, or edges of an open border; pick those.")
-        return extrude_faces(cage, selection, self.distance, self.way, self.point, self.rise)
+        return extrude_faces(cage, selection, self.distance, way=self.way, point=self.point, rise=self.rise)
 
     def title(self, design: Design) -> str:
         return f"Extruded {self.what(design)} by {millimetres(self.distance)}"
@@ -70,7 +70,7 @@ class ExtrudeAlong(Rising):
     vector: Vector
 
     def edit(self, cage: Cage, selection: Selection) -> Edit:
-        return extrude_along(cage, selection, self.vector, self.rise)
+        return extrude_along(cage, selection, self.vector, rise=self.rise)
 
     def title(self, design: Design) -> str:
         return f"Extruded {self.what(design)} by {along_axes(self.vector)}"

@@ -30,7 +30,7 @@ class Fill(OnSelection):
     turned: Annotated[int, Field(ge=-1000, le=1000), labelled("Turn grid by")] = 0
 
     def edit(self, cage: Cage, selection: Selection) -> Edit:
-        return fill(cage, selection, self.way, self.rings, self.turned)
+        return fill(cage, selection, way=self.way, rings=self.rings, turned=self.turned)
 
     def edited(self, design: Design, piece_id: str) -> tuple[Design, Edit]:
         try:

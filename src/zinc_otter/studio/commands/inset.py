@@ -26,7 +26,7 @@ class Inset(OnSelection):
     apart: Annotated[bool, labelled("Faces", words={"no": "as one region", "yes": "each by itself"})] = False
 
     def edit(self, cage: Cage, selection: Selection) -> Edit:
-        return inset(cage, selection, self.width, self.depth, self.apart)
+        return inset(cage, selection, self.width, depth=self.depth, apart=self.apart)
 
     def title(self, design: Design) -> str:
         return f"Inset {self.what(design)} by {millimetres(self.width)}"

@@ -65,7 +65,9 @@ class Knife(OnSelection):
         selection.check(cage.topology)
         faces = touching_faces(cage.topology, selection)
         some = None if len(faces) == cage.topology.face_count else Selection.of("face", faces)
-        return knife(cage, plane, some, self.near, self.keep, self.leave, self.cap, self.sharpness)
+        return knife(
+            cage, plane, faces=some, near=self.near, keep=self.keep, leave=self.leave, cap=self.cap, sharpness=self.sharpness
+        )
 
     def title(self, design: Design) -> str:
         how = {"joined": "", "open": ", left open", "filled": ", filled"}[self.leave]

@@ -42,7 +42,7 @@ class AddLoop(OnSelection):
 
     def edit(self, cage: Cage, selection: Selection) -> Edit:
         add = add_holding_loops if self.form == "hold" else add_loops
-        return add(cage, selection, self.shares, self.span == "picked", self.ends)
+        return add(cage, selection, shares=self.shares, picked_only=self.span == "picked", ends=self.ends)
 
     def rail(self, design: Design) -> Floats:
         cage = design.piece(self.piece).cage

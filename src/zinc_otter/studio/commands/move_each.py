@@ -24,7 +24,7 @@ class MoveEach(OnSelection):
     reach: ReachBy | None = None
 
     def edit(self, cage: Cage, selection: Selection) -> Edit:
-        return push(cage, selection, self.distance, reach_on(self.reach, cage))
+        return push(cage, selection, self.distance, reach=reach_on(self.reach, cage))
 
     def title(self, design: Design) -> str:
         return f"Moved {self.what(design)} by {millimetres(self.distance)}, each along its own normal{reaching(self.reach)}"

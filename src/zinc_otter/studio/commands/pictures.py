@@ -95,5 +95,3 @@ def free_picture(design: Design, reference_id: str) -> Picture:
     if not isinstance(reference, Picture):
         raise BadSelectionError(f"{reference.name} is no picture.")
     return reference
-
-

@@ -203,9 +203,7 @@ class KeepVariant(Command):
 def family_of(design: Design, piece: Piece) -> list[Piece]:
     """An original and its variants, the original first where it is still there."""
     original = piece.original or piece.id
-    return sorted(
-        (p for p in design.pieces if p.id == original or p.original == original), key=lambda p: p.id != original
-    )
+    return sorted((p for p in design.pieces if p.id == original or p.original == original), key=lambda p: p.id != original)
 
 
 def _with_group(design: Design, piece_id: str) -> list[Piece]:

@@ -27,7 +27,7 @@ class Spin(OnSelection):
     backwards: Annotated[bool, labelled("Goes", words={"no": "on by one", "yes": "back by one"})] = False
 
     def edit(self, cage: Cage, selection: Selection) -> Edit:
-        return spin(cage, selection, self.backwards)
+        return spin(cage, selection, backwards=self.backwards)
 
     def edited(self, design: Design, piece_id: str) -> tuple[Design, Edit]:
         piece = design.piece(piece_id)
@@ -37,7 +37,9 @@ class Spin(OnSelection):
         picked.check(piece.cage.topology)
         # In a mirror the other way round is the same.
         over = piece.symmetry.turned_over(picked)
-        return design.edited(piece_id, picked, lambda cage, chosen: spin(cage, chosen, self.backwards, over))
+        return design.edited(
+            piece_id, picked, lambda cage, chosen: spin(cage, chosen, backwards=self.backwards, contrary=over)
+        )
 
     def title(self, design: Design) -> str:
         return f"Spun {self.what(design)}"
@@ -50,7 +52,7 @@ class Collapse(OnSelection):
     rings: Annotated[bool, labelled("Takes", words={"no": "the picked", "yes": "their whole rings"})] = False
 
     def edit(self, cage: Cage, selection: Selection) -> Edit:
-        return collapse(cage, selection, self.rings)
+        return collapse(cage, selection, rings=self.rings)
 
     def title(self, design: Design) -> str:
         return f"Collapsed {'the rings of ' if self.rings else ''}{self.what(design)}"
@@ -67,7 +69,7 @@ class Resample(OnSelection):
     ] = "even"
 
     def edit(self, cage: Cage, selection: Selection) -> Edit:
-        return resample(cage, selection, self.u, self.v, self.density)
+        return resample(cage, selection, self.u, self.v, density=self.density)
 
     def edited(self, design: Design, piece_id: str) -> tuple[Design, Edit]:
         piece = design.piece(piece_id)
@@ -87,11 +89,13 @@ class Resample(OnSelection):
             else:
                 # The sides meet and make up one grid: it gets as many more faces as it has more of them.
                 u, v = (n * b // a for n, a, b in zip((self.u, self.v), own.counts, both.counts, strict=True))
-                return design.edited(piece_id, picked, lambda cage, one: resample(cage, one, u, v, self.density, start))
+                return design.edited(
+                    piece_id, picked, lambda cage, one: resample(cage, one, u, v, density=self.density, along=start)
+                )
 
         def of_one(cage: Cage, one: Selection, element: int, went: ElementMap) -> Edit:
             half_edge = int(went.corners[symmetry.half_edge(element, start)])
-            return resample(cage, one, self.u, self.v, self.density, half_edge if half_edge >= 0 else None)
+            return resample(cage, one, self.u, self.v, density=self.density, along=half_edge if half_edge >= 0 else None)
 
         return design.edited(piece_id, picked, for_each_image(symmetry, picked, of_one))
 

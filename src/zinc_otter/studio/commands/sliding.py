@@ -34,7 +34,9 @@ class Slide(OnSelection):
 
     def edit(self, cage: Cage, selection: Selection) -> Edit:
         by_length = self.distance is not None
-        return slide(cage, selection, self.share if self.distance is None else self.distance, by_length, self.towards)
+        return slide(
+            cage, selection, self.share if self.distance is None else self.distance, in_mm=by_length, towards=self.towards
+        )
 
     def editing(self, cage: Cage, picked: Selection) -> Callable[[Cage, Selection], Edit]:
         # The sides of a chain are those of the one that was picked; its images follow.
@@ -51,7 +53,7 @@ class Straighten(Aligning):
     kind: Literal["straighten"] = "straighten"
 
     def edit(self, cage: Cage, selection: Selection) -> Edit:
-        return straighten(cage, selection, self.share)
+        return straighten(cage, selection, share=self.share)
 
     def title(self, design: Design) -> str:
         return f"Straightened {self.what(design)}"
@@ -63,7 +65,7 @@ class SpaceEvenly(Aligning):
     kind: Literal["space-evenly"] = "space-evenly"
 
     def edit(self, cage: Cage, selection: Selection) -> Edit:
-        return space_evenly(cage, selection, self.share)
+        return space_evenly(cage, selection, share=self.share)
 
     def title(self, design: Design) -> str:
         return f"Spaced {self.what(design)} evenly"
@@ -78,7 +80,7 @@ class Relax(OnSelection):
     hold: Annotated[bool, labelled("Surface", words={"yes": "hold form", "no": "as it falls"})] = True
 
     def edit(self, cage: Cage, selection: Selection) -> Edit:
-        return (relax_holding if self.hold else relax)(cage, selection, self.rounds, self.strength)
+        return (relax_holding if self.hold else relax)(cage, selection, rounds=self.rounds, strength=self.strength)
 
     def title(self, design: Design) -> str:
         return f"Relaxed {self.what(design)}"

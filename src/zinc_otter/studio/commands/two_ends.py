@@ -82,7 +82,9 @@ class Bridge(TwoEnds):
     add_loops: Annotated[bool, labelled("Missing loops", words={"no": "are refused", "yes": "are added"})] = False
 
     def edit(self, cage: Cage, selection: Selection) -> Edit:
-        return bridge(cage, selection, self.segments, self.shift, self.strength, self.add_loops)
+        return bridge(
+            cage, selection, segments=self.segments, shift=self.shift, strength=self.strength, add_loops=self.add_loops
+        )
 
     def title(self, design: Design) -> str:
         return f"Bridged two ends of {self.between(design)}"
@@ -109,7 +111,7 @@ class Zip(TwoEnds):
     ] = "middle"
 
     def edit(self, cage: Cage, selection: Selection) -> Edit:
-        return zip_chains(cage, selection, self.where)
+        return zip_chains(cage, selection, where=self.where)
 
     def title(self, design: Design) -> str:
         return f"Zipped two chains of {self.between(design)}"

@@ -43,7 +43,7 @@ class Weld(OnSelection):
         if self.to == "point" and self.point is None:
             raise BadNumberError("Say at which point to weld.")
         onto = self.onto if self.to == "vertex" else None
-        return weld(cage, selection, onto, self.point if self.to == "point" else None)
+        return weld(cage, selection, onto=onto, point=self.point if self.to == "point" else None)
 
     def edited(self, design: Design, piece_id: str) -> tuple[Design, Edit]:
         # What lies close is welded wherever it is; all into one is meant for each side on its own.

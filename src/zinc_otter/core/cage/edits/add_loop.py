@@ -40,13 +40,13 @@ class Looped(Gridded):
     rungs: Rungs = field(default_factory=lambda: Rungs(np.zeros(0, np.int32), np.zeros(0, np.int32), np.zeros(0, bool)))
 
 
-def split_rings(cage: Cage, selection: Selection, share: float = 0.5) -> Looped:
+def split_rings(cage: Cage, selection: Selection, *, share: float = 0.5) -> Looped:
     """One loop across the whole rings through the selected edges, at a ``share`` of each; see :func:`add_loops`."""
-    return add_loops(cage, selection, (share,))
+    return add_loops(cage, selection, shares=(share,))
 
 
 def add_loops(
-    cage: Cage, selection: Selection, shares: Sequence[float] = (0.5,), picked_only: bool = False, ends: Ends = "ngon"
+    cage: Cage, selection: Selection, *, shares: Sequence[float] = (0.5,), picked_only: bool = False, ends: Ends = "ngon"
 ) -> Looped:
     """Add a loop at each of the ascending ``shares`` (above 0, below 1) of the edges of the rings through the selected.
 
@@ -56,7 +56,7 @@ def add_loops(
     they end in an n-gon, or for an even number of loops in quads. The new loops are selected.
     Raises BadSelectionError, BadNumberError.
     """
-    rungs = rungs_of(cage, selection, picked_only)
+    rungs = rungs_of(cage, selection, picked_only=picked_only)
     t = cage.topology
     s = _checked(shares)
     edges, starts = rungs.edges, rungs.starts
@@ -78,7 +78,7 @@ def add_loops(
     return Looped(**vars(done), rungs=rungs)
 
 
-def rungs_of(cage: Cage, selection: Selection, picked_only: bool = False) -> Rungs:
+def rungs_of(cage: Cage, selection: Selection, *, picked_only: bool = False) -> Rungs:
     """The edges that loops through the selected ones cross. Raises BadSelectionError."""
     t = cage.topology
     selection.check(t)

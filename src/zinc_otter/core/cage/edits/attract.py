@@ -17,7 +17,7 @@ Nearest = Callable[[Floats], Floats]
 """From points (k, 3) to the points of a surface (k, 3) that are nearest to them."""
 
 
-def attract(cage: Cage, selection: Selection, nearest: Nearest, distance: float = 0.0, share: float = 1.0) -> Edit:
+def attract(cage: Cage, selection: Selection, nearest: Nearest, *, distance: float = 0.0, share: float = 1.0) -> Edit:
     """Move what is picked towards the nearest point of a surface, by a ``share`` of the way.
 
     It ends ``distance`` mm before the surface, on its own side. Raises BadSelectionError, BadNumberError.

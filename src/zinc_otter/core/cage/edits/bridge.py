@@ -39,6 +39,7 @@ class _End:
 def bridge(
     cage: Cage,
     selection: Selection,
+    *,
     segments: int = 1,
     shift: int = 0,
     strength: float = 0.0,
@@ -61,7 +62,7 @@ def bridge(
     if max(counts) % min(counts):
         if not add_loops:
             raise BridgeCountError(_count_words(counts), edges=_edges_at(cage, ends))
-        return _with_loops(cage, selection, lambda c, s: bridge(c, s, segments, shift, strength))
+        return _with_loops(cage, selection, lambda c, s: bridge(c, s, segments=segments, shift=shift, strength=strength))
     a, b = sorted(ends, key=lambda end: end.chain.edge_count)
     return _joined(cage, keep, a, b, segments, shift, strength)
 

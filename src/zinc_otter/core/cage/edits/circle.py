@@ -14,7 +14,7 @@ from zinc_otter.core.cage.topology import Floats
 from zinc_otter.core.errors import BadNumberError, BadSelectionError
 
 
-def circle(cage: Cage, selection: Selection, radius: float | None = None, even: bool = True, share: float = 1.0) -> Edit:
+def circle(cage: Cage, selection: Selection, *, radius: float | None = None, even: bool = True, share: float = 1.0) -> Edit:
     """Make each picked loop round, in the plane that fits it best and about its middle.
 
     Edges, vertices, or the border of picked faces. Without a ``radius`` it is the mean distance from the middle. With

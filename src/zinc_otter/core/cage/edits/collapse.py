@@ -13,7 +13,7 @@ from zinc_otter.core.cage.topology import joined_labels
 from zinc_otter.core.errors import BadSelectionError
 
 
-def collapse(cage: Cage, selection: Selection, rings: bool = False) -> Edit:
+def collapse(cage: Cage, selection: Selection, *, rings: bool = False) -> Edit:
     """Draw what hangs together of the picked edges or faces into its middle; with ``rings`` whole rings of edges.
 
     An edge becomes a vertex, so do a face and all that touches it; the edges of a ring do each by itself, so that a strip

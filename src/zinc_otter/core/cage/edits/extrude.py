@@ -67,6 +67,7 @@ def extrude_faces(
     cage: Cage,
     selection: Selection,
     distance: float,
+    *,
     way: Way = "mean",
     point: Sequence[float] | None = None,
     rise: Rise = PLAIN,
@@ -101,7 +102,7 @@ def extrude_faces(
     return replace(done, doubtful=doubtful, remarks=remarks)
 
 
-def extrude_along(cage: Cage, selection: Selection, vector: Sequence[float], rise: Rise = PLAIN) -> Edit:
+def extrude_along(cage: Cage, selection: Selection, vector: Sequence[float], *, rise: Rise = PLAIN) -> Edit:
     """Extrude the selected faces, or edges of an open border, by one ``vector`` (3,) mm; see :func:`extrude_faces`."""
     rise.check()
     step = np.asarray(vector, dtype=np.float64)
@@ -113,7 +114,7 @@ def extrude_along(cage: Cage, selection: Selection, vector: Sequence[float], ris
     return lift.raised(rise.layers(lift.base, np.broadcast_to(step, lift.base.shape), lift.group))
 
 
-def extrude_edges(cage: Cage, selection: Selection, distance: float, rise: Rise = PLAIN) -> Edit:
+def extrude_edges(cage: Cage, selection: Selection, distance: float, *, rise: Rise = PLAIN) -> Edit:
     """Grow strips of faces from edges of an open border, ``distance`` mm on in the direction in which the faces end.
 
     The new outer edges are selected, so that extruding again goes on. Raises BadSelectionError where an edge is not open.

@@ -19,7 +19,7 @@ Way = Literal["quads", "face", "rings"]
 MOST_RINGS = 32
 
 
-def fill(cage: Cage, selection: Selection, way: Way = "quads", rings: int = 1, turned: int = 0) -> Edit:
+def fill(cage: Cage, selection: Selection, *, way: Way = "quads", rings: int = 1, turned: int = 0) -> Edit:
     """Fill the holes at what is picked: whole borders are meant, one open edge or vertex of each is enough.
 
     - "quads": a grid, where the border has an even number of edges from 4; otherwise refused, with what would do

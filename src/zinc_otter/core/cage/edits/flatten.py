@@ -14,7 +14,7 @@ from zinc_otter.core.cage.selection import Selection
 
 
 def flatten(
-    cage: Cage, selection: Selection, normal: Sequence[float] | None = None, point: Sequence[float] | None = None,
+    cage: Cage, selection: Selection, *, normal: Sequence[float] | None = None, point: Sequence[float] | None = None,
     share: float = 1.0,
 ) -> Edit:  # fmt: skip
     """Move what is picked straight into a plane, by a ``share`` of the way.

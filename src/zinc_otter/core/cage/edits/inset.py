@@ -17,7 +17,7 @@ _NARROWEST = 0.15
 """No rim vertex goes further in than about seven times the width: at a spike the ring is rather uneven than torn."""
 
 
-def inset(cage: Cage, selection: Selection, width: float, depth: float = 0.0, apart: bool = False) -> Edit:
+def inset(cage: Cage, selection: Selection, width: float, *, depth: float = 0.0, apart: bool = False) -> Edit:
     """A ring of faces ``width`` mm wide within the rim of the selected region, or with ``apart`` of each face by itself.
 
     The width is even all round, open borders too. The inner faces move by ``depth`` mm along their normals and stay

@@ -25,7 +25,7 @@ Leave = Literal["joined", "open", "filled"]
 
 
 def knife(
-    cage: Cage, plane: Plane, faces: Selection | None = None, near: float = 0.0, keep: Keep = "both",
+    cage: Cage, plane: Plane, *, faces: Selection | None = None, near: float = 0.0, keep: Keep = "both",
     leave: Leave = "joined", cap: Way = "face", sharpness: float = 0.0,
 ) -> Edit:  # fmt: skip
     """Cut the ``faces`` (default all) along a plane; the edges of the cut are selected.
@@ -98,7 +98,7 @@ def _filled(edit: Edit, cap: Way) -> Edit:
     if not whole:
         raise BadSelectionError("The cut does not go all round, so there is nothing to fill; leave it open or joined.")
     holes = Selection.of("edge", np.concatenate(whole))
-    after = fill(edit.cage, holes, cap)
+    after = fill(edit.cage, holes, way=cap)
     kept = after.old_to_new.follow(edit.selected)
     rest = None
     if edit.rest is not None:

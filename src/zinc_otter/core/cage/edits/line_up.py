@@ -15,7 +15,7 @@ from zinc_otter.core.errors import BadSelectionError
 
 
 def line_up(
-    cage: Cage, selection: Selection, along: Sequence[float] | None = None, point: Sequence[float] | None = None,
+    cage: Cage, selection: Selection, *, along: Sequence[float] | None = None, point: Sequence[float] | None = None,
     even: bool = False, share: float = 1.0,
 ) -> Edit:  # fmt: skip
     """Move what is picked straight onto a line, each loop or chain onto one of its own.

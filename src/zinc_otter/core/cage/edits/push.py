@@ -11,7 +11,7 @@ from zinc_otter.core.cage.reach.reach import Reach
 from zinc_otter.core.cage.selection import Selection, vertex_normals
 
 
-def push(cage: Cage, selection: Selection, distance: float, reach: Reach | None = None) -> Edit:
+def push(cage: Cage, selection: Selection, distance: float, *, reach: Reach | None = None) -> Edit:
     """Move each vertex of the selection by ``distance`` mm along its own normal.
 
     The normal is the area-weighted mean of the selection's faces at the vertex; with vertices or edges picked, or with

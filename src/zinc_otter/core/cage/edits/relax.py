@@ -14,7 +14,7 @@ from zinc_otter.core.errors import BadNumberError
 MOST_ROUNDS = 100
 
 
-def relax(cage: Cage, selection: Selection, rounds: int = 5, strength: float = 0.5) -> Edit:
+def relax(cage: Cage, selection: Selection, *, rounds: int = 5, strength: float = 0.5) -> Edit:
     """Move what is picked towards the mean of its neighbours, within the form only, so many ``rounds``.
 
     What would lead out of the form, along the normal, is left out (G. Taubin, "A signal processing approach to fair

@@ -14,6 +14,7 @@ def size(
     cage: Cage,
     selection: Selection,
     factors: Sequence[float],
+    *,
     pivot: Sequence[float] | None = None,
     frame: Sequence[Sequence[float]] | None = None,
 ) -> Edit:

@@ -20,7 +20,7 @@ MOST_SHARE = 0.99
 
 
 def slide(
-    cage: Cage, selection: Selection, amount: float, in_mm: bool = False, towards: Sequence[float] | None = None
+    cage: Cage, selection: Selection, amount: float, *, in_mm: bool = False, towards: Sequence[float] | None = None
 ) -> Edit:
     """Slide picked edges, or vertices that make up chains, to the left of their chain, or for a negative amount right.
 

@@ -13,7 +13,7 @@ from zinc_otter.core.cage.topology import Floats
 from zinc_otter.core.errors import BadNumberError
 
 
-def space_evenly(cage: Cage, selection: Selection, share: float = 1.0) -> Edit:
+def space_evenly(cage: Cage, selection: Selection, *, share: float = 1.0) -> Edit:
     """Set the vertices of picked chains at even distances along the smooth curve through them, by a ``share`` of the way.
 
     The ends of a chain stay; a loop that goes round turns so that its vertices move least. Raises BadSelectionError,
@@ -40,6 +40,8 @@ def _even_points(p: Floats, closed: bool) -> Floats:
     run = np.concatenate([[0], np.cumsum(np.linalg.norm(np.diff(curve(fine), axis=0), axis=1))])
     at = np.interp(knots[: len(p)], fine, run)
     total = float(run[-1])
+    if not total > 0:
+        return p  # All in one point: there is no way along it.
     if not closed:
         return np.asarray(curve(np.interp(np.linspace(0, total, len(p)), run, fine)))
     even = np.arange(len(p)) * total / len(p)

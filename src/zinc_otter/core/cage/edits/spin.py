@@ -12,7 +12,7 @@ from zinc_otter.core.cage.topology import Ints, Topology
 from zinc_otter.core.errors import BadSelectionError
 
 
-def spin(cage: Cage, selection: Selection, backwards: bool = False, contrary: Ints | None = None) -> Edit:
+def spin(cage: Cage, selection: Selection, *, backwards: bool = False, contrary: Ints | None = None) -> Edit:
     """Turn each picked edge on by one corner, counter-clockwise seen from outside, or ``backwards``.
 
     Edges among ``contrary`` (k,) go the other way, such as those in a mirror.

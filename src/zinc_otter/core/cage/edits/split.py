@@ -32,7 +32,7 @@ def split_edges(cage: Cage, selection: Selection, parts: int) -> Gridded:
     return replace(done, selected=done.whole(selection))
 
 
-def split_faces(cage: Cage, selection: Selection, along: int, across: int, leading: Ints | None = None) -> Gridded:
+def split_faces(cage: Cage, selection: Selection, along: int, across: int, *, leading: Ints | None = None) -> Gridded:
     """Part each picked quad into ``along`` by ``across`` quads; all of them are selected.
 
     The directions lead on from face to face; "along" is that of the first edge of the first face, or of the edges among

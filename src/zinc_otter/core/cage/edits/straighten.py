@@ -14,7 +14,7 @@ from zinc_otter.core.cage.selection import Selection, vertex_normals
 from zinc_otter.core.errors import BadNumberError, BadSelectionError
 
 
-def straighten(cage: Cage, selection: Selection, share: float = 1.0) -> Edit:
+def straighten(cage: Cage, selection: Selection, *, share: float = 1.0) -> Edit:
     """Slide the vertices of picked loops and chains along the cage until they lie in one plane each.
 
     A loop that goes round takes the plane that fits it best; a chain the plane through its ends, square to the form

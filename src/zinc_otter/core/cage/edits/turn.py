@@ -11,7 +11,7 @@ from zinc_otter.core.cage.selection import Selection
 
 
 def turn(
-    cage: Cage, selection: Selection, axis: Sequence[float], degrees: float, pivot: Sequence[float] | None = None
+    cage: Cage, selection: Selection, axis: Sequence[float], degrees: float, *, pivot: Sequence[float] | None = None
 ) -> Edit:
     """Turn the selection about ``pivot`` (default its middle); see :func:`turning`."""
     return placed(cage, selection, turning(axis, degrees, pivot_or_middle(cage, selection, pivot)))

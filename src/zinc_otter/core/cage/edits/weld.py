@@ -15,7 +15,7 @@ from zinc_otter.core.cage.topology import Ints, joined_labels
 from zinc_otter.core.errors import BadNumberError, BadSelectionError, UnsoundCageError
 
 
-def weld(cage: Cage, selection: Selection, onto: int | None = None, point: Sequence[float] | None = None) -> Edit:
+def weld(cage: Cage, selection: Selection, *, onto: int | None = None, point: Sequence[float] | None = None) -> Edit:
     """Make all that is picked one vertex: at its middle, at its vertex ``onto``, or at a ``point`` (3,).
 
     Raises BadSelectionError, BadNumberError, UnsoundCageError.

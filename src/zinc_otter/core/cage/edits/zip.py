@@ -19,7 +19,7 @@ from zinc_otter.core.errors import BadSelectionError, UnsoundCageError
 Where = Literal["middle", "first", "second"]
 
 
-def zip_chains(cage: Cage, selection: Selection, where: Where = "middle") -> Edit:
+def zip_chains(cage: Cage, selection: Selection, *, where: Where = "middle") -> Edit:
     """Join two chains of picked open edges, vertex by vertex, into one; its edges are selected.
 
     Each vertex of the chain with fewer finds its partner on the other; where the other has more, edges are parted, so

@@ -19,7 +19,7 @@ MOST_SEGMENTS = 16
 
 
 def chamfer_edges(
-    cage: Cage, selection: Selection, distance: float, segments: int = 1, is_round: bool = False, quads: bool = True,
+    cage: Cage, selection: Selection, distance: float, *, segments: int = 1, is_round: bool = False, quads: bool = True,
     keep_creases: bool = False,
 ) -> Edit:  # fmt: skip
     """Chamfer picked edges so that the new ones lie ``distance`` mm from the old, measured in the faces beside.
