@@ -11,6 +11,7 @@ from collections.abc import Iterator
 from pathlib import Path
 
 import zinc_otter
+from zinc_otter.core.solid.followers import KINDS
 
 SOURCE = Path(zinc_otter.__file__).parent
 ALLOWED = {
@@ -81,3 +82,19 @@ class Examples(unittest.TestCase):
             self.assertEqual(result.failed, 0, module.name)
             run += result.attempted
         self.assertGreaterEqual(run, 3)
+
+    def test_every_edit_and_follower_has_one(self) -> None:
+        """Functions from a cage to an edit, and the kinds of followers."""
+        without = []
+        for folder in ("core/cage/edits", "core/holding"):
+            for path in (SOURCE / folder).rglob("*.py"):
+                for node in ast.parse(path.read_text("utf-8")).body:
+                    if not isinstance(node, ast.FunctionDef) or node.name.startswith("_") or node.returns is None:
+                        continue
+                    if ast.unparse(node.returns) in ("Edit", "Held", "Looped", "Gridded") and node.name not in _INNER:
+                        without += [node.name] if ">>>" not in (ast.get_docstring(node) or "") else []
+        without += [kind.__name__ for kind in KINDS if ">>>" not in (kind.__doc__ or "")]
+        self.assertEqual(without, [])
+
+
+_INNER = {"held"}

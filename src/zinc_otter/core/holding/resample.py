@@ -35,6 +35,11 @@ def resample(
     of the old one only, and the rows lie evenly between the old ones. Creases along the grid's border stay, and those
     within where a row lies on them. Raises BadSelectionError (no grid; a count that does not fit its neighbours),
     BadNumberError.
+
+    >>> from zinc_otter.core.primitives import plane
+    >>> done = resample(plane((30, 20), (3, 2)), Selection.of("face", range(6)), 6, 4)
+    >>> done.cage.topology.face_count, bool(done.deviation < 1e-6)
+    (24, True)
     """
     t = cage.topology
     grid = grid_of(t, selection, along)

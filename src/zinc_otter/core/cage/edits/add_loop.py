@@ -41,7 +41,13 @@ class Looped(Gridded):
 
 
 def split_rings(cage: Cage, selection: Selection, *, share: float = 0.5) -> Looped:
-    """One loop across the whole rings through the selected edges, at a ``share`` of each; see :func:`add_loops`."""
+    """One loop across the whole rings through the selected edges, at a ``share`` of each; see :func:`add_loops`.
+
+    >>> from zinc_otter.core.primitives import box
+    >>> cage = box((10, 10, 10), (1, 1, 1))
+    >>> len(split_rings(cage, Selection.of("edge", [0])).selected)
+    4
+    """
     return add_loops(cage, selection, shares=(share,))
 
 
@@ -55,6 +61,12 @@ def add_loops(
     ``picked_only`` the loops run from the first to the last picked edge of a ring, in the shorter way; beyond these
     they end in an n-gon, or for an even number of loops in quads. The new loops are selected.
     Raises BadSelectionError, BadNumberError.
+
+    >>> from zinc_otter.core.primitives import box
+    >>> cage = box((10, 10, 10), (1, 1, 1))
+    >>> done = add_loops(cage, Selection.of("edge", [0]), shares=(0.25, 0.75))
+    >>> done.cage.topology.face_count - cage.topology.face_count
+    8
     """
     rungs = rungs_of(cage, selection, picked_only=picked_only)
     t = cage.topology

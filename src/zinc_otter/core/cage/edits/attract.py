@@ -21,6 +21,13 @@ def attract(cage: Cage, selection: Selection, nearest: Nearest, *, distance: flo
     """Move what is picked towards the nearest point of a surface, by a ``share`` of the way.
 
     It ends ``distance`` mm before the surface, on its own side. Raises BadSelectionError, BadNumberError.
+
+    >>> from zinc_otter.core.primitives import plane
+    >>> floor = lambda points: points * (1, 1, 0)
+    >>> lifted = plane((10, 10), (1, 1)).with_positions(plane((10, 10), (1, 1), (0, 0, 8)).positions)
+    >>> drawn = attract(lifted, Selection.of("face", [0]), floor, share=0.75).cage
+    >>> drawn.positions[:, 2].tolist()
+    [2.0, 2.0, 2.0, 2.0]
     """
     if not np.isfinite(distance):
         raise BadNumberError("The distance from the surface needs a plain number.")

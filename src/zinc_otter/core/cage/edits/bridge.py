@@ -52,6 +52,13 @@ def bridge(
     found, and can be rolled on by ``shift``. With a ``strength`` the middle leaves both ends along their tangents, by so
     many times a third of the way; without it goes straight. Raises BadSelectionError, BadNumberError, BridgeCountError,
     UnsoundCageError.
+
+    >>> from zinc_otter.core.primitives import box
+    >>> cage = box((30, 10, 10), (3, 1, 1))
+    >>> ends = Selection.of("face", np.flatnonzero(np.abs(cage.face_normals[:, 0]) > 0.9))
+    >>> hollow = bridge(cage, ends).cage.topology
+    >>> hollow.vertex_count - hollow.edge_count + hollow.face_count  # A ring.
+    0
     """
     if not 1 <= segments <= MOST_SEGMENTS:
         raise BadNumberError(f"A bridge has 1 to {MOST_SEGMENTS} segments; {segments} were asked for.")

@@ -20,6 +20,14 @@ def circle(cage: Cage, selection: Selection, *, radius: float | None = None, eve
     Edges, vertices, or the border of picked faces. Without a ``radius`` it is the mean distance from the middle. With
     ``even`` the vertices stand at even angles, so turned that they move least; otherwise each keeps its own. Raises
     BadSelectionError (a chain that does not go round), BadNumberError.
+
+    >>> from zinc_otter.core.primitives import box
+    >>> cage = box((10, 10, 10), (2, 2, 1))
+    >>> top = Selection.of("face", np.flatnonzero(cage.face_normals[:, 2] > 0.9))
+    >>> done = circle(cage, top, radius=4.0)
+    >>> rim = done.cage.positions[done.cage.positions[:, 2] > 4.9]
+    >>> sorted(set(np.linalg.norm(rim[:, :2], axis=1).round(6).tolist()))  # The middle, and the rim.
+    [0.0, 4.0]
     """
     if radius is not None and not (np.isfinite(radius) and radius > 0):
         raise BadNumberError("A circle needs a radius above 0.")

@@ -18,6 +18,11 @@ def collapse(cage: Cage, selection: Selection, *, rings: bool = False) -> Edit:
 
     An edge becomes a vertex, so do a face and all that touches it; the edges of a ring do each by itself, so that a strip
     of faces goes. The new vertices are selected. Raises BadSelectionError, UnsoundCageError.
+
+    >>> from zinc_otter.core.primitives import box
+    >>> cage = box((10, 10, 10), (2, 2, 2))
+    >>> collapse(cage, Selection.of("edge", [0])).cage.topology.vertex_count - cage.topology.vertex_count
+    -1
     """
     t = cage.topology
     selection.check(t)

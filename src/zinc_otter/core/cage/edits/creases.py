@@ -17,6 +17,11 @@ def set_crease(cage: Cage, selection: Selection, sharpness: float) -> Edit:
     """Give the edges that a selection holds a ``sharpness`` from 0 (smooth) to 10 (hard).
 
     Raises BadSelectionError, BadNumberError.
+
+    >>> from zinc_otter.core.primitives import box
+    >>> done = set_crease(box((10, 10, 10), (1, 1, 1)), Selection.of("edge", [0, 3]), 2.5)
+    >>> done.cage.edge_sharpness[:4].tolist()
+    [2.5, 0.0, 0.0, 2.5]
     """
     selection.check(cage.topology)
     edges = convert(cage.topology, selection, "edge")
@@ -27,7 +32,12 @@ def set_crease(cage: Cage, selection: Selection, sharpness: float) -> Edit:
 
 
 def set_corner(cage: Cage, selection: Selection, sharpness: float) -> Edit:
-    """Give the vertices that a selection holds a ``sharpness`` from 0 to 10. Raises as :func:`set_crease`."""
+    """Give the vertices that a selection holds a ``sharpness`` from 0 to 10. Raises as :func:`set_crease`.
+
+    >>> from zinc_otter.core.primitives import box
+    >>> set_corner(box((10, 10, 10), (1, 1, 1)), Selection.of("vertex", [1]), 4.0).cage.vertex_sharpness[:3].tolist()
+    [0.0, 4.0, 0.0]
+    """
     selection.check(cage.topology)
     values = cage.vertex_sharpness.copy()
     values[convert(cage.topology, selection, "vertex").ids] = _in_range(sharpness)
@@ -38,6 +48,11 @@ def scale_creases(cage: Cage, selection: Selection, factor: float) -> Edit:
     """Multiply the sharpness of the edges and vertices that a selection holds by a ``factor``; hard is the most.
 
     Raises BadSelectionError (nothing sharp there), BadNumberError.
+
+    >>> from zinc_otter.core.primitives import box
+    >>> cage = set_crease(box((10, 10, 10), (1, 1, 1)), Selection.of("edge", [0]), 4.0).cage
+    >>> float(scale_creases(cage, Selection.of("face", range(6)), 0.5).cage.edge_sharpness.max())
+    2.0
     """
     selection.check(cage.topology)
     if not (np.isfinite(factor) and factor >= 0):
@@ -58,6 +73,12 @@ def crease_along(
 
     ``distances`` takes points (k, 3) to how far they are from the lines (k,), in mm; ``within`` mm counts as near. These
     edges are then selected. Raises BadSelectionError where there are none, BadNumberError.
+
+    >>> from zinc_otter.core.primitives import box
+    >>> cage = box((10, 10, 10), (1, 1, 1))
+    >>> to_floor = lambda points: np.abs(points[:, 2] + 5)
+    >>> int((crease_along(cage, Selection.of("face", range(6)), to_floor, 0.1, 10.0).cage.edge_sharpness > 0).sum())
+    4
     """
     selection.check(cage.topology)
     if not (np.isfinite(within) and within > 0):

@@ -16,6 +16,11 @@ def delete_elements(cage: Cage, selection: Selection) -> Edit:
 
     Where the remaining faces would touch in a single point only, that vertex is parted, so that the cage stays a
     manifold. Raises BadSelectionError when no face would be left (delete the piece instead).
+
+    >>> from zinc_otter.core.primitives import box
+    >>> left = delete_elements(box((10, 10, 10), (1, 1, 1)), Selection.of("face", [0])).cage.topology
+    >>> left.face_count, left.is_closed
+    (5, False)
     """
     t = cage.topology
     selection.check(t)

@@ -17,6 +17,11 @@ def detach(cage: Cage, selection: Selection) -> Edit:
     """Part the selected faces from the rest, in the same place: both sides get a border of their own.
 
     A crease along the cut stays on the faces that were picked and on those that were not. Raises BadSelectionError.
+
+    >>> from zinc_otter.core.primitives import box
+    >>> cage = box((10, 10, 10), (1, 1, 1))
+    >>> len(detach(cage, Selection.of("face", [0])).cage.topology.open_edges)
+    8
     """
     t = cage.topology
     selection.check(t)
@@ -32,7 +37,13 @@ def detach(cage: Cage, selection: Selection) -> Edit:
 
 
 def taken_out(cage: Cage, selection: Selection) -> tuple[Edit, Edit]:
-    """The selected faces as a cage of their own, and what is left of this one. Raises BadSelectionError."""
+    """The selected faces as a cage of their own, and what is left of this one. Raises BadSelectionError.
+
+    >>> from zinc_otter.core.primitives import box
+    >>> taken, rest = taken_out(box((10, 10, 10), (1, 1, 1)), Selection.of("face", [0]))
+    >>> taken.cage.topology.face_count, rest.cage.topology.face_count
+    (1, 5)
+    """
     faces = Selection.of("face", touching_faces(cage.topology, selection))
     selection.check(cage.topology)
     if len(faces) == cage.topology.face_count:

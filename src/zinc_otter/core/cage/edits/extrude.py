@@ -82,6 +82,12 @@ def extrude_faces(
     The moved faces stay selected, so that extruding again goes on. A crease on the rim stays at the foot of the new wall;
     one inside the region moves with it. Where an even wall cannot be kept, in tight dents, the faces are ``doubtful``.
     Raises BadSelectionError (no faces, a whole closed shell, a region without a mean normal), BadNumberError.
+
+    >>> from zinc_otter.core.primitives import box
+    >>> cage = box((10, 10, 10), (1, 1, 1))
+    >>> top = Selection.of("face", np.flatnonzero(cage.face_normals[:, 2] > 0.9))
+    >>> float(extrude_faces(cage, top, 4.0).cage.positions[:, 2].max())
+    9.0
     """
     rise.check()
     if not np.isfinite(distance) or abs(distance) < LEAST_DISTANCE:
@@ -103,7 +109,13 @@ def extrude_faces(
 
 
 def extrude_along(cage: Cage, selection: Selection, vector: Sequence[float], *, rise: Rise = PLAIN) -> Edit:
-    """Extrude the selected faces, or edges of an open border, by one ``vector`` (3,) mm; see :func:`extrude_faces`."""
+    """Extrude the selected faces, or edges of an open border, by one ``vector`` (3,) mm; see :func:`extrude_faces`.
+
+    >>> from zinc_otter.core.primitives import box
+    >>> cage = box((10, 10, 10), (1, 1, 1))
+    >>> extrude_along(cage, Selection.of("face", [0]), (0, 0, 3)).cage.topology.face_count
+    10
+    """
     rise.check()
     step = np.asarray(vector, dtype=np.float64)
     if not np.isfinite(step).all() or np.linalg.norm(step) < LEAST_DISTANCE:
@@ -118,6 +130,11 @@ def extrude_edges(cage: Cage, selection: Selection, distance: float, *, rise: Ri
     """Grow strips of faces from edges of an open border, ``distance`` mm on in the direction in which the faces end.
 
     The new outer edges are selected, so that extruding again goes on. Raises BadSelectionError where an edge is not open.
+
+    >>> from zinc_otter.core.primitives import plane
+    >>> sheet = plane((10, 10), (1, 1))
+    >>> extrude_edges(sheet, Selection.of("edge", [0]), 4.0).cage.topology.face_count
+    2
     """
     rise.check()
     if not np.isfinite(distance) or abs(distance) < LEAST_DISTANCE:

@@ -27,6 +27,13 @@ def fill(cage: Cage, selection: Selection, *, way: Way = "quads", rings: int = 1
     - "face": a single face of many sides
 
     ``turned`` rolls the grid on by so many edges. The new faces are selected. Raises BadSelectionError, BadNumberError.
+
+    >>> from zinc_otter.core.primitives import box
+    >>> from zinc_otter.core.cage.edits.delete import delete_elements
+    >>> opened = delete_elements(box((10, 10, 10), (1, 1, 1)), Selection.of("face", [0])).cage
+    >>> hole = Selection.of("edge", opened.topology.open_edges[:1])
+    >>> fill(opened, hole, way="face").cage.topology.is_closed
+    True
     """
     if not 1 <= rings <= MOST_RINGS:
         raise BadNumberError(f"A hole is filled with 1 to {MOST_RINGS} rings; {rings} were asked for.")

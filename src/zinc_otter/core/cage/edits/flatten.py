@@ -21,6 +21,12 @@ def flatten(
 
     Without a ``normal`` (3,) it is the plane that fits best; without a ``point`` it goes through the middle of the
     picked. Raises BadSelectionError, BadNumberError.
+
+    >>> from zinc_otter.core.primitives import box
+    >>> cage = box((10, 10, 10), (1, 1, 1))
+    >>> flat = flatten(cage, Selection.of("vertex", range(8)), normal=(0, 0, 1)).cage
+    >>> float(np.ptp(flat.positions[:, 2]))
+    0.0
     """
     verts = picked_vertices(cage, selection)
     p = cage.positions[verts]

@@ -18,6 +18,12 @@ def heal(cage: Cage, selection: Selection) -> Edit:
 
     Vertices at which only two edges would be left go too, so that a whole loop leaves no trace. Each face that comes of
     it must have one border. Nothing stays selected. Raises BadSelectionError, UnsoundCageError.
+
+    >>> from zinc_otter.core.primitives import box
+    >>> cage = box((10, 10, 10), (2, 1, 1))
+    >>> rows = np.flatnonzero(np.abs(cage.positions[cage.topology.edge_verts][..., 0]).max(axis=1) < 1)
+    >>> heal(cage, Selection.of("edge", rows)).cage.topology.face_count  # The loop across the middle is gone.
+    6
     """
     t = cage.topology
     selection.check(t)

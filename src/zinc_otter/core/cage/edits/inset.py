@@ -22,6 +22,12 @@ def inset(cage: Cage, selection: Selection, width: float, *, depth: float = 0.0,
 
     The width is even all round, open borders too. The inner faces move by ``depth`` mm along their normals and stay
     selected. Raises BadSelectionError, BadNumberError: a width that does not fit is refused with the largest that does.
+
+    >>> from zinc_otter.core.primitives import box
+    >>> cage = box((10, 10, 10), (1, 1, 1))
+    >>> done = inset(cage, Selection.of("face", [0]), 2.0)
+    >>> done.cage.topology.face_count, len(done.selected)
+    (10, 1)
     """
     if not np.isfinite(width) or width < 1e-6:
         raise BadNumberError("An inset needs a width above 0.")

@@ -34,6 +34,12 @@ def knife(
     they are left "open", or "filled" where the cut goes all round: with a ``cap`` of one face or of quads. With one side
     kept the other one's faces go, so that the cut is open unless it is filled. The cut gets a ``sharpness``.
     Raises BadSelectionError (nothing to cut there; a face that would be cut twice), BadNumberError.
+
+    >>> from zinc_otter.core.primitives import box
+    >>> from zinc_otter.core.cage.plane import plane_at
+    >>> cage = box((10, 10, 10), (1, 1, 1))
+    >>> knife(cage, plane_at((0, 0, 1), (0, 0, 1))).cage.topology.face_count
+    10
     """
     t = cage.topology
     if not (np.isfinite(near) and near >= 0):

@@ -72,6 +72,10 @@ def first_face(corners: Sequence[Sequence[float]], towards: Sequence[float]) -> 
     """A cage of one face of three or four points (3,), its outside ``towards`` a direction (3,).
 
     Raises BadNumberError for points that make no face.
+
+    >>> sheet = first_face([(0, 0, 0), (10, 0, 0), (10, 10, 0), (0, 10, 0)], (0, 0, 1))
+    >>> sheet.face_normals.tolist()
+    [[0.0, 0.0, 1.0]]
     """
     points = _points(corners)
     order = np.arange(len(points))
@@ -86,6 +90,10 @@ def lay_face(cage: Cage, corners: Sequence[Corner], towards: Sequence[float]) ->
     Raises BadSelectionError where a vertex is not there, or neighbours disagree about the side that looks out;
     BadNumberError for points that make no face; UnsoundCageError where an edge would have three faces or faces would
     touch in a point.
+
+    >>> sheet = first_face([(0, 0, 0), (10, 0, 0), (10, 10, 0), (0, 10, 0)], (0, 0, 1))
+    >>> lay_face(sheet, [2, 1, (20, 0, 0), (20, 10, 0)], (0, 0, 1)).cage.topology.face_count
+    2
     """
     t = cage.topology
     new: list[Sequence[float]] = []

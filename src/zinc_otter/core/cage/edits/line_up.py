@@ -22,6 +22,12 @@ def line_up(
 
     Without ``along`` (3,) it is the line that fits best; without a ``point`` it goes through the middle. With ``even`` the
     vertices of a chain stand at even distances. Raises BadSelectionError, BadNumberError.
+
+    >>> from zinc_otter.core.primitives import plane
+    >>> sheet = plane((10, 10), (2, 1))
+    >>> lined = line_up(sheet, Selection.of("vertex", [0, 1, 2]), along=(1, 0, 0), point=(0, 0, 3)).cage
+    >>> lined.positions[:3].tolist()
+    [[-5.0, 0.0, 3.0], [-5.0, 0.0, 3.0], [0.0, 0.0, 3.0]]
     """
     selection.check(cage.topology)
     target = cage.positions.copy()

@@ -16,6 +16,11 @@ def push(cage: Cage, selection: Selection, distance: float, *, reach: Reach | No
 
     The normal is the area-weighted mean of the selection's faces at the vertex; with vertices or edges picked, or with
     a ``reach``, of all faces there. Raises BadSelectionError, BadNumberError.
+
+    >>> from zinc_otter.core.primitives import box
+    >>> pushed = push(box((10, 10, 10), (1, 1, 1)), Selection.of("face", range(6)), 3**0.5).cage
+    >>> bool(np.allclose(np.abs(pushed.positions), 6))
+    True
     """
     selection.check(cage.topology)
     t = cage.topology

@@ -20,6 +20,12 @@ def relax(cage: Cage, selection: Selection, *, rounds: int = 5, strength: float 
     What would lead out of the form, along the normal, is left out (G. Taubin, "A signal processing approach to fair
     surface design", 1995, with the tangential part alone). On borders and creases vertices go along these lines; corners,
     and ends of creases, stay. Raises BadSelectionError, BadNumberError.
+
+    >>> from zinc_otter.core.primitives import plane
+    >>> sheet = plane((10, 10), (2, 2))
+    >>> bumped = sheet.with_positions(sheet.positions + (np.arange(9) == 4)[:, None] * (3, 0, 0))
+    >>> bool(relax(bumped, Selection.of("vertex", [4])).cage.positions[4, 0] < 0.2)
+    True
     """
     selection.check(cage.topology)
     if not 1 <= rounds <= MOST_ROUNDS:

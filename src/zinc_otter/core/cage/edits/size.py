@@ -18,5 +18,12 @@ def size(
     pivot: Sequence[float] | None = None,
     frame: Sequence[Sequence[float]] | None = None,
 ) -> Edit:
-    """Size the selection about ``pivot`` (default its middle); see :func:`sizing`."""
+    """Size the selection about ``pivot`` (default its middle); see :func:`sizing`.
+
+    >>> import numpy as np
+    >>> from zinc_otter.core.primitives import box
+    >>> sized = size(box((10, 10, 10), (1, 1, 1)), Selection.of("vertex", range(8)), (2, 1, 0.5)).cage
+    >>> np.ptp(sized.positions, axis=0).tolist()
+    [20.0, 10.0, 5.0]
+    """
     return placed(cage, selection, sizing(factors, pivot_or_middle(cage, selection, pivot), frame))

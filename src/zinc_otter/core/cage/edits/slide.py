@@ -27,6 +27,13 @@ def slide(
     ``amount`` is a share of the way to the next loop, -1 to 1, or mm. With ``towards`` (3,) each picked vertex slides by
     itself along that of its edges that goes this way best. Raises BadSelectionError (a side without faces, more mm than
     there are, with how many there are), BadNumberError.
+
+    >>> from zinc_otter.core.primitives import plane
+    >>> sheet = plane((30, 10), (3, 1))
+    >>> row = np.flatnonzero(np.ptp(sheet.positions[sheet.topology.edge_verts][..., 0], axis=1) == 0)[1:2]
+    >>> slid = slide(sheet, Selection.of("edge", row), 0.5).cage
+    >>> sorted(set(slid.positions[:, 0].round(9).tolist()))
+    [-15.0, -10.0, 5.0, 15.0]
     """
     selection.check(cage.topology)
     by = float(finite([amount], "How far to slide")[0])

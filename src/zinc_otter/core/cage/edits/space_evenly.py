@@ -18,6 +18,13 @@ def space_evenly(cage: Cage, selection: Selection, *, share: float = 1.0) -> Edi
 
     The ends of a chain stay; a loop that goes round turns so that its vertices move least. Raises BadSelectionError,
     BadNumberError.
+
+    >>> from zinc_otter.core.primitives import plane
+    >>> sheet = plane((30, 10), (3, 1))
+    >>> uneven = sheet.with_positions(sheet.positions + (sheet.positions[:, :1] == -5) * (3.0, 0, 0))
+    >>> row = Selection.of("vertex", np.flatnonzero(uneven.positions[:, 1] < 0))
+    >>> np.unique(space_evenly(uneven, row).cage.positions[row.ids, 0].round(9)).tolist()
+    [-15.0, -5.0, 5.0, 15.0]
     """
     if not (np.isfinite(share) and 0 <= share <= 1):
         raise BadNumberError("The share of the way runs from 0 to 1.")

@@ -20,6 +20,13 @@ def spin(cage: Cage, selection: Selection, *, backwards: bool = False, contrary:
     Both faces keep their number of corners. The edges stay selected, and keep their sharpness. Raises
     BadSelectionError: an open edge, two picked edges of one face, a vertex that would keep two edges only, an edge that
     is there already.
+
+    >>> from zinc_otter.core.primitives import plane
+    >>> sheet = plane((20, 10), (2, 1))
+    >>> inner = Selection.of("edge", np.setdiff1d(np.arange(sheet.topology.edge_count), sheet.topology.open_edges))
+    >>> was, now = sheet.topology.edge_verts[inner.ids[0]], spin(sheet, inner)
+    >>> now.cage.topology.edge_verts[now.selected.ids[0]].tolist() != was.tolist()
+    True
     """
     t = cage.topology
     selection.check(t)

@@ -20,6 +20,10 @@ def split_edges(cage: Cage, selection: Selection, parts: int) -> Gridded:
     """Part each picked edge into so many equal ones; faces gain corners. The parts are selected.
 
     Raises BadSelectionError, BadNumberError.
+
+    >>> from zinc_otter.core.primitives import box
+    >>> split_edges(box((10, 10, 10), (1, 1, 1)), Selection.of("edge", [0]), 3).cage.topology.vertex_count
+    10
     """
     t = cage.topology
     selection.check(t)
@@ -38,6 +42,10 @@ def split_faces(cage: Cage, selection: Selection, along: int, across: int, *, le
     The directions lead on from face to face; "along" is that of the first edge of the first face, or of the edges among
     ``leading``. Neighbours that are not picked gain corners. Raises BadSelectionError (a face that is no quad; directions
     that meet each other crosswise while the numbers differ), BadNumberError.
+
+    >>> from zinc_otter.core.primitives import box
+    >>> split_faces(box((10, 10, 10), (1, 1, 1)), Selection.of("face", [0]), 3, 2).cage.topology.face_count
+    11
     """
     edges, counts = _counts(cage.topology, selection, along, across, leading)
     grids = np.zeros(cage.topology.face_count, dtype=bool)

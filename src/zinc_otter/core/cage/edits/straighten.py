@@ -19,6 +19,16 @@ def straighten(cage: Cage, selection: Selection, *, share: float = 1.0) -> Edit:
 
     A loop that goes round takes the plane that fits it best; a chain the plane through its ends, square to the form
     between. No vertex slides further than to its neighbour. Raises BadSelectionError, BadNumberError.
+
+    >>> from zinc_otter.core.primitives import box
+    >>> cage = box((10, 10, 30), (1, 1, 3))
+    >>> high = np.isclose(cage.positions[:, 2], 5)
+    >>> ring = np.flatnonzero(high[cage.topology.edge_verts].all(axis=1))
+    >>> lift = high * (cage.positions[:, :2] > 0).all(axis=1) * 2.0
+    >>> bent = cage.with_positions(cage.positions + lift[:, None] * (0, 0, 1))
+    >>> flat = straighten(bent, Selection.of("edge", ring)).cage.positions[high]
+    >>> bool(np.linalg.svd(flat - flat.mean(axis=0))[1][2] < 1e-9)  # In one plane.
+    True
     """
     if not (np.isfinite(share) and 0 <= share <= 1):
         raise BadNumberError("The share of the way runs from 0 to 1.")

@@ -13,7 +13,13 @@ from zinc_otter.core.errors import BadSelectionError
 
 
 def flip(cage: Cage, selection: Selection) -> Edit:
-    """Turn whole shells over, outside in: every shell of which something is picked."""
+    """Turn whole shells over, outside in: every shell of which something is picked.
+
+    >>> from zinc_otter.core.primitives import box
+    >>> cage = box((10, 10, 10), (1, 1, 1))
+    >>> bool(np.allclose(flip(cage, Selection.of("face", [0])).cage.face_normals, -cage.face_normals))
+    True
+    """
     t = cage.topology
     selection.check(t)
     return _flipped(cage, selection, np.unique(t.face_shell[touching_faces(t, selection)]))
@@ -22,6 +28,12 @@ def flip(cage: Cage, selection: Selection) -> Edit:
 def orient_outward(cage: Cage, selection: Selection) -> Edit:
     """Make all shells look outwards: closed ones hold a positive volume, those within another one a negative; open
     ones look away from their own middle. Raises BadSelectionError where they all do already.
+
+    >>> from zinc_otter.core.primitives import box
+    >>> cage = box((10, 10, 10), (1, 1, 1))
+    >>> inside_out = flip(cage, Selection.of("face", [0])).cage
+    >>> bool(np.allclose(orient_outward(inside_out, Selection.of("face", [0])).cage.face_normals, cage.face_normals))
+    True
     """
     t = cage.topology
     volumes = shell_volumes(cage)

@@ -19,6 +19,11 @@ def weld(cage: Cage, selection: Selection, *, onto: int | None = None, point: Se
     """Make all that is picked one vertex: at its middle, at its vertex ``onto``, or at a ``point`` (3,).
 
     Raises BadSelectionError, BadNumberError, UnsoundCageError.
+
+    >>> from zinc_otter.core.primitives import plane
+    >>> sheet = plane((10, 10), (2, 1))
+    >>> weld(sheet, Selection.of("vertex", [0, 1])).cage.topology.vertex_count
+    5
     """
     selection.check(cage.topology)
     verts = vertices_of(cage.topology, selection)
@@ -42,6 +47,12 @@ def weld_close(cage: Cage, selection: Selection, tolerance: float) -> Edit:
     """Make one vertex each of those picked vertices that lie within ``tolerance`` mm of one another, at their middle.
 
     Raises BadSelectionError where none lie so close, BadNumberError, UnsoundCageError.
+
+    >>> from zinc_otter.core.primitives import box
+    >>> from zinc_otter.core.cage.edits.detach import detach
+    >>> parted = detach(box((10, 10, 10), (1, 1, 1)), Selection.of("face", [0])).cage
+    >>> weld_close(parted, Selection.of("vertex", range(parted.topology.vertex_count)), 0.01).cage.topology.vertex_count
+    8
     """
     if not (np.isfinite(tolerance) and tolerance >= 0):
         raise BadNumberError("The tolerance is a length of 0 or more.")

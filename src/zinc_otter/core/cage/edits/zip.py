@@ -26,6 +26,14 @@ def zip_chains(cage: Cage, selection: Selection, *, where: Where = "middle") -> 
     that every vertex has one and no hole is left. A single picked chain that goes round is a slit, and closes upon
     itself. The two meet in the ``middle``, or on the ``first`` or the ``second`` chain, the first being that of the
     lowest vertex. Raises BadSelectionError, UnsoundCageError.
+
+    >>> from zinc_otter.core.primitives import plane
+    >>> from zinc_otter.core.cage.building.joining import joined
+    >>> two, _ = joined([plane((10, 10), (1, 2)), plane((10, 10), (1, 2), (14, 0, 0))])
+    >>> ends = two.positions[two.topology.edge_verts][..., 0]
+    >>> facing = Selection.of("edge", np.flatnonzero((ends == 5).all(axis=1) | (ends == 9).all(axis=1)))
+    >>> len(zip_chains(two, facing).cage.topology.open_edges), len(two.topology.open_edges)
+    (8, 12)
     """
     first, second = _two_chains(cage, selection)
     few, many = sorted((first, second), key=lambda chain: chain.edge_count)

@@ -20,12 +20,23 @@ def invert(t: Topology, selection: Selection) -> Selection:
 
 
 def grow(t: Topology, selection: Selection) -> Selection:
-    """The picked and their neighbours: faces and edges that share a vertex, vertices that share an edge."""
+    """The picked and their neighbours: faces and edges that share a vertex, vertices that share an edge.
+
+    >>> from zinc_otter.core.primitives import plane
+    >>> len(grow(plane((30, 30), (3, 3)).topology, Selection.of("face", [4])))
+    9
+    """
     return Selection.of(selection.kind, np.flatnonzero(_grown(t, selection.kind, _mask(t, selection))))
 
 
 def shrink(t: Topology, selection: Selection) -> Selection:
-    """The picked less those that have a neighbour which is not picked."""
+    """The picked less those that have a neighbour which is not picked.
+
+    >>> from zinc_otter.core.primitives import plane
+    >>> t = plane((50, 50), (5, 5)).topology
+    >>> shrink(t, grow(t, Selection.of("face", [12]))).ids.tolist()
+    [12]
+    """
     return Selection.of(selection.kind, np.flatnonzero(~_grown(t, selection.kind, ~_mask(t, selection))))
 
 

@@ -57,7 +57,17 @@ class ImportedBody:
 
 @dataclass(frozen=True)
 class Combine(Follower):
-    """Union, difference or intersection."""
+    """Union, difference or intersection.
+
+    >>> from zinc_otter.core.primitives import box
+    >>> from zinc_otter.core.solid.mesh.route import made_of_triangles
+    >>> from zinc_otter.core.solid.recipe import Recipe
+    >>> from zinc_otter.core.solid.exact import Cylinder
+    >>> peg = Combine("f1", way="union", body=Cylinder((0, 0, 0), (0, 0, 1), 3.0, 60.0))
+    >>> made = made_of_triangles(Recipe("Box", box((30, 30, 30), (2, 2, 2)), (peg,)))
+    >>> made.notes[0].status, round(float(made.body.size[2]))
+    ('done', 75)
+    """
 
     what: ClassVar[str] = "Combine"
     way: Literal["union", "subtract", "intersect"] = "union"

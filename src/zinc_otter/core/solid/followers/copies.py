@@ -66,7 +66,17 @@ def _sewn(images: Sequence[Cage]) -> Cage:
 
 @dataclass(frozen=True)
 class MirrorBody(_Copies):
-    """The body and its mirror image in the plane through ``point``."""
+    """The body and its mirror image in the plane through ``point``.
+
+    >>> from zinc_otter.core.primitives import box
+    >>> from zinc_otter.core.solid.mesh.route import made_of_triangles
+    >>> from zinc_otter.core.solid.recipe import Recipe
+    >>> mirror = MirrorBody("f1", point=(40, 0, 0), normal=(1, 0, 0))
+    >>> made = made_of_triangles(Recipe("Box", box((30, 30, 30), (2, 2, 2)), (mirror,)))
+    >>> whole = made_of_triangles(Recipe("Box", box((30, 30, 30), (2, 2, 2))))
+    >>> round(made.body.volume / whole.body.volume, 6)
+    2.0
+    """
 
     what: ClassVar[str] = "Mirror"
     point: Vec = (0.0, 0.0, 0.0)
@@ -93,6 +103,14 @@ class RepeatRound(_Copies):
     """``count`` copies about an axis, ``angle`` degrees from one to the next (None: evenly all round).
 
     ``phase`` moves the first by so many steps: a half lays it between.
+
+    >>> from zinc_otter.core.primitives import box
+    >>> from zinc_otter.core.solid.mesh.route import made_of_triangles
+    >>> from zinc_otter.core.solid.recipe import Recipe
+    >>> four = RepeatRound("f1", count=4, point=(50, 0, 0), along=(0, 0, 1))
+    >>> whole = made_of_triangles(Recipe("Box", box((30, 30, 30), (2, 2, 2)))).body
+    >>> round(made_of_triangles(Recipe("Box", box((30, 30, 30), (2, 2, 2)), (four,))).body.volume / whole.volume, 6)
+    4.0
     """
 
     what: ClassVar[str] = "Repeat round"
@@ -127,7 +145,17 @@ class RepeatRound(_Copies):
 
 @dataclass(frozen=True)
 class RepeatAlong(_Copies):
-    """``count`` copies along a direction, ``spacing`` mm apart; ``phase`` moves the first by so many steps."""
+    """``count`` copies along a direction, ``spacing`` mm apart; ``phase`` moves the first by so many steps.
+
+    >>> from zinc_otter.core.primitives import box
+    >>> from zinc_otter.core.solid.mesh.route import made_of_triangles
+    >>> from zinc_otter.core.solid.recipe import Recipe
+    >>> row = RepeatAlong("f1", count=3, along=(1, 0, 0), spacing=50.0)
+    >>> whole = made_of_triangles(Recipe("Box", box((30, 30, 30), (2, 2, 2)))).body
+    >>> made = made_of_triangles(Recipe("Box", box((30, 30, 30), (2, 2, 2)), (row,))).body
+    >>> round(float(made.size[0] - whole.size[0]), 6), round(made.volume / whole.volume, 6)
+    (100.0, 3.0)
+    """
 
     what: ClassVar[str] = "Repeat along"
     along: Vec = (1.0, 0.0, 0.0)
@@ -155,7 +183,15 @@ class RepeatAlong(_Copies):
 
 @dataclass(frozen=True)
 class ScaleToSize(Follower):
-    """Scale evenly about ``about`` until ``measure`` is ``length`` mm: an extent, or the distance of two points."""
+    """Scale evenly about ``about`` until ``measure`` is ``length`` mm: an extent, or the distance of two points.
+
+    >>> from zinc_otter.core.primitives import box
+    >>> from zinc_otter.core.solid.mesh.route import made_of_triangles
+    >>> from zinc_otter.core.solid.recipe import Recipe
+    >>> made = made_of_triangles(Recipe("Box", box((30, 20, 20), (2, 2, 2)), (ScaleToSize("f1", length=100.0),)))
+    >>> round(float(made.body.size.max()), 3)
+    100.0
+    """
 
     what: ClassVar[str] = "Scale to size"
     measure: Literal["longest", "x", "y", "z", "distance"] = "longest"

@@ -39,7 +39,15 @@ class Vent:
 
 @dataclass(frozen=True)
 class Hollow(Follower):
-    """All that lies deeper than ``wall`` mm is taken out. ``opening`` cuts the wall off beyond a plane."""
+    """All that lies deeper than ``wall`` mm is taken out. ``opening`` cuts the wall off beyond a plane.
+
+    >>> from zinc_otter.core.primitives import box
+    >>> from zinc_otter.core.solid.mesh.route import made_of_triangles
+    >>> from zinc_otter.core.solid.recipe import Recipe
+    >>> made = made_of_triangles(Recipe("Box", box((30, 30, 30), (2, 2, 2)), (Hollow("f1", wall=2.0),)))
+    >>> made.notes[0].status, bool(made.body.volume < 12_000)
+    ('done', True)
+    """
 
     what: ClassVar[str] = "Hollow"
     wall: float = 2.0

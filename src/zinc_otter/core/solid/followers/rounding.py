@@ -69,6 +69,16 @@ class Fillet(_OnEdges):
     """Round edges by ``radius`` mm; with ``end_radius``, from one to the other along an axis.
 
     A variable radius goes from ``radius`` at the lowest point of the edges along ``axis`` to ``end_radius`` at the highest.
+
+    >>> from zinc_otter.core.primitives import box
+    >>> from zinc_otter.core.solid.mesh.route import made_of_triangles
+    >>> from zinc_otter.core.solid.recipe import Recipe
+    >>> from zinc_otter.core.solid.followers.trim import Trim
+    >>> cut = Trim("f1", point=(0, 0, 0), normal=(0, 0, 1))
+    >>> rounded = Fillet("f2", between=("f1", "piece"), radius=2.0)
+    >>> made = made_of_triangles(Recipe("Box", box((30, 30, 30), (2, 2, 2)), (cut, rounded)))
+    >>> [note.status for note in made.notes]
+    ['done', 'done']
     """
 
     what: ClassVar[str] = "Fillet"
@@ -161,7 +171,18 @@ class DeeperFillet(Fillet):
 
 @dataclass(frozen=True)
 class CutEdge(_OnEdges):
-    """Chamfer edges: cut off at ``distance`` mm on both sides."""
+    """Chamfer edges: cut off at ``distance`` mm on both sides.
+
+    >>> from zinc_otter.core.primitives import box
+    >>> from zinc_otter.core.solid.mesh.route import made_of_triangles
+    >>> from zinc_otter.core.solid.recipe import Recipe
+    >>> from zinc_otter.core.solid.followers.trim import Trim
+    >>> cut = Trim("f1", point=(0, 0, 0), normal=(0, 0, 1))
+    >>> edge = CutEdge("f2", between=("f1", "piece"), distance=1.5)
+    >>> made = made_of_triangles(Recipe("Box", box((30, 30, 30), (2, 2, 2)), (cut, edge)))
+    >>> [note.status for note in made.notes]
+    ['done', 'done']
+    """
 
     what: ClassVar[str] = "Chamfer"
     distance: float = 1.0

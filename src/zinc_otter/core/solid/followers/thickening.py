@@ -18,7 +18,17 @@ if TYPE_CHECKING:
 
 @dataclass(frozen=True)
 class Thickened(Follower):
-    """A wall of ``distance`` mm of an open cage, to one side or both; see ``thicken``."""
+    """A wall of ``distance`` mm of an open cage, to one side or both; see ``thicken``.
+
+    >>> from zinc_otter.core.primitives import box
+    >>> from zinc_otter.core.solid.mesh.route import made_of_triangles
+    >>> from zinc_otter.core.solid.recipe import Recipe
+    >>> from zinc_otter.core.primitives import plane
+    >>> wall = Thickened("f1", distance=2.0)
+    >>> made = made_of_triangles(Recipe("Sheet", plane((40, 30), (2, 2)), (wall,)))
+    >>> made.notes[0].status, round(float(made.body.size[2]), 3)
+    ('done', 2.0)
+    """
 
     what: ClassVar[str] = "Thicken"
     distance: float = 2.0

@@ -19,7 +19,17 @@ if TYPE_CHECKING:
 
 @dataclass(frozen=True)
 class Trim(Follower):
-    """What lies on the side that ``normal`` points to is cut off, in the plane through ``point``."""
+    """What lies on the side that ``normal`` points to is cut off, in the plane through ``point``.
+
+    >>> from zinc_otter.core.primitives import box
+    >>> from zinc_otter.core.solid.mesh.route import made_of_triangles
+    >>> from zinc_otter.core.solid.recipe import Recipe
+    >>> trim = Trim("f1", point=(0, 0, 0), normal=(0, 0, 1))
+    >>> made = made_of_triangles(Recipe("Box", box((30, 30, 30), (2, 2, 2)), (trim,)))
+    >>> whole = made_of_triangles(Recipe("Box", box((30, 30, 30), (2, 2, 2))))
+    >>> round(made.body.volume / whole.body.volume, 3)
+    0.5
+    """
 
     what: ClassVar[str] = "Trim"
     point: Vec = (0.0, 0.0, 0.0)

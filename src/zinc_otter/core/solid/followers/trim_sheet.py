@@ -22,7 +22,12 @@ SPREAD = 0.2
 
 @dataclass(frozen=True)
 class TrimBySheet(Follower):
-    """What lies on the side that the faces of ``sheet``, another piece, look to is cut off; ``flipped``, the other side."""
+    """What lies on the side that the faces of ``sheet``, another piece, look to is cut off; ``flipped``, the other side.
+
+    >>> from zinc_otter.core.errors import CoreError
+    >>> TrimBySheet("f1", sheet="p2").called
+    'Trim'
+    """
 
     what: ClassVar[str] = "Trim"
     sheet: str = ""

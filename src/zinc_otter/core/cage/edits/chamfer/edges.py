@@ -28,6 +28,12 @@ def chamfer_edges(
     in quads: an odd number of segments becomes the next even one for that. The chamfered edges' sharpness goes, or with
     ``keep_creases`` stays on both outer lines. The new lines are selected.
     Raises BadSelectionError (an open edge; more than the faces allow, with how much they do), BadNumberError.
+
+    >>> from zinc_otter.core.primitives import box
+    >>> cage = box((10, 10, 10), (1, 1, 1))
+    >>> done = chamfer_edges(cage, Selection.of("edge", range(12)), 2.0)
+    >>> done.cage.topology.is_closed, done.cage.topology.vertex_count
+    (True, 56)
     """
     t = cage.topology
     check_asked(t, selection, "edge", distance)

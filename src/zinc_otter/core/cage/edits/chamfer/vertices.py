@@ -18,6 +18,11 @@ def chamfer_vertices(cage: Cage, selection: Selection, distance: float) -> Edit:
     """Cut off each picked vertex, ``distance`` mm along each of its edges; at a border the cut is open.
 
     The new faces are selected. Raises BadSelectionError (more than an edge allows, with how much it does), BadNumberError.
+
+    >>> from zinc_otter.core.primitives import box
+    >>> cage = box((10, 10, 10), (1, 1, 1))
+    >>> chamfer_vertices(cage, Selection.of("vertex", [0]), 2.0).cage.topology.face_count
+    7
     """
     t = cage.topology
     check_asked(t, selection, "vertex", distance)
