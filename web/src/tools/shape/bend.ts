@@ -17,7 +17,7 @@ export const tool = verb({
   places: "pivot",
   reaches: true,
   fields: {
-    axis: choice("Along", { x: "x", y: "y", z: "z" }, { keep: true, initial: "z" }),
+    axis: choice("Axis", { x: "x", y: "y", z: "z" }, { keep: true, initial: "z" }),
     towards: choice("Towards", { "+x": "+ x", "-x": "− x", "+y": "+ y", "-y": "− y", "+z": "+ z", "-z": "− z" }, { keep: true }),
     degrees: parameter("bend", "degrees", { initial: 45, keep: true }),
     held: parameter("bend", "held", { keep: true }),

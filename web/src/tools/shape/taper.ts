@@ -16,7 +16,7 @@ export const tool = verb({
   places: "pivot",
   reaches: true,
   fields: {
-    axis: choice("Along", { x: "x", y: "y", z: "z" }, { keep: true, initial: "z" }),
+    axis: choice("Axis", { x: "x", y: "y", z: "z" }, { keep: true, initial: "z" }),
     factor: parameter("taper", "factor", { initial: 70, keep: true }),
     held: parameter("taper", "held", { keep: true }),
   },
