@@ -59,6 +59,7 @@ shots: setup .stamps/debian
 
 tables: .stamps/python
 	$(VENV)/python -m sheets.tables
+	$(VENV)/python -m sheets.notices
 
 solids: .stamps/python
 	$(VENV)/python -m sheets.solids

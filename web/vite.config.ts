@@ -2,6 +2,7 @@ import react from "@vitejs/plugin-react";
 import { copyFileSync, mkdirSync, readdirSync, readFileSync, writeFileSync } from "node:fs";
 import { brotliCompressSync, constants, gzipSync } from "node:zlib";
 import { defineConfig } from "vite";
+import { notices } from "./scripts/notices.mjs";
 
 /** The service's own documentation page uses these; they are shipped, not fetched. */
 const documentation = {
@@ -27,7 +28,7 @@ const packed = {
 };
 
 export default defineConfig({
-  plugins: [react(), documentation, packed],
+  plugins: [react(), documentation, notices([`${import.meta.dirname}/node_modules/swagger-ui-dist/swagger-ui.css`]), packed],
   build: { chunkSizeWarningLimit: 2000 },
   server: { proxy: { "/api": { target: "http://127.0.0.1:8420", ws: true } } },
 });
