@@ -220,7 +220,7 @@ class Reaching(TalkCase):
             "command": {"kind": "thicken", "piece": "p1", "picked": {"kind": "piece", "ids": [0]}, "distance": 14},
         }
         answer = self.client.post(f"/api/designs/{state['id']}/preview", json=body).json()
-        self.assertTrue(answer["doubtful"])
+        self.assertTrue(answer["suspect"])
         self.assertIn("run through each other", answer["notes"][0])
 
     def test_refusals_name_their_kind(self) -> None:

@@ -234,7 +234,7 @@ class Notes(unittest.TestCase):
             command = {"kind": "thicken", "piece": "p1", "picked": whole, "distance": distance}
             done = outcome(design, command)
             self.assertIn(words, " ".join(read_command(command).notes(done)))
-            self.assertEqual(done.doubtful is not None and len(done.doubtful) > 0, distance > 2)
+            self.assertEqual(done.suspect is not None and len(done.suspect) > 0, distance > 2)
 
 
 # fmt: off

@@ -160,7 +160,7 @@ def preview_state(before: Saved, command: Command, outcome: Outcome) -> PreviewS
     return PreviewState(
         title=command.title(before.design),
         notes=list(command.notes(outcome)),
-        doubtful=[] if outcome.doubtful is None else [int(face) for face in outcome.doubtful],
+        suspect=[] if outcome.suspect is None else [int(face) for face in outcome.suspect],
         pieces=[PieceState.of(outcome.design, piece) for piece in outcome.design.pieces],
         references=[reference_state(reference) for reference in outcome.design.references],
         selected=selected_state(outcome),

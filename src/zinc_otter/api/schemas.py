@@ -234,14 +234,14 @@ class DesignState(BaseModel):
 
 
 class PreviewState(BaseModel):
-    """What a command would lead to; ``notes`` say how true it came out, ``doubtful`` are faces where it did not.
+    """What a command would lead to; ``notes`` say how true it came out, ``suspect`` are faces where it did not.
 
     ``rail`` is the line along which a number of the command is set by hand, from its 0 to its 1, in mm.
     """
 
     title: str
     notes: list[str]
-    doubtful: list[int]
+    suspect: list[int]
     pieces: list[PieceState]
     references: list[ReferenceState]
     selected: SelectedState | None

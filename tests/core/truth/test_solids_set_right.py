@@ -14,7 +14,7 @@ from tests.kernel import made_in_kernel
 from tests.sample_cages import cornered, darted, knob, rimmed
 from zinc_otter.core.cage import HARD, Cage, Selection
 from zinc_otter.core.cage.edits.creases import set_crease
-from zinc_otter.core.cage.edits.turn_over import flip
+from zinc_otter.core.cage.edits.flip import flip
 from zinc_otter.core.errors import InsideOutError, KernelError
 from zinc_otter.core.formats.step import facts_of, read_step, write_step
 from zinc_otter.core.primitives import box, plane

@@ -81,8 +81,8 @@ class OneCage(unittest.TestCase):
             with self.assertRaises(BadSelectionError) as caught:
                 bridge(cage, Selection.of("face", ids))
             self.assertRegex(str(caught.exception), words)
-        self.assertRaises(BadNumberError, bridge, cage, middles(cage), 0)
-        self.assertRaises(BadNumberError, bridge, cage, middles(cage), 1, 0, -1.0)
+        self.assertRaises(BadNumberError, bridge, cage, middles(cage), segments=0)
+        self.assertRaises(BadNumberError, bridge, cage, middles(cage), strength=-1.0)
         self.assertRaises(BadSelectionError, bridge, cage, Selection.of("vertex", [0, 5]))
 
 

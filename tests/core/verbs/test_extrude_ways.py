@@ -33,7 +33,7 @@ class EvenWall(unittest.TestCase):
         self.assertEqual(done.cage.topology.euler_characteristic, 2)
         corner = new[(new[:, 0] < -10) & (new[:, 1] < -10)]
         self.assertTrue(np.allclose(corner[:, :2], -15))
-        self.assertEqual(done.doubtful.tolist(), [])
+        self.assertEqual(done.suspect.tolist(), [])
 
     def test_on_a_lumpy_sphere_it_is_even_where_scaling_is_not(self) -> None:
         cage = lumpy_sphere()
@@ -55,8 +55,8 @@ class EvenWall(unittest.TestCase):
         inner = np.setdiff1d(np.arange(dent.topology.face_count), np.flatnonzero(dent.face_normals[:, 2] < -0.9))
         done = extrude_faces(dent, Selection.of("face", inner), 6.0, way="even")
         # Walls of a pit 10 wide, each moving in by 6, pass each other; its floor shrinks to nothing.
-        self.assertIn(middle, done.doubtful.tolist())
-        self.assertEqual(len(extrude_faces(dent, Selection.of("face", inner), 1.0, way="even").doubtful), 0)
+        self.assertIn(middle, done.suspect.tolist())
+        self.assertEqual(len(extrude_faces(dent, Selection.of("face", inner), 1.0, way="even").suspect), 0)
 
 
 class Ways(unittest.TestCase):
@@ -73,7 +73,7 @@ class Ways(unittest.TestCase):
         done = extrude_faces(cube, Selection.of("face", top_faces(cube)), 7.0, way="point", point=(0, 0, -10))
         base = np.array([10, 10, 20])
         self.assertTrue(np.allclose(np.abs(done.cage.positions[8:]), [10, 10, 10] + 7 * base / np.linalg.norm(base)))
-        self.assertRaises(BadNumberError, extrude_faces, cube, Selection.of("face", [0]), 1.0, "point")
+        self.assertRaises(BadNumberError, extrude_faces, cube, Selection.of("face", [0]), 1.0, way="point")
 
     def test_segments_taper_and_turn(self) -> None:
         cube = box((20, 20, 20), (1, 1, 1))
@@ -97,7 +97,7 @@ class Ways(unittest.TestCase):
     def test_bad_numbers(self) -> None:
         cube = box((20, 20, 20), (1, 1, 1))
         for rise in (Rise(0), Rise(65), Rise(1, -1), Rise(1, 1, np.nan)):
-            self.assertRaises(BadNumberError, extrude_faces, cube, Selection.of("face", [0]), 1.0, "mean", None, rise)
+            self.assertRaises(BadNumberError, extrude_faces, cube, Selection.of("face", [0]), 1.0, rise=rise)
 
 
 class Strips(unittest.TestCase):

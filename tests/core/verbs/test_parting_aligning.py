@@ -13,8 +13,8 @@ from zinc_otter.core.cage.edits.attract import attract
 from zinc_otter.core.cage.edits.circle import circle
 from zinc_otter.core.cage.edits.detach import detach, taken_out
 from zinc_otter.core.cage.edits.flatten import flatten
+from zinc_otter.core.cage.edits.flip import flip, orient_outward
 from zinc_otter.core.cage.edits.line_up import line_up
-from zinc_otter.core.cage.edits.turn_over import flip, orient_outward
 from zinc_otter.core.cage.selection import middles_of, vertices_of
 from zinc_otter.core.cage.shells import shell_volumes
 from zinc_otter.core.errors import BadNumberError, BadSelectionError
@@ -102,8 +102,8 @@ class Aligning(unittest.TestCase):
         cube = box((20, 20, 20), (2, 2, 2))
         edge = Selection.of("edge", [0])
         self.assertRaises(BadSelectionError, flatten, cube, edge)
-        self.assertRaises(BadNumberError, flatten, cube, edge, (0, 0, 0))
-        self.assertRaises(BadNumberError, flatten, cube, edge, (0, 0, 1), None, 1.5)
+        self.assertRaises(BadNumberError, flatten, cube, edge, normal=(0, 0, 0))
+        self.assertRaises(BadNumberError, flatten, cube, edge, normal=(0, 0, 1), share=1.5)
 
     def test_lined_up_on_an_axis_at_even_distances(self) -> None:
         sheet = plane((20, 20), (4, 4))
@@ -143,7 +143,7 @@ class Aligning(unittest.TestCase):
         rim = [v for v in vertices_of(sheet.topology, faces) if np.abs(sheet.positions[v, :2]).max() > 10]
         self.assertTrue(np.allclose(np.linalg.norm(done.cage.positions[rim], axis=1), 12))
         self.assertRaises(BadSelectionError, circle, sheet, Selection.of("edge", [0]))
-        self.assertRaises(BadNumberError, circle, sheet, faces, 0.0)
+        self.assertRaises(BadNumberError, circle, sheet, faces, radius=0.0)
 
     def test_drawn_onto_a_sphere(self) -> None:
         cube = box((20, 20, 20), (2, 2, 2))

@@ -23,6 +23,7 @@ from zinc_otter.core.cage.edits.detach import detach
 from zinc_otter.core.cage.edits.extrude import Rise, extrude_edges, extrude_faces
 from zinc_otter.core.cage.edits.fill import fill
 from zinc_otter.core.cage.edits.flatten import flatten
+from zinc_otter.core.cage.edits.flip import flip
 from zinc_otter.core.cage.edits.heal import heal
 from zinc_otter.core.cage.edits.inset import inset
 from zinc_otter.core.cage.edits.knife import knife
@@ -34,7 +35,6 @@ from zinc_otter.core.cage.edits.spin import spin
 from zinc_otter.core.cage.edits.split import split_edges, split_faces
 from zinc_otter.core.cage.edits.straighten import straighten
 from zinc_otter.core.cage.edits.taper import taper
-from zinc_otter.core.cage.edits.turn_over import flip
 from zinc_otter.core.cage.edits.twist import twist
 from zinc_otter.core.cage.edits.weld import weld, weld_close
 from zinc_otter.core.cage.edits.zip import zip_chains

@@ -55,7 +55,7 @@ class Walls(unittest.TestCase):
             done = thicken(tube, 2.0, side)  # type: ignore[arg-type]
             self.assertEqual(done.cage.topology.euler_characteristic, 0)
             self.assertTrue(done.cage.topology.is_closed)
-            self.assertEqual(done.doubtful.tolist(), [])
+            self.assertEqual(done.suspect.tolist(), [])
             self.assertRegex(done.remarks[0], r"The wall is (1\.9|2)[\d.]* to 2[\d.]* mm thick")
             # Volume of a tube: pi (R^2 - r^2) h.
             formula = np.pi * ((radius + out) ** 2 - (radius + out - 2) ** 2) * 30
@@ -155,7 +155,7 @@ class Crossings(unittest.TestCase):
         self.assertEqual(len(crossing_faces(thicken(tube, 3.0).cage)), 0)
         done = thicken(tube, 12.0)
         self.assertGreater(len(crossing_faces(done.cage)), 0)
-        self.assertGreater(len(done.doubtful), 0)
+        self.assertGreater(len(done.suspect), 0)
 
     def test_pairs_against_brute_force(self) -> None:
         rng = np.random.default_rng(3)

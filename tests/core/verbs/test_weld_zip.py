@@ -43,7 +43,7 @@ class Welding(unittest.TestCase):
         self.assertEqual(done.cage.topology.euler_characteristic, 2)
         done = weld(cube, Selection.of("vertex", [a, b]), point=(1, 2, 3))
         self.assertEqual(done.cage.positions[done.selected.ids[0]].tolist(), [1, 2, 3])
-        self.assertRaises(BadSelectionError, weld, cube, Selection.of("vertex", [a, b]), 25)
+        self.assertRaises(BadSelectionError, weld, cube, Selection.of("vertex", [a, b]), onto=25)
 
     def test_what_lies_close_closes_a_cut(self) -> None:
         cube = box((30, 30, 10), (3, 3, 1))

@@ -2342,6 +2342,15 @@ export interface components {
         /**
          * Combine
          * @description Union, difference or intersection.
+         *
+         *     >>> from zinc_otter.core.primitives import box
+         *     >>> from zinc_otter.core.solid.mesh.route import made_of_triangles
+         *     >>> from zinc_otter.core.solid.recipe import Recipe
+         *     >>> from zinc_otter.core.solid.exact import Cylinder
+         *     >>> peg = Combine("f1", way="union", body=Cylinder((0, 0, 0), (0, 0, 1), 3.0, 60.0))
+         *     >>> made = made_of_triangles(Recipe("Box", box((30, 30, 30), (2, 2, 2)), (peg,)))
+         *     >>> made.notes[0].status, round(float(made.body.size[2]))
+         *     ('done', 75)
          */
         "Combine-Input": {
             /**
@@ -2376,6 +2385,15 @@ export interface components {
         /**
          * Combine
          * @description Union, difference or intersection.
+         *
+         *     >>> from zinc_otter.core.primitives import box
+         *     >>> from zinc_otter.core.solid.mesh.route import made_of_triangles
+         *     >>> from zinc_otter.core.solid.recipe import Recipe
+         *     >>> from zinc_otter.core.solid.exact import Cylinder
+         *     >>> peg = Combine("f1", way="union", body=Cylinder((0, 0, 0), (0, 0, 1), 3.0, 60.0))
+         *     >>> made = made_of_triangles(Recipe("Box", box((30, 30, 30), (2, 2, 2)), (peg,)))
+         *     >>> made.notes[0].status, round(float(made.body.size[2]))
+         *     ('done', 75)
          */
         "Combine-Output": {
             /**
@@ -2675,6 +2693,16 @@ export interface components {
         /**
          * CutEdge
          * @description Chamfer edges: cut off at ``distance`` mm on both sides.
+         *
+         *     >>> from zinc_otter.core.primitives import box
+         *     >>> from zinc_otter.core.solid.mesh.route import made_of_triangles
+         *     >>> from zinc_otter.core.solid.recipe import Recipe
+         *     >>> from zinc_otter.core.solid.followers.trim import Trim
+         *     >>> cut = Trim("f1", point=(0, 0, 0), normal=(0, 0, 1))
+         *     >>> edge = CutEdge("f2", between=("f1", "piece"), distance=1.5)
+         *     >>> made = made_of_triangles(Recipe("Box", box((30, 30, 30), (2, 2, 2)), (cut, edge)))
+         *     >>> [note.status for note in made.notes]
+         *     ['done', 'done']
          */
         "CutEdge-Input": {
             /**
@@ -2723,6 +2751,16 @@ export interface components {
         /**
          * CutEdge
          * @description Chamfer edges: cut off at ``distance`` mm on both sides.
+         *
+         *     >>> from zinc_otter.core.primitives import box
+         *     >>> from zinc_otter.core.solid.mesh.route import made_of_triangles
+         *     >>> from zinc_otter.core.solid.recipe import Recipe
+         *     >>> from zinc_otter.core.solid.followers.trim import Trim
+         *     >>> cut = Trim("f1", point=(0, 0, 0), normal=(0, 0, 1))
+         *     >>> edge = CutEdge("f2", between=("f1", "piece"), distance=1.5)
+         *     >>> made = made_of_triangles(Recipe("Box", box((30, 30, 30), (2, 2, 2)), (cut, edge)))
+         *     >>> [note.status for note in made.notes]
+         *     ['done', 'done']
          */
         "CutEdge-Output": {
             /**
@@ -3296,6 +3334,16 @@ export interface components {
          * @description Round edges by ``radius`` mm; with ``end_radius``, from one to the other along an axis.
          *
          *     A variable radius goes from ``radius`` at the lowest point of the edges along ``axis`` to ``end_radius`` at the highest.
+         *
+         *     >>> from zinc_otter.core.primitives import box
+         *     >>> from zinc_otter.core.solid.mesh.route import made_of_triangles
+         *     >>> from zinc_otter.core.solid.recipe import Recipe
+         *     >>> from zinc_otter.core.solid.followers.trim import Trim
+         *     >>> cut = Trim("f1", point=(0, 0, 0), normal=(0, 0, 1))
+         *     >>> rounded = Fillet("f2", between=("f1", "piece"), radius=2.0)
+         *     >>> made = made_of_triangles(Recipe("Box", box((30, 30, 30), (2, 2, 2)), (cut, rounded)))
+         *     >>> [note.status for note in made.notes]
+         *     ['done', 'done']
          */
         "Fillet-Input": {
             /**
@@ -3354,6 +3402,16 @@ export interface components {
          * @description Round edges by ``radius`` mm; with ``end_radius``, from one to the other along an axis.
          *
          *     A variable radius goes from ``radius`` at the lowest point of the edges along ``axis`` to ``end_radius`` at the highest.
+         *
+         *     >>> from zinc_otter.core.primitives import box
+         *     >>> from zinc_otter.core.solid.mesh.route import made_of_triangles
+         *     >>> from zinc_otter.core.solid.recipe import Recipe
+         *     >>> from zinc_otter.core.solid.followers.trim import Trim
+         *     >>> cut = Trim("f1", point=(0, 0, 0), normal=(0, 0, 1))
+         *     >>> rounded = Fillet("f2", between=("f1", "piece"), radius=2.0)
+         *     >>> made = made_of_triangles(Recipe("Box", box((30, 30, 30), (2, 2, 2)), (cut, rounded)))
+         *     >>> [note.status for note in made.notes]
+         *     ['done', 'done']
          */
         "Fillet-Output": {
             /**
@@ -3616,6 +3674,13 @@ export interface components {
         /**
          * Hollow
          * @description All that lies deeper than ``wall`` mm is taken out. ``opening`` cuts the wall off beyond a plane.
+         *
+         *     >>> from zinc_otter.core.primitives import box
+         *     >>> from zinc_otter.core.solid.mesh.route import made_of_triangles
+         *     >>> from zinc_otter.core.solid.recipe import Recipe
+         *     >>> made = made_of_triangles(Recipe("Box", box((30, 30, 30), (2, 2, 2)), (Hollow("f1", wall=2.0),)))
+         *     >>> made.notes[0].status, bool(made.body.volume < 12_000)
+         *     ('done', True)
          */
         "Hollow-Input": {
             /**
@@ -3665,6 +3730,13 @@ export interface components {
         /**
          * Hollow
          * @description All that lies deeper than ``wall`` mm is taken out. ``opening`` cuts the wall off beyond a plane.
+         *
+         *     >>> from zinc_otter.core.primitives import box
+         *     >>> from zinc_otter.core.solid.mesh.route import made_of_triangles
+         *     >>> from zinc_otter.core.solid.recipe import Recipe
+         *     >>> made = made_of_triangles(Recipe("Box", box((30, 30, 30), (2, 2, 2)), (Hollow("f1", wall=2.0),)))
+         *     >>> made.notes[0].status, bool(made.body.volume < 12_000)
+         *     ('done', True)
          */
         "Hollow-Output": {
             /**
@@ -4316,6 +4388,15 @@ export interface components {
         /**
          * MirrorBody
          * @description The body and its mirror image in the plane through ``point``.
+         *
+         *     >>> from zinc_otter.core.primitives import box
+         *     >>> from zinc_otter.core.solid.mesh.route import made_of_triangles
+         *     >>> from zinc_otter.core.solid.recipe import Recipe
+         *     >>> mirror = MirrorBody("f1", point=(40, 0, 0), normal=(1, 0, 0))
+         *     >>> made = made_of_triangles(Recipe("Box", box((30, 30, 30), (2, 2, 2)), (mirror,)))
+         *     >>> whole = made_of_triangles(Recipe("Box", box((30, 30, 30), (2, 2, 2))))
+         *     >>> round(made.body.volume / whole.body.volume, 6)
+         *     2.0
          */
         "MirrorBody-Input": {
             /**
@@ -4368,6 +4449,15 @@ export interface components {
         /**
          * MirrorBody
          * @description The body and its mirror image in the plane through ``point``.
+         *
+         *     >>> from zinc_otter.core.primitives import box
+         *     >>> from zinc_otter.core.solid.mesh.route import made_of_triangles
+         *     >>> from zinc_otter.core.solid.recipe import Recipe
+         *     >>> mirror = MirrorBody("f1", point=(40, 0, 0), normal=(1, 0, 0))
+         *     >>> made = made_of_triangles(Recipe("Box", box((30, 30, 30), (2, 2, 2)), (mirror,)))
+         *     >>> whole = made_of_triangles(Recipe("Box", box((30, 30, 30), (2, 2, 2))))
+         *     >>> round(made.body.volume / whole.body.volume, 6)
+         *     2.0
          */
         "MirrorBody-Output": {
             /**
@@ -4861,7 +4951,7 @@ export interface components {
         };
         /**
          * PreviewState
-         * @description What a command would lead to; ``notes`` say how true it came out, ``doubtful`` are faces where it did not.
+         * @description What a command would lead to; ``notes`` say how true it came out, ``suspect`` are faces where it did not.
          *
          *     ``rail`` is the line along which a number of the command is set by hand, from its 0 to its 1, in mm.
          */
@@ -4870,8 +4960,8 @@ export interface components {
             title: string;
             /** Notes */
             notes: string[];
-            /** Doubtful */
-            doubtful: number[];
+            /** Suspect */
+            suspect: number[];
             /** Pieces */
             pieces: components["schemas"]["PieceState"][];
             /** References */
@@ -5029,6 +5119,15 @@ export interface components {
         /**
          * RepeatAlong
          * @description ``count`` copies along a direction, ``spacing`` mm apart; ``phase`` moves the first by so many steps.
+         *
+         *     >>> from zinc_otter.core.primitives import box
+         *     >>> from zinc_otter.core.solid.mesh.route import made_of_triangles
+         *     >>> from zinc_otter.core.solid.recipe import Recipe
+         *     >>> row = RepeatAlong("f1", count=3, along=(1, 0, 0), spacing=50.0)
+         *     >>> whole = made_of_triangles(Recipe("Box", box((30, 30, 30), (2, 2, 2)))).body
+         *     >>> made = made_of_triangles(Recipe("Box", box((30, 30, 30), (2, 2, 2)), (row,))).body
+         *     >>> round(float(made.size[0] - whole.size[0]), 6), round(made.volume / whole.volume, 6)
+         *     (100.0, 3.0)
          */
         "RepeatAlong-Input": {
             /**
@@ -5083,6 +5182,15 @@ export interface components {
         /**
          * RepeatAlong
          * @description ``count`` copies along a direction, ``spacing`` mm apart; ``phase`` moves the first by so many steps.
+         *
+         *     >>> from zinc_otter.core.primitives import box
+         *     >>> from zinc_otter.core.solid.mesh.route import made_of_triangles
+         *     >>> from zinc_otter.core.solid.recipe import Recipe
+         *     >>> row = RepeatAlong("f1", count=3, along=(1, 0, 0), spacing=50.0)
+         *     >>> whole = made_of_triangles(Recipe("Box", box((30, 30, 30), (2, 2, 2)))).body
+         *     >>> made = made_of_triangles(Recipe("Box", box((30, 30, 30), (2, 2, 2)), (row,))).body
+         *     >>> round(float(made.size[0] - whole.size[0]), 6), round(made.volume / whole.volume, 6)
+         *     (100.0, 3.0)
          */
         "RepeatAlong-Output": {
             /**
@@ -5212,6 +5320,14 @@ export interface components {
          * @description ``count`` copies about an axis, ``angle`` degrees from one to the next (None: evenly all round).
          *
          *     ``phase`` moves the first by so many steps: a half lays it between.
+         *
+         *     >>> from zinc_otter.core.primitives import box
+         *     >>> from zinc_otter.core.solid.mesh.route import made_of_triangles
+         *     >>> from zinc_otter.core.solid.recipe import Recipe
+         *     >>> four = RepeatRound("f1", count=4, point=(50, 0, 0), along=(0, 0, 1))
+         *     >>> whole = made_of_triangles(Recipe("Box", box((30, 30, 30), (2, 2, 2)))).body
+         *     >>> round(made_of_triangles(Recipe("Box", box((30, 30, 30), (2, 2, 2)), (four,))).body.volume / whole.volume, 6)
+         *     4.0
          */
         "RepeatRound-Input": {
             /**
@@ -5278,6 +5394,14 @@ export interface components {
          * @description ``count`` copies about an axis, ``angle`` degrees from one to the next (None: evenly all round).
          *
          *     ``phase`` moves the first by so many steps: a half lays it between.
+         *
+         *     >>> from zinc_otter.core.primitives import box
+         *     >>> from zinc_otter.core.solid.mesh.route import made_of_triangles
+         *     >>> from zinc_otter.core.solid.recipe import Recipe
+         *     >>> four = RepeatRound("f1", count=4, point=(50, 0, 0), along=(0, 0, 1))
+         *     >>> whole = made_of_triangles(Recipe("Box", box((30, 30, 30), (2, 2, 2)))).body
+         *     >>> round(made_of_triangles(Recipe("Box", box((30, 30, 30), (2, 2, 2)), (four,))).body.volume / whole.volume, 6)
+         *     4.0
          */
         "RepeatRound-Output": {
             /**
@@ -5419,6 +5543,13 @@ export interface components {
         /**
          * ScaleToSize
          * @description Scale evenly about ``about`` until ``measure`` is ``length`` mm: an extent, or the distance of two points.
+         *
+         *     >>> from zinc_otter.core.primitives import box
+         *     >>> from zinc_otter.core.solid.mesh.route import made_of_triangles
+         *     >>> from zinc_otter.core.solid.recipe import Recipe
+         *     >>> made = made_of_triangles(Recipe("Box", box((30, 20, 20), (2, 2, 2)), (ScaleToSize("f1", length=100.0),)))
+         *     >>> round(float(made.body.size.max()), 3)
+         *     100.0
          */
         "ScaleToSize-Input": {
             /**
@@ -5482,6 +5613,13 @@ export interface components {
         /**
          * ScaleToSize
          * @description Scale evenly about ``about`` until ``measure`` is ``length`` mm: an extent, or the distance of two points.
+         *
+         *     >>> from zinc_otter.core.primitives import box
+         *     >>> from zinc_otter.core.solid.mesh.route import made_of_triangles
+         *     >>> from zinc_otter.core.solid.recipe import Recipe
+         *     >>> made = made_of_triangles(Recipe("Box", box((30, 20, 20), (2, 2, 2)), (ScaleToSize("f1", length=100.0),)))
+         *     >>> round(float(made.body.size.max()), 3)
+         *     100.0
          */
         "ScaleToSize-Output": {
             /**
@@ -6068,6 +6206,15 @@ export interface components {
         /**
          * Thickened
          * @description A wall of ``distance`` mm of an open cage, to one side or both; see ``thicken``.
+         *
+         *     >>> from zinc_otter.core.primitives import box
+         *     >>> from zinc_otter.core.solid.mesh.route import made_of_triangles
+         *     >>> from zinc_otter.core.solid.recipe import Recipe
+         *     >>> from zinc_otter.core.primitives import plane
+         *     >>> wall = Thickened("f1", distance=2.0)
+         *     >>> made = made_of_triangles(Recipe("Sheet", plane((40, 30), (2, 2)), (wall,)))
+         *     >>> made.notes[0].status, round(float(made.body.size[2]), 3)
+         *     ('done', 2.0)
          */
         "Thickened-Input": {
             /**
@@ -6110,6 +6257,15 @@ export interface components {
         /**
          * Thickened
          * @description A wall of ``distance`` mm of an open cage, to one side or both; see ``thicken``.
+         *
+         *     >>> from zinc_otter.core.primitives import box
+         *     >>> from zinc_otter.core.solid.mesh.route import made_of_triangles
+         *     >>> from zinc_otter.core.solid.recipe import Recipe
+         *     >>> from zinc_otter.core.primitives import plane
+         *     >>> wall = Thickened("f1", distance=2.0)
+         *     >>> made = made_of_triangles(Recipe("Sheet", plane((40, 30), (2, 2)), (wall,)))
+         *     >>> made.notes[0].status, round(float(made.body.size[2]), 3)
+         *     ('done', 2.0)
          */
         "Thickened-Output": {
             /**
@@ -6159,6 +6315,15 @@ export interface components {
         /**
          * Trim
          * @description What lies on the side that ``normal`` points to is cut off, in the plane through ``point``.
+         *
+         *     >>> from zinc_otter.core.primitives import box
+         *     >>> from zinc_otter.core.solid.mesh.route import made_of_triangles
+         *     >>> from zinc_otter.core.solid.recipe import Recipe
+         *     >>> trim = Trim("f1", point=(0, 0, 0), normal=(0, 0, 1))
+         *     >>> made = made_of_triangles(Recipe("Box", box((30, 30, 30), (2, 2, 2)), (trim,)))
+         *     >>> whole = made_of_triangles(Recipe("Box", box((30, 30, 30), (2, 2, 2))))
+         *     >>> round(made.body.volume / whole.body.volume, 3)
+         *     0.5
          */
         "Trim-Input": {
             /**
@@ -6211,6 +6376,15 @@ export interface components {
         /**
          * Trim
          * @description What lies on the side that ``normal`` points to is cut off, in the plane through ``point``.
+         *
+         *     >>> from zinc_otter.core.primitives import box
+         *     >>> from zinc_otter.core.solid.mesh.route import made_of_triangles
+         *     >>> from zinc_otter.core.solid.recipe import Recipe
+         *     >>> trim = Trim("f1", point=(0, 0, 0), normal=(0, 0, 1))
+         *     >>> made = made_of_triangles(Recipe("Box", box((30, 30, 30), (2, 2, 2)), (trim,)))
+         *     >>> whole = made_of_triangles(Recipe("Box", box((30, 30, 30), (2, 2, 2))))
+         *     >>> round(made.body.volume / whole.body.volume, 3)
+         *     0.5
          */
         "Trim-Output": {
             /**
@@ -6263,6 +6437,10 @@ export interface components {
         /**
          * TrimBySheet
          * @description What lies on the side that the faces of ``sheet``, another piece, look to is cut off; ``flipped``, the other side.
+         *
+         *     >>> from zinc_otter.core.errors import CoreError
+         *     >>> TrimBySheet("f1", sheet="p2").called
+         *     'Trim'
          */
         "TrimBySheet-Input": {
             /**
@@ -6299,6 +6477,10 @@ export interface components {
         /**
          * TrimBySheet
          * @description What lies on the side that the faces of ``sheet``, another piece, look to is cut off; ``flipped``, the other side.
+         *
+         *     >>> from zinc_otter.core.errors import CoreError
+         *     >>> TrimBySheet("f1", sheet="p2").called
+         *     'Trim'
          */
         "TrimBySheet-Output": {
             /**
@@ -6807,6 +6989,15 @@ export interface components {
         /**
          * Combine
          * @description Union, difference or intersection.
+         *
+         *     >>> from zinc_otter.core.primitives import box
+         *     >>> from zinc_otter.core.solid.mesh.route import made_of_triangles
+         *     >>> from zinc_otter.core.solid.recipe import Recipe
+         *     >>> from zinc_otter.core.solid.exact import Cylinder
+         *     >>> peg = Combine("f1", way="union", body=Cylinder((0, 0, 0), (0, 0, 1), 3.0, 60.0))
+         *     >>> made = made_of_triangles(Recipe("Box", box((30, 30, 30), (2, 2, 2)), (peg,)))
+         *     >>> made.notes[0].status, round(float(made.body.size[2]))
+         *     ('done', 75)
          */
         Combine: {
             /**
@@ -6895,6 +7086,16 @@ export interface components {
         /**
          * CutEdge
          * @description Chamfer edges: cut off at ``distance`` mm on both sides.
+         *
+         *     >>> from zinc_otter.core.primitives import box
+         *     >>> from zinc_otter.core.solid.mesh.route import made_of_triangles
+         *     >>> from zinc_otter.core.solid.recipe import Recipe
+         *     >>> from zinc_otter.core.solid.followers.trim import Trim
+         *     >>> cut = Trim("f1", point=(0, 0, 0), normal=(0, 0, 1))
+         *     >>> edge = CutEdge("f2", between=("f1", "piece"), distance=1.5)
+         *     >>> made = made_of_triangles(Recipe("Box", box((30, 30, 30), (2, 2, 2)), (cut, edge)))
+         *     >>> [note.status for note in made.notes]
+         *     ['done', 'done']
          */
         CutEdge: {
             /**
@@ -6997,6 +7198,16 @@ export interface components {
          * @description Round edges by ``radius`` mm; with ``end_radius``, from one to the other along an axis.
          *
          *     A variable radius goes from ``radius`` at the lowest point of the edges along ``axis`` to ``end_radius`` at the highest.
+         *
+         *     >>> from zinc_otter.core.primitives import box
+         *     >>> from zinc_otter.core.solid.mesh.route import made_of_triangles
+         *     >>> from zinc_otter.core.solid.recipe import Recipe
+         *     >>> from zinc_otter.core.solid.followers.trim import Trim
+         *     >>> cut = Trim("f1", point=(0, 0, 0), normal=(0, 0, 1))
+         *     >>> rounded = Fillet("f2", between=("f1", "piece"), radius=2.0)
+         *     >>> made = made_of_triangles(Recipe("Box", box((30, 30, 30), (2, 2, 2)), (cut, rounded)))
+         *     >>> [note.status for note in made.notes]
+         *     ['done', 'done']
          */
         Fillet: {
             /**
@@ -7060,6 +7271,13 @@ export interface components {
         /**
          * Hollow
          * @description All that lies deeper than ``wall`` mm is taken out. ``opening`` cuts the wall off beyond a plane.
+         *
+         *     >>> from zinc_otter.core.primitives import box
+         *     >>> from zinc_otter.core.solid.mesh.route import made_of_triangles
+         *     >>> from zinc_otter.core.solid.recipe import Recipe
+         *     >>> made = made_of_triangles(Recipe("Box", box((30, 30, 30), (2, 2, 2)), (Hollow("f1", wall=2.0),)))
+         *     >>> made.notes[0].status, bool(made.body.volume < 12_000)
+         *     ('done', True)
          */
         Hollow: {
             /**
@@ -7154,6 +7372,15 @@ export interface components {
         /**
          * MirrorBody
          * @description The body and its mirror image in the plane through ``point``.
+         *
+         *     >>> from zinc_otter.core.primitives import box
+         *     >>> from zinc_otter.core.solid.mesh.route import made_of_triangles
+         *     >>> from zinc_otter.core.solid.recipe import Recipe
+         *     >>> mirror = MirrorBody("f1", point=(40, 0, 0), normal=(1, 0, 0))
+         *     >>> made = made_of_triangles(Recipe("Box", box((30, 30, 30), (2, 2, 2)), (mirror,)))
+         *     >>> whole = made_of_triangles(Recipe("Box", box((30, 30, 30), (2, 2, 2))))
+         *     >>> round(made.body.volume / whole.body.volume, 6)
+         *     2.0
          */
         MirrorBody: {
             /**
@@ -7221,6 +7448,15 @@ export interface components {
         /**
          * RepeatAlong
          * @description ``count`` copies along a direction, ``spacing`` mm apart; ``phase`` moves the first by so many steps.
+         *
+         *     >>> from zinc_otter.core.primitives import box
+         *     >>> from zinc_otter.core.solid.mesh.route import made_of_triangles
+         *     >>> from zinc_otter.core.solid.recipe import Recipe
+         *     >>> row = RepeatAlong("f1", count=3, along=(1, 0, 0), spacing=50.0)
+         *     >>> whole = made_of_triangles(Recipe("Box", box((30, 30, 30), (2, 2, 2)))).body
+         *     >>> made = made_of_triangles(Recipe("Box", box((30, 30, 30), (2, 2, 2)), (row,))).body
+         *     >>> round(float(made.size[0] - whole.size[0]), 6), round(made.volume / whole.volume, 6)
+         *     (100.0, 3.0)
          */
         RepeatAlong: {
             /**
@@ -7278,6 +7514,14 @@ export interface components {
          * @description ``count`` copies about an axis, ``angle`` degrees from one to the next (None: evenly all round).
          *
          *     ``phase`` moves the first by so many steps: a half lays it between.
+         *
+         *     >>> from zinc_otter.core.primitives import box
+         *     >>> from zinc_otter.core.solid.mesh.route import made_of_triangles
+         *     >>> from zinc_otter.core.solid.recipe import Recipe
+         *     >>> four = RepeatRound("f1", count=4, point=(50, 0, 0), along=(0, 0, 1))
+         *     >>> whole = made_of_triangles(Recipe("Box", box((30, 30, 30), (2, 2, 2)))).body
+         *     >>> round(made_of_triangles(Recipe("Box", box((30, 30, 30), (2, 2, 2)), (four,))).body.volume / whole.volume, 6)
+         *     4.0
          */
         RepeatRound: {
             /**
@@ -7346,6 +7590,13 @@ export interface components {
         /**
          * ScaleToSize
          * @description Scale evenly about ``about`` until ``measure`` is ``length`` mm: an extent, or the distance of two points.
+         *
+         *     >>> from zinc_otter.core.primitives import box
+         *     >>> from zinc_otter.core.solid.mesh.route import made_of_triangles
+         *     >>> from zinc_otter.core.solid.recipe import Recipe
+         *     >>> made = made_of_triangles(Recipe("Box", box((30, 20, 20), (2, 2, 2)), (ScaleToSize("f1", length=100.0),)))
+         *     >>> round(float(made.body.size.max()), 3)
+         *     100.0
          */
         ScaleToSize: {
             /**
@@ -7413,6 +7664,15 @@ export interface components {
         /**
          * Thickened
          * @description A wall of ``distance`` mm of an open cage, to one side or both; see ``thicken``.
+         *
+         *     >>> from zinc_otter.core.primitives import box
+         *     >>> from zinc_otter.core.solid.mesh.route import made_of_triangles
+         *     >>> from zinc_otter.core.solid.recipe import Recipe
+         *     >>> from zinc_otter.core.primitives import plane
+         *     >>> wall = Thickened("f1", distance=2.0)
+         *     >>> made = made_of_triangles(Recipe("Sheet", plane((40, 30), (2, 2)), (wall,)))
+         *     >>> made.notes[0].status, round(float(made.body.size[2]), 3)
+         *     ('done', 2.0)
          */
         Thickened: {
             /**
@@ -7456,6 +7716,15 @@ export interface components {
         /**
          * Trim
          * @description What lies on the side that ``normal`` points to is cut off, in the plane through ``point``.
+         *
+         *     >>> from zinc_otter.core.primitives import box
+         *     >>> from zinc_otter.core.solid.mesh.route import made_of_triangles
+         *     >>> from zinc_otter.core.solid.recipe import Recipe
+         *     >>> trim = Trim("f1", point=(0, 0, 0), normal=(0, 0, 1))
+         *     >>> made = made_of_triangles(Recipe("Box", box((30, 30, 30), (2, 2, 2)), (trim,)))
+         *     >>> whole = made_of_triangles(Recipe("Box", box((30, 30, 30), (2, 2, 2))))
+         *     >>> round(made.body.volume / whole.body.volume, 3)
+         *     0.5
          */
         Trim: {
             /**
@@ -7509,6 +7778,10 @@ export interface components {
         /**
          * TrimBySheet
          * @description What lies on the side that the faces of ``sheet``, another piece, look to is cut off; ``flipped``, the other side.
+         *
+         *     >>> from zinc_otter.core.errors import CoreError
+         *     >>> TrimBySheet("f1", sheet="p2").called
+         *     'Trim'
          */
         TrimBySheet: {
             /**

@@ -136,12 +136,12 @@ function Deeds({ tool, ready }: { tool: Numbered; ready: boolean }) {
 
 function CardHint({ tool, missing }: { tool: Numbered; missing: string | null }) {
   const notes = useDesign(useShallow((s) => s.preview?.notes ?? []));
-  const doubtful = useDesign(useShallow((s) => s.preview?.doubtful ?? []));
+  const suspect = useDesign(useShallow((s) => s.preview?.suspect ?? []));
   const piece = usePicking((s) => s.piece);
   return (
     <Typography variant="body2" color="text.secondary" sx={{ mt: 0.75 }}>
       {missing ?? [...notes, tool.hint].join(" ")}
-      {!missing && doubtful.length ? <ShowWhere piece={piece} place={{ faces: doubtful }} /> : null}
+      {!missing && suspect.length ? <ShowWhere piece={piece} place={{ faces: suspect }} /> : null}
     </Typography>
   );
 }

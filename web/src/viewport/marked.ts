@@ -44,14 +44,14 @@ export function markedNow(): Marked {
   };
 }
 
-/** What was asked to be shown comes before what is refused, and that before what is doubtful. */
+/** What was asked to be shown comes before what is refused, and that before what is suspect. */
 function faultsNow(piece: string | null): Marked["faults"] {
   const shown = useShown.getState();
   if (shown.place && shown.piece) return { piece: shown.piece, ...elements(shown.place) };
   const { problem, piece: its, soft } = useProblem.getState();
   if (problem?.place && its && !soft) return { piece: its, ...elements(problem.place) };
-  const doubtful = useDesign.getState().preview?.doubtful ?? [];
-  return doubtful.length && piece ? { piece, vertices: [], edges: [], faces: doubtful } : null;
+  const suspect = useDesign.getState().preview?.suspect ?? [];
+  return suspect.length && piece ? { piece, vertices: [], edges: [], faces: suspect } : null;
 }
 
 const elements = ({ vertices = [], edges = [], faces = [] }: Partial<Place>) => ({ vertices, edges, faces });

@@ -57,7 +57,7 @@ class Edit:
 
     ``rest`` (n, 3) tells where each vertex of the new cage stood, or grew from, before the edit moved it; without it
     they stand where the new cage has them. ``weights`` (n,) is how far each vertex took part, where that was asked for.
-    ``doubtful`` are faces of the new cage where the edit could not keep what it promises, for one an even wall;
+    ``suspect`` are faces of the new cage where the edit could not keep what it promises, for one an even wall;
     ``remarks`` are sentences on how true it came out.
     """
 
@@ -66,7 +66,7 @@ class Edit:
     old_to_new: ElementMap
     rest: Floats | None = None
     weights: Floats | None = None
-    doubtful: Ints | None = None
+    suspect: Ints | None = None
     remarks: tuple[str, ...] = ()
 
 

@@ -106,7 +106,7 @@ class Topology:
         return previous
 
     @cached_property
-    def turned_over(self) -> Ints:
+    def reversed_corners(self) -> Ints:
         """(c,) the corners of every face in backward order, its first corner still first."""
         first = self.face_offsets[:-1][self.corner_face]
         size = self.face_sizes[self.corner_face]

@@ -56,7 +56,7 @@ def held(old: NearestOnSurface, done: Edit, free: Ints, span: float, rounds: int
     deviation = strays_from(cage, old, free)
     remark = f"It strays from the form by at most {_of_size(deviation, span)}."
     return Held(
-        cage, done.selected, done.old_to_new, done.rest, done.weights, done.doubtful, (*done.remarks, remark), deviation
+        cage, done.selected, done.old_to_new, done.rest, done.weights, done.suspect, (*done.remarks, remark), deviation
     )
 
 

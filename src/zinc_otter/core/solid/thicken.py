@@ -35,7 +35,7 @@ def thicken(cage: Cage, distance: float, side: Side = "in", crease_rims: bool = 
     ``crease_rims`` the borders become hard creases, so that the surface keeps its border and the rims are square; else the
     rims are round, within a row of faces half a wall wide. Corners of a sheet stay corners either way. The remark tells
     between what thicknesses the wall lies; faces where it is off by more than a tenth, or folds over, are
-    ``doubtful``. The new wall is selected.
+    ``suspect``. The new wall is selected.
     Raises BadSelectionError for a closed cage, BadNumberError.
     """
     t = cage.topology
@@ -52,11 +52,11 @@ def thicken(cage: Cage, distance: float, side: Side = "in", crease_rims: bool = 
     second = t.face_count + np.arange(t.face_count)
     of_second = np.argsort(t.face_sizes, kind="stable")
     wall = wall_at_rows(stencils, cage, shifts[0], shifts[1])
-    bad = _doubtful(stencils, cage, shifts, np.abs(wall - distance) > UNEVEN * distance)
+    bad = _suspect(stencils, cage, shifts, np.abs(wall - distance) > UNEVEN * distance)
     remark = f"The wall is {wall.min():.3g} to {wall.max():.3g} mm thick."
-    doubtful = np.concatenate([bad, second[np.isin(of_second, bad)]]).astype(np.int32)
+    suspect = np.concatenate([bad, second[np.isin(of_second, bad)]]).astype(np.int32)
     rest = np.concatenate([cage.positions, cage.positions, *_again(cage, done.cage.topology.vertex_count)])
-    return Edit(done.cage, Selection.of("face", second), done.old_to_new, rest, doubtful=doubtful, remarks=(remark,))
+    return Edit(done.cage, Selection.of("face", second), done.old_to_new, rest, suspect=suspect, remarks=(remark,))
 
 
 def two_walls(cage: Cage, outer: Floats, inner: Floats, rounding: float = 0.0) -> Rebuilt:
@@ -68,7 +68,7 @@ def two_walls(cage: Cage, outer: Floats, inner: Floats, rounding: float = 0.0) -
     """
     t = cage.topology
     n = t.vertex_count
-    back = t.face_verts[t.turned_over] + n
+    back = t.face_verts[t.reversed_corners] + n
     order = np.argsort(t.face_sizes, kind="stable")
     walls = [back[t.face_offsets[faces][:, None] + np.arange(size)] for size, faces in _by_size(t.face_sizes)]
     rim = t.edge_corners[t.open_edges, 0]
@@ -209,7 +209,7 @@ def wall_at_rows(stencils: Stencils, cage: Cage, outer: Floats, inner: Floats) -
     return np.asarray((moved * evaluate(stencils, cage).normals).sum(axis=1))
 
 
-def _doubtful(stencils: Stencils, cage: Cage, shifts: Sequence[Floats], off: Bools) -> Ints:
+def _suspect(stencils: Stencils, cage: Cage, shifts: Sequence[Floats], off: Bools) -> Ints:
     """Faces at one of whose rows the wall is ``off`` (rows,), or which fold over on either wall."""
     faces = stencils.face_of_quad[off[stencils.row_quads].any(axis=1)]
     before = cage.face_area_vectors

@@ -59,7 +59,7 @@ class Outcome:
     """Whether the whole piece is selected, rather than elements of it."""
     weights: Floats | None = None
     """(n,) how far each vertex of the piece took part, where the command has a reach."""
-    doubtful: Ints | None = None
+    suspect: Ints | None = None
     """Faces of the piece where the command could not keep what it promises."""
     remarks: tuple[str, ...] = ()
     """Sentences on how true it came out."""
@@ -134,7 +134,7 @@ class OnSelection(Command, ABC):
             first = first or done
         assert first is not None
         whole = self.picked.kind == "piece" and not self.shows_result
-        return Outcome(design, self.piece, first.selected, whole, first.weights, first.doubtful, first.remarks)
+        return Outcome(design, self.piece, first.selected, whole, first.weights, first.suspect, first.remarks)
 
     def weight(self, design: Design) -> int:
         mine = {self.piece, *self.others}

@@ -5,7 +5,7 @@ from __future__ import annotations
 from typing import Literal
 
 from zinc_otter.core.cage import Cage, Edit, Selection
-from zinc_otter.core.cage.edits.turn_over import flip, orient_outward
+from zinc_otter.core.cage.edits.flip import flip, orient_outward
 from zinc_otter.studio.commands.base import OnSelection
 from zinc_otter.studio.design import Design
 

@@ -36,7 +36,7 @@ class Spin(OnSelection):
             return super().edited(design, piece_id)
         picked.check(piece.cage.topology)
         # In a mirror the other way round is the same.
-        over = piece.symmetry.turned_over(picked)
+        over = piece.symmetry.reflected(picked)
         return design.edited(
             piece_id, picked, lambda cage, chosen: spin(cage, chosen, backwards=self.backwards, contrary=over)
         )

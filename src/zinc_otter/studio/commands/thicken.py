@@ -33,15 +33,15 @@ class Thicken(OnSelection):
     def edit(self, cage: Cage, selection: Selection) -> Edit:
         done = thicken(cage, self.distance, self.side, self.crease_rims)
         crossing = crossing_faces(done.cage)
-        doubtful = crossing if done.doubtful is None else np.union1d(done.doubtful, crossing)
+        suspect = crossing if done.suspect is None else np.union1d(done.suspect, crossing)
         remarks = done.remarks
         if len(crossing):
             remarks = (f"The walls run through each other at {len(crossing)} marked faces; make it thinner.",)
-        elif len(doubtful):
-            remarks = (*remarks, f"It strays by more than a tenth at {len(doubtful)} marked faces.")
+        elif len(suspect):
+            remarks = (*remarks, f"It strays by more than a tenth at {len(suspect)} marked faces.")
         else:
             remarks = (*remarks, "Nothing crosses.")
-        return replace(done, doubtful=doubtful.astype(np.int32), remarks=remarks)
+        return replace(done, suspect=suspect.astype(np.int32), remarks=remarks)
 
     def title(self, design: Design) -> str:
         return f"Thickened {design.piece(self.piece).name} by {millimetres(self.distance)}"

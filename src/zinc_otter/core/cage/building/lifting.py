@@ -105,7 +105,7 @@ class Lift:
         np.add.at(total, self.slot, middles)
         return np.asarray(total / np.bincount(self.slot, minlength=len(self.origin))[:, None])
 
-    def turned_over(self, top: Floats, least: float = 0.0) -> Ints:
+    def inverted(self, top: Floats, least: float = 0.0) -> Ints:
         """The chosen faces that, with slots at ``top`` (k, 3), would fold over or keep less than this share of an area.
 
         A face that is turned right round keeps its area; but its edges run backwards.

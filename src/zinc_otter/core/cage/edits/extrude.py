@@ -80,7 +80,7 @@ def extrude_faces(
     - "point": away from a ``point`` (3,)
 
     The moved faces stay selected, so that extruding again goes on. A crease on the rim stays at the foot of the new wall;
-    one inside the region moves with it. Where an even wall cannot be kept, in tight dents, the faces are ``doubtful``.
+    one inside the region moves with it. Where an even wall cannot be kept, in tight dents, the faces are ``suspect``.
     Raises BadSelectionError (no faces, a whole closed shell, a region without a mean normal), BadNumberError.
 
     >>> from zinc_otter.core.primitives import box
@@ -102,10 +102,10 @@ def extrude_faces(
     done = lift.raised(rise.layers(lift.base, shifts, lift.group))
     if way != "even":
         return done
-    doubtful = uneven(lift, shifts, distance)
-    words = "1 marked face" if len(doubtful) == 1 else f"{len(doubtful)} marked faces"
-    remarks = (f"The wall cannot be kept even at {words}.",) if len(doubtful) else ()
-    return replace(done, doubtful=doubtful, remarks=remarks)
+    suspect = uneven(lift, shifts, distance)
+    words = "1 marked face" if len(suspect) == 1 else f"{len(suspect)} marked faces"
+    remarks = (f"The wall cannot be kept even at {words}.",) if len(suspect) else ()
+    return replace(done, suspect=suspect, remarks=remarks)
 
 
 def extrude_along(cage: Cage, selection: Selection, vector: Sequence[float], *, rise: Rise = PLAIN) -> Edit:
@@ -151,7 +151,7 @@ def uneven(lift: Lift, shifts: Floats, distance: float) -> Ints:
     """Faces that an even wall fails: more than 1 % off, folded over, or shrunk to less than a seventh."""
     offsets = offsets_of(shifts, lift.cage.face_normals[lift.faces], lift.corner_faces, lift.slot)
     off = np.abs(offsets - distance) > 0.01 * abs(distance)
-    return np.union1d(lift.faces[off], lift.turned_over(lift.base + shifts, 1 / 7)).astype(np.int32)
+    return np.union1d(lift.faces[off], lift.inverted(lift.base + shifts, 1 / 7)).astype(np.int32)
 
 
 def _mean_normals(lift: Lift) -> Floats:

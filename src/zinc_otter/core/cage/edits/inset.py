@@ -35,7 +35,7 @@ def inset(cage: Cage, selection: Selection, width: float, *, depth: float = 0.0,
         raise BadNumberError("The depth needs a plain number.")
     lift = lifted(cage, selection, apart)
     inwards = _inwards(lift)
-    folded = lift.turned_over(lift.base + width * inwards, _LEAST_AREA)
+    folded = lift.inverted(lift.base + width * inwards, _LEAST_AREA)
     if len(folded):
         raise BadNumberError(
             f"An inset of {width:g} mm is too wide here; up to {_widest(lift, inwards, width):.3g} mm fits.", faces=folded
@@ -71,7 +71,7 @@ def _widest(lift: Lift, inwards: Floats, width: float) -> float:
     low, high = 0.0, width
     for _ in range(24):
         middle = (low + high) / 2
-        if len(lift.turned_over(lift.base + middle * inwards, _LEAST_AREA)):
+        if len(lift.inverted(lift.base + middle * inwards, _LEAST_AREA)):
             high = middle
         else:
             low = middle

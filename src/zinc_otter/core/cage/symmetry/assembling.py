@@ -50,7 +50,7 @@ def assembled(part: Cage, group: Group, tolerance: float, own: Symmetry | None =
     points = np.concatenate([group.moved(k, part.positions) for k in range(g)])
     label = _joined(points, np.tile(t.on_border, g), n, tolerance)
 
-    turned = t.turned_over
+    turned = t.reversed_corners
     face_verts = np.concatenate([k * n + (t.face_verts[turned] if reverses[k] else t.face_verts) for k in range(g)])
     sizes = np.tile(t.face_sizes, g)
     offsets = np.concatenate([[0], np.cumsum(sizes)]).astype(np.int32)

@@ -12,7 +12,7 @@ from zinc_otter.core.cage.topology import Topology
 def mirrored_copy(cage: Cage, plane: Plane) -> Cage:
     """The image of a cage in a plane: vertices and faces keep their numbers, and faces look outwards again."""
     t = cage.topology
-    turned = Topology(t.vertex_count, t.face_verts[t.turned_over], t.face_offsets)
+    turned = Topology(t.vertex_count, t.face_verts[t.reversed_corners], t.face_offsets)
     return Cage(
         Group((plane,)).moved(1, cage.positions),
         turned,

@@ -102,7 +102,7 @@ class Symmetry:
         """The selection with everything that is an image of it."""
         return Selection.of(selection.kind, self.of_kind(selection.kind)[:, selection.ids].ravel())
 
-    def turned_over(self, selection: Selection) -> Ints:
+    def reflected(self, selection: Selection) -> Ints:
         """Of the selection and its images those that answer by a motion which turns outside in: left is right there."""
         images = self.of_kind(selection.kind)[:, selection.ids]
         reverses = self.group.elements[2]

@@ -48,7 +48,7 @@ def orient_outward(cage: Cage, selection: Selection) -> Edit:
 def _flipped(cage: Cage, selection: Selection, shells: Ints) -> Edit:
     t = cage.topology
     turns = np.isin(t.face_shell, shells)[t.corner_face]
-    back = t.turned_over
+    back = t.reversed_corners
     source = np.where(turns, back, np.arange(t.corner_count))
     topology = Topology.checked(t.vertex_count, t.face_verts[source], t.face_offsets)
     # Turning over twice is standing still, so that the same array leads there and back.
