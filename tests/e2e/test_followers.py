@@ -320,7 +320,7 @@ class EachByHand(FollowerCase):
         self.page.mouse.move(640, 700)
         screen.settled()
         bodies = screen.viewport.screenshot()
-        screen.button("Appearance…").click()
+        screen.button("Look…").click()
         there = self.page.get_by_label("What followers make, instead of the plain surface")
         there.uncheck()
         self.page.keyboard.press("Escape")

@@ -201,7 +201,7 @@ class CreasesAndRoom(unittest.TestCase):
     def test_refusals(self) -> None:
         for distance in (0.0, -1.0, np.inf, np.nan):
             self.assertRaises(BadNumberError, chamfer_edges, cube(), all_edges(cube()), distance)
-        self.assertRaises(BadNumberError, chamfer_edges, cube(), all_edges(cube()), 1.0, 17)
+        self.assertRaises(BadNumberError, chamfer_edges, cube(), all_edges(cube()), 1.0, segments=17)
         self.assertRaises(BadSelectionError, chamfer_edges, cube(), everything(cube()), 1.0)
         sheet = plane((20, 20), (2, 2))
         self.assertRaises(BadSelectionError, chamfer_edges, sheet, Selection.of("edge", sheet.topology.open_edges[:1]), 1.0)

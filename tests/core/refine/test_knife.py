@@ -130,7 +130,7 @@ class Lines(unittest.TestCase):
         with self.assertRaises(BadSelectionError) as caught:
             knife(cage, plane_at((0, 0, 0), (1, 0, 0.001)), leave="filled")
         self.assertIn("all round", str(caught.exception))
-        self.assertRaises(BadSelectionError, knife, cage, plane_at((0, 0, 1), (0, 0, 1)), Selection.of("face", []))
+        self.assertRaises(BadSelectionError, knife, cage, plane_at((0, 0, 1), (0, 0, 1)), faces=Selection.of("face", []))
         whole = knife(cage, plane_at((0, 0, 1), (0, 0, 1)), faces=everything(cage))
         self.assertEqual(whole.cage.topology.face_count, cage.topology.face_count + 8)
 

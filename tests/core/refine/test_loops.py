@@ -98,8 +98,8 @@ class WhereTheyRun(unittest.TestCase):
         with self.assertRaises(BadSelectionError):
             add_loops(cage, Selection.of("edge", ring[:1]), shares=(0.5,), picked_only=True)
         for shares in ((0.0,), (1.0,), (0.6, 0.4), (float("nan"),), ()):
-            self.assertRaises(BadNumberError, add_loops, cage, edge(0), shares)
-        self.assertRaises(BadSelectionError, add_loops, cage, everything(cage), (0.5,))
+            self.assertRaises(BadNumberError, add_loops, cage, edge(0), shares=shares)
+        self.assertRaises(BadSelectionError, add_loops, cage, everything(cage), shares=(0.5,))
 
     @settings(deadline=None, max_examples=25, derandomize=True)
     @given(st.integers(0, 10**6), st.floats(0.05, 0.95), st.integers(1, 3))

@@ -149,7 +149,7 @@ class SpaceEvenly(unittest.TestCase):
         np.testing.assert_allclose(done.cage.positions, sheet.positions, atol=1e-9)
 
     def test_refusals(self) -> None:
-        self.assertRaises(BadNumberError, space_evenly, tube(8), Selection.of("edge", [0]), 2.0)
+        self.assertRaises(BadNumberError, space_evenly, tube(8), Selection.of("edge", [0]), share=2.0)
 
 
 class Relax(unittest.TestCase):
@@ -195,7 +195,7 @@ class Relax(unittest.TestCase):
 
     def test_refusals(self) -> None:
         for rounds, strength in ((0, 0.5), (101, 0.5), (5, 1.5), (5, float("nan"))):
-            self.assertRaises(BadNumberError, relax, tube(8), everything(tube(8)), rounds, strength)
+            self.assertRaises(BadNumberError, relax, tube(8), everything(tube(8)), rounds=rounds, strength=strength)
 
 
 class Chains(unittest.TestCase):
