@@ -59,6 +59,8 @@ TUBE: Given = {
     "size_of": "cage",
 }  # fmt: skip
 
+COLUMN = box(2, 2, 8, size=(14, 14, 44))
+
 
 def do(kind: str, before: list[Given], of: str, where: Test, **values: Any) -> Given:
     """A command on elements by the place of their middles, for leading up to an example."""
@@ -126,6 +128,9 @@ EXAMPLES = [
     Example("Turn", [box()], "face", lambda x, y, z: x > 19.9, {"kind": "turn", "axis": [0, 1, 0], "degrees": 35}),
     Example("Size", [box()], "face", lambda x, y, z: x > 19.9, {"kind": "size", "factors": [1, 0.4, 0.4]}),
     Example("Push", [box()], "face", patch, {"kind": "move-each", "distance": 6}),
+    Example("Twist", [COLUMN], "piece", command={"kind": "twist", "axis": [0, 0, 1], "degrees": 120}),
+    Example("Bend", [COLUMN], "piece", command={"kind": "bend", "axis": [0, 0, 1], "towards": [0, 1, 0], "degrees": 100}),
+    Example("Taper", [COLUMN], "piece", command={"kind": "taper", "axis": [0, 0, 1], "factor": 0.35}),
     Example("Extrude", [box()], "face", patch, {"kind": "extrude", "distance": 10}),
     Example("Extrude, each face", [box()], "face", top, {"kind": "extrude", "distance": 6, "way": "each", "taper": 0.6}),
     Example("Inset", [box()], "face", top, {"kind": "inset", "width": 3, "depth": -4}),

@@ -9,7 +9,7 @@ export const tool = verb({
   station: "shape",
   section: "Place",
   order: 37,
-  icon: drawn(["M5 21v-7a9 9 0 0 1 9-9h6", "M10 21v-7a4 4 0 0 1 4-4h6", "M5 21h5M20 5v5"]),
+  icon: drawn(["M6 21V4", "M6 21c0-9 4-14 13-15", "M15 3l4 3-3 4"]),
   hint: "Into an arc along an axis, towards a side. What lies on the axis keeps its length; beyond the picked it goes straight on.",
   needs: "selection",
   eager: true,
