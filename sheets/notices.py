@@ -16,8 +16,8 @@ Zinc Otter itself is under the licence in [LICENSE](../LICENSE). The packages of
 with the whole text of its licence, in `/assets/notices.txt` of the running application, which the build writes.
 
 These packages run the service. They are installed beside it, unchanged, and each brings its own licence text along. Written
-by `make tables` from what the packages state of themselves. Two to know of before all of it is handed on as one thing: the
-solid kernel within cadquery-ocp-novtk (Open CASCADE) is under the LGPL 2.1 with an exception, and plyfile under the GPL.
+by `make tables` from what the packages state of themselves. One to know of before all of it is handed on as one thing: the
+solid kernel within cadquery-ocp-novtk (Open CASCADE) is under the LGPL 2.1 with an exception.
 
 | Package | Version | Licence |
 |---|---|---|"""

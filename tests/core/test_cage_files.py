@@ -132,7 +132,7 @@ class Broken(unittest.TestCase):
             ("ply", b"", "does not begin"),
             ("ply", ply[: len(ply) // 2], "no PLY"),
             ("ply", b"ply\nformat ascii 1.0\nelement vertex 99999999999\nend_header\n", "cannot hold"),
-            ("ply", b"ply\nformat ascii 1.0\nelement vertex 1\nproperty float x\nend_header\n0\n", "no PLY"),
+            ("ply", b"ply\nformat ascii 1.0\nelement vertex 1\nproperty float x\nend_header\n0\n", "no vertices with x"),
             ("usda", b"#usda 1.0\n(", "broken"),
             ("usdc", b"PXR-USDC" + b"\0" * 90, "broken"),
             ("usd", b"hello", "no USD"),

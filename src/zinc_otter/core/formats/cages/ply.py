@@ -6,40 +6,35 @@ pass over them. Face sets are kept as comments.
 
 from __future__ import annotations
 
-import io
 import json
 
 import numpy as np
-from plyfile import PlyData, PlyElement, PlyParseError
 
 from zinc_otter.core.cage.cage import Cage
+from zinc_otter.core.cage.topology import Floats, Ints
 from zinc_otter.core.errors import FileFormatError
 from zinc_otter.core.formats.cages.loaded import MOST_FACES, Build, Loaded, cage_of
+from zinc_otter.core.formats.ply_tables import Lists, Table, read_tables, write_tables
 
 _SETS = "face sets "
-_MOST_HEADER = 64_000
 
 
 def read(data: bytes, build: Build = cage_of) -> Loaded:
     """Raises FileFormatError, UnsoundCageError."""
-    _check_counts(data)
-    try:
-        made = PlyData.read(io.BytesIO(data))
-        vertex, face = made["vertex"], made["face"]
-        positions = np.column_stack([np.asarray(vertex[axis], dtype=np.float64) for axis in "xyz"])
-        name = "vertex_indices" if "vertex_indices" in face.data.dtype.names else "vertex_index"
-        rings = [np.asarray(ring, dtype=np.int64) for ring in face[name]]
-    except (PlyParseError, KeyError, ValueError, TypeError, EOFError, MemoryError, IndexError) as error:
-        raise FileFormatError("This is no PLY file of polygons: its elements are not what its header claims.") from error
-    sizes = np.array([len(ring) for ring in rings], dtype=np.int64)
-    flat = np.concatenate(rings) if rings else np.zeros(0, dtype=np.int64)
+    made = read_tables(data, {"face": MOST_FACES})
+    vertex = made.elements.get("vertex", {})
+    places = _numbers(vertex, "x", "y", "z")
+    if places is None:
+        raise FileFormatError("This PLY file has no vertices with x, y and z.")
+    rings = _rings(made.elements.get("face", {}))
     creases = corners = None
-    if "edge" in made and "sharpness" in made["edge"].data.dtype.names:
-        edge = made["edge"]
-        creases = (np.column_stack([edge["vertex1"], edge["vertex2"]]).astype(np.int64), np.asarray(edge["sharpness"]))
-    if "sharpness" in vertex.data.dtype.names:
-        sharpness = np.asarray(vertex["sharpness"], dtype=np.float64)
-        corners = (np.flatnonzero(sharpness > 0), sharpness[sharpness > 0])
+    edges = _numbers(made.elements.get("edge", {}), "vertex1", "vertex2", "sharpness")
+    if edges is not None:
+        creases = (np.column_stack(edges[:2]).astype(np.int64), np.asarray(edges[2], dtype=np.float64))
+    sharpness = _numbers(vertex, "sharpness")
+    if sharpness is not None:
+        sharp = np.flatnonzero(sharpness[0] > 0)
+        corners = (sharp, np.asarray(sharpness[0][sharp], dtype=np.float64))
     sets = {}
     for comment in made.comments:
         if comment.startswith(_SETS):
@@ -47,43 +42,36 @@ def read(data: bytes, build: Build = cage_of) -> Loaded:
                 sets = {str(k): np.array(v, dtype=np.int32) for k, v in json.loads(comment[len(_SETS) :]).items()}
             except (ValueError, AttributeError, TypeError, OverflowError):
                 raise FileFormatError("The file's face sets cannot be read.") from None
-    return Loaded(build(positions, flat, sizes, creases, corners, sets))
+    positions = np.column_stack(places).astype(np.float64)
+    return Loaded(build(positions, rings.flat.astype(np.int64), rings.sizes, creases, corners, sets))
 
 
 def write(cage: Cage, name: str) -> bytes:
     t = cage.topology
-    vertex = np.zeros(t.vertex_count, dtype=[("x", "f8"), ("y", "f8"), ("z", "f8"), ("sharpness", "f8")])
-    vertex["x"], vertex["y"], vertex["z"] = cage.positions.T
-    vertex["sharpness"] = cage.vertex_sharpness
-    face = np.empty(t.face_count, dtype=[("vertex_indices", "O")])
-    face["vertex_indices"] = np.split(t.face_verts, t.face_offsets[1:-1])
+    x, y, z = cage.positions.T
     sharp = np.flatnonzero(cage.edge_sharpness > 0)
-    edge = np.zeros(len(sharp), dtype=[("vertex1", "i4"), ("vertex2", "i4"), ("sharpness", "f8")])
-    edge["vertex1"], edge["vertex2"] = t.edge_verts[sharp].T
-    edge["sharpness"] = cage.edge_sharpness[sharp]
+    first, second = t.edge_verts[sharp].T
     # The format's comments are ASCII: other letters go in by their numbers, as JSON has them.
     comments = [f"cage {json.dumps(' '.join(name.split()))[1:-1]}, millimetres"]
     if cage.face_sets:
         comments.append(_SETS + json.dumps({key: ids.tolist() for key, ids in cage.face_sets.items()}))
-    elements = [
-        PlyElement.describe(vertex, "vertex"),
-        PlyElement.describe(face, "face", val_types={"vertex_indices": "i4"}, len_types={"vertex_indices": "i4"}),
-        PlyElement.describe(edge, "edge"),
-    ]
-    out = io.BytesIO()
-    PlyData(elements, byte_order="<", comments=comments).write(out)
-    return out.getvalue()
+    elements: dict[str, Table] = {
+        "vertex": {"x": x, "y": y, "z": z, "sharpness": cage.vertex_sharpness},
+        "face": {"vertex_indices": Lists(t.face_sizes, t.face_verts)},
+        "edge": {"vertex1": first, "vertex2": second, "sharpness": cage.edge_sharpness[sharp]},
+    }
+    return write_tables(elements, comments)
 
 
-def _check_counts(data: bytes) -> None:
-    """Refuse a header that claims more than its file can hold, before room is made for it."""
-    head = data[:_MOST_HEADER].split(b"end_header", 1)[0]
-    if not data.startswith(b"ply") or b"end_header" not in data[:_MOST_HEADER]:
-        raise FileFormatError("This is no PLY file: it does not begin as one.")
-    for line in head.split(b"\n"):
-        words = line.split()
-        if len(words) == 3 and words[0] == b"element":
-            count = int(words[2]) if words[2].isdigit() else -1
-            if count < 0 or count > len(data) or (words[1] == b"face" and count > MOST_FACES):
-                claimed = words[2].decode("ascii", "replace")[:20]
-                raise FileFormatError(f"The file claims {claimed} elements; it cannot hold them.")
+def _numbers(table: Table, *names: str) -> list[Floats | Ints] | None:
+    """These columns, if all are there and none is one of lists."""
+    columns = [column for name in names if not isinstance(column := table.get(name), Lists | None)]
+    return columns if len(columns) == len(names) else None
+
+
+def _rings(face: Table) -> Lists:
+    for name in ("vertex_indices", "vertex_index"):
+        rings = face.get(name)
+        if isinstance(rings, Lists) and rings.flat.dtype.kind == "i":
+            return rings
+    raise FileFormatError("This PLY file has no faces with vertex indices.")
