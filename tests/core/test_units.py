@@ -40,6 +40,36 @@ class Values(unittest.TestCase):
         self.assertEqual(read_number("2*3", "number"), 6)
         self.assertEqual(read_number("10 cm / 2 cm", "number"), 5)
 
+    def test_a_product_of_an_angle_stays_one_in_degrees(self) -> None:
+        for text, expected in (
+            ("2*30 deg", 60), ("90 deg/2", 45), ("2 turns/4", 180), ("50 % * 90 deg", 45), ("2*asin(0.5)", 60),
+        ):  # fmt: skip
+            self.assertAlmostEqual(read_number(text, "angle"), expected, places=9, msg=text)
+        self.assertAlmostEqual(read_number("1 turn / 90 deg", "number"), 4)
+        self.assertAlmostEqual(read_number("50 % * 2", "share"), 100)
+        self.assertAlmostEqual(read_number("50 % * 50 %", "share"), 25)
+        # A length times an angle is the length of the arc.
+        self.assertAlmostEqual(read_number("12 mm * 90 deg", "length"), 6 * math.pi)
+
+    def test_powers_roots_and_angles(self) -> None:
+        for text, expected in (
+            ("2^3", 8), ("2**3", 8), ("5²", 25), ("2³", 8), ("-2^2", -4), ("2^-1", 0.5), ("2^3^2", 512), ("(-2)^3", -8),
+            ("pi", math.pi), ("2 pi", 2 * math.pi), ("π/4", math.pi / 4), ("sqrt(2)", math.sqrt(2)), ("abs(3 - 5)", 2),
+            ("sin(30)", 0.5), ("cos(60 deg)", 0.5), ("tan(45°)", 1), ("sin((pi/6) rad)", 0.5), ("4^0.5", 2),
+        ):  # fmt: skip
+            self.assertAlmostEqual(read_number(text, "number"), expected, places=12, msg=text)
+        for text, expected in (("sqrt((3 mm)^2 + (4 mm)^2)", 5), ("sqrt(1 in * 4 in)", 50.8), ("pi*10", 31.41592653589793)):
+            self.assertAlmostEqual(read_number(text, "length"), expected, places=9, msg=text)
+        self.assertAlmostEqual(read_number("2^0.5", "length", "cm"), 10 * math.sqrt(2))
+        self.assertAlmostEqual(read_number("atan(1)", "angle"), 45)
+
+    def test_digits_in_groups(self) -> None:
+        for text, expected in (
+            ("1,000.5", 1000.5), ("1,000,000", 1e6), ("1.000.000", 1e6), ("1.000,5", 1000.5), ("1.000.000,5", 1000000.5),
+            ("0,125", 0.125), ("12,5", 12.5), ("1.000", 1), ("1,0000", 1), ("1,000.5 + 1", 1001.5),
+        ):  # fmt: skip
+            self.assertAlmostEqual(read_number(text, "number"), expected, places=9, msg=text)
+
     @settings(deadline=None)
     @given(st.floats(-1e5, 1e5), st.floats(0.01, 1e5), st.sampled_from("+-*/"))
     def test_arithmetic_is_the_usual(self, a: float, b: float, sign: str) -> None:
@@ -61,13 +91,26 @@ class Refusals(unittest.TestCase):
             ("(3", "length", "closing bracket"),
             ("3)", "length", "operator was expected"),
             ("3 4", "length", "operator was expected"),
-            ("3 mm mm", "length", "operator was expected"),
+            ("3 mm mm", "length", "already has a unit"),
             ("(3 mm) mm", "length", "already has a unit"),
             ("1/0", "length", "divides by zero"),
             ("1/0 in", "length", "divides by zero"),
             ("1e300*1e300", "length", "more than a number can hold"),
             ("__import__('os')", "length", "."),
-            ("2**9", "length", "stands where a number"),
+            ("2***9", "length", "stands where a number"),
+            ("2^3 mm", "length", "plain number, not a length"),
+            ("(-8)^(1/3)", "length", "base above 0"),
+            ("0^-1", "length", "divides by zero"),
+            ("9^9^9^9", "length", "more than a number can hold"),
+            ("sqrt(-4)", "length", "no square root"),
+            ("sqrt 4", "length", "followed by brackets"),
+            ("sin(3 mm)", "number", "of an angle, not of a length"),
+            ("asin(2)", "angle", "from -1 to 1"),
+            ("tan(90)", "number", "no tangent"),
+            ("30 deg * 30 deg", "angle", "neither a length nor an angle"),
+            ("2mm*2mm + 2 deg*2 deg", "length", "Something else and something else cannot"),
+            ("1,000", "length", "1000 or 1.000"),
+            ("12,500 + 1", "length", "12500 or 12.500"),
             ("3 $", "length", "'\\$' has no place"),
             ("(" * 40 + "1" + ")" * 40, "length", "within each other"),
             ("-" * 60 + "1", "length", "within each other"),
@@ -82,7 +125,7 @@ class Refusals(unittest.TestCase):
                 read_number(text, asked)  # type: ignore[arg-type]
 
     @settings(deadline=None)
-    @given(st.text(max_size=60))
+    @given(st.text(max_size=60) | st.text("0123456789.,()+-*/^² pisqrtanod°%m", max_size=30))
     def test_any_text_is_a_number_or_a_refusal(self, text: str) -> None:
         try:
             self.assertTrue(math.isfinite(read_number(text, "length")))

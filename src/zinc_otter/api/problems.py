@@ -14,6 +14,7 @@ from fastapi.responses import JSONResponse
 from pydantic import BaseModel, ValidationError
 from starlette.exceptions import HTTPException
 
+from zinc_otter.api.wrong_input import what_is_wrong
 from zinc_otter.core.errors import CoreError, Place
 from zinc_otter.studio.commands import command_kinds
 
@@ -54,8 +55,11 @@ def invalid(error: ValidationError | RequestValidationError) -> Problem:
     """One sentence from the first faults that validation found."""
     sentences = []
     for fault in error.errors()[:3]:
-        where = _where(fault["loc"])
-        sentences.append(f"{where}: {fault['msg']}" if where else str(fault["msg"]))
+        where, said = _where(fault["loc"]), what_is_wrong(fault)
+        # Some have a sentence of their own.
+        own = fault["type"] in ("value_error", "assertion_error", "union_tag_invalid", "json_invalid")
+        whole = f"{where}: {said}" if own else f"“{where}” {said}"
+        sentences.append(whole if where else said[:1].upper() + said[1:])
     return make_problem("invalid", 422, INVALID, "; ".join(sentences) + ".")
 
 
