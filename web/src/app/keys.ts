@@ -23,12 +23,15 @@ function press(rows: KeyRow[], event: KeyboardEvent): void {
   if (!key) return;
   const at = event.target as HTMLElement;
   if (isTyping(at)) {
+    // Undoing and doing again are meant for the design, also from its numbers; names have their own.
+    const fromNumber = at.dataset.number !== undefined && ["Ctrl Z", "Ctrl Y", "Ctrl Shift Z"].includes(key);
+    if (key !== "Escape" && !fromNumber) return;
     // Keys belong to the form again.
-    if (key !== "Escape") return;
-    at.blur();
+    if (key === "Escape") at.blur();
   }
-  // A button that has the focus takes Enter itself.
-  if (key === "Enter" && at.closest?.("button, [role=button], [role=option]")) return;
+  // A button that has the focus takes Enter itself, but for that of the tool in hand, which has nothing more to do.
+  const button = at.closest?.("button, [role=button], [role=option], [role=combobox]");
+  if (key === "Enter" && button && button.ariaPressed !== "true") return;
   const onForm = at === document.body || !!at.closest?.("[data-testid=viewport]");
   const row = rowFor(rows, key, onForm ? ["anywhere", "form"] : ["anywhere"], holds);
   if (!row?.act) return;
@@ -36,10 +39,22 @@ function press(rows: KeyRow[], event: KeyboardEvent): void {
   event.preventDefault();
 }
 
+/** A button that was pressed by mouse gives the keys back to the form; one that was pressed by a key keeps them. */
+function letGo(event: MouseEvent): void {
+  const button = (event.target as HTMLElement).closest?.("button");
+  // The keys of what was opened are its own.
+  const isOpener = !button || button.ariaHasPopup !== null || button.closest("[role=dialog], [role=menu], [role=listbox]");
+  if (event.detail > 0 && !isOpener && document.activeElement === button) button.blur();
+}
+
 export function useKeys(rows: KeyRow[]): void {
   useEffect(() => {
     const pressed = (event: KeyboardEvent) => press(rows, event);
     window.addEventListener("keydown", pressed);
-    return () => window.removeEventListener("keydown", pressed);
+    window.addEventListener("click", letGo);
+    return () => {
+      window.removeEventListener("keydown", pressed);
+      window.removeEventListener("click", letGo);
+    };
   }, [rows]);
 }

@@ -14,6 +14,7 @@ import { useProblem } from "./stores/problem";
 import { toolInHand, tools, useSession } from "./stores/session";
 import { clearSketch, useSketch } from "./stores/sketch";
 import { showNothing } from "./stores/shown";
+import { isHeldByWrong } from "./stores/wrong";
 
 const noProblem = { problem: null, piece: null };
 
@@ -88,7 +89,8 @@ export function again(): void {
 export function apply(): void {
   turns.take(() => {
     const command = commandNow();
-    if (!command) return;
+    // What a wrong number stands for is not what would be applied.
+    if (!command || isHeldByWrong()) return;
     void commit(command);
     // What was put down is to be shaped next: the tool is laid aside. Keys belong to the form again.
     const tool = toolInHand();

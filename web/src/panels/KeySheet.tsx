@@ -3,6 +3,7 @@ import Button from "@mui/material/Button";
 import Paper from "@mui/material/Paper";
 import Stack from "@mui/material/Stack";
 import Typography from "@mui/material/Typography";
+import { useEffect } from "react";
 import { type KeyRow, type Section } from "../model/keys";
 
 /** The long lists stand in columns of their own; what is changed and how it is looked at share the last. */
@@ -15,6 +16,16 @@ const places: Record<Section, { gridColumn: number; gridRow: string; keys: numbe
 
 /** All keys on one sheet, beside the form, not over it all. */
 export function KeySheet({ rows, onClose }: { rows: KeyRow[]; onClose(): void }) {
+  // Wherever the focus is; Escape means the sheet for as long as it lies there, and nothing under it.
+  useEffect(() => {
+    const pressed = (event: KeyboardEvent) => {
+      if (event.key !== "Escape") return;
+      event.stopPropagation();
+      onClose();
+    };
+    window.addEventListener("keydown", pressed, { capture: true });
+    return () => window.removeEventListener("keydown", pressed, { capture: true });
+  }, [onClose]);
   return (
     <Paper elevation={6} role="dialog" aria-label="All keys" sx={{ position: "absolute", inset: "12px", px: 2.5, py: 1.25, overflow: "auto", zIndex: 4 }}>
       <Stack direction="row" sx={{ justifyContent: "space-between" }}>

@@ -14,6 +14,7 @@ import { useSession } from "../live/stores/session";
 import { useSketch } from "../live/stores/sketch";
 import { useBodies } from "../live/stores/bodies";
 import { useShow } from "../live/stores/show";
+import { useWrong } from "../live/stores/wrong";
 import { apply, back, setValues } from "../live/tooling";
 import type { ShownField, ValuesOf, Fields } from "../model/fields";
 import { fieldsOf, isEager, shownFields, type Tool } from "../model/tool";
@@ -62,9 +63,12 @@ export function Numbers({ tool }: { tool: Numbered }) {
         event.preventDefault();
         void submit();
       }}
-      onKeyDown={(event: React.KeyboardEvent) => {
-        if (event.key !== "Enter" || !(event.target instanceof HTMLInputElement)) return;
+      onKeyDownCapture={(event: React.KeyboardEvent) => {
+        // Choices, too: Enter applies what is shown, the arrow keys and Space open them.
+        const at = event.target as HTMLElement;
+        if (event.key !== "Enter" || !(at instanceof HTMLInputElement || (at.role === "combobox" && at.ariaExpanded !== "true"))) return;
         event.preventDefault();
+        event.stopPropagation();
         void submit();
       }}
     >
@@ -125,7 +129,8 @@ function Deeds({ tool, ready }: { tool: Numbered; ready: boolean }) {
   useSession((s) => s.values);
   const connected = useDesign((s) => s.connected);
   const previewed = useDesign((s) => s.preview !== null);
-  const canApply = ready && connected && commandNow() !== null;
+  const wrong = useWrong((s) => Object.keys(s.fields).length > 0);
+  const canApply = ready && connected && !wrong && commandNow() !== null;
   return (
     <>
       {tool.is !== "strokes" && <Button type="submit" variant="contained" disabled={!canApply}>{tool.verb}</Button>}

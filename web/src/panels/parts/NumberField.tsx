@@ -3,9 +3,10 @@ import InputAdornment from "@mui/material/InputAdornment";
 import Slider from "@mui/material/Slider";
 import Stack from "@mui/material/Stack";
 import TextField from "@mui/material/TextField";
-import { useRef, useState } from "react";
+import { type RefObject, useEffect, useId, useRef, useState } from "react";
 import { askedFor, readNumber } from "../../live/numbers";
 import { useUnit } from "../../live/stores/design";
+import { markWrong } from "../../live/stores/wrong";
 import { type NumberField as Field, whatIsWrong } from "../../model/fields";
 import { fromUnit, toUnit, trimmed, type Unit } from "../../model/units";
 
@@ -25,6 +26,15 @@ interface Typed {
   wrong: string | null;
 }
 
+/** Where the text is typed, marked for as long as it is wrong. */
+function useMarked(fault: string | null, disabled = false): RefObject<HTMLInputElement | null> {
+  const isWrong = fault !== null && !disabled;
+  const id = useId();
+  const input = useRef<HTMLInputElement>(null);
+  useEffect(() => (isWrong ? markWrong(id, () => input.current?.focus()) : undefined), [id, isWrong]);
+  return input;
+}
+
 export function NumberField({ field, value, disabled, onChange }: Props) {
   const unit = useUnit();
   const length = field.unit === "mm";
@@ -35,6 +45,8 @@ export function NumberField({ field, value, disabled, onChange }: Props) {
   else if (typed && value === typed.value && typed.over !== value) setTyped({ ...typed, over: value });
   const text = typed?.text ?? trimmed(length ? toUnit(value, unit) : value, 4);
   const fault = typed?.wrong ?? whatIsWrong(field, value, unit);
+
+  const input = useMarked(fault, disabled);
 
   const take = (written: string) => {
     const turn = ++latest.current;
@@ -74,6 +86,7 @@ export function NumberField({ field, value, disabled, onChange }: Props) {
         label={field.label}
         title={field.help}
         value={text}
+        inputRef={input}
         disabled={disabled}
         error={fault !== null}
         helperText={fault}
@@ -86,7 +99,7 @@ export function NumberField({ field, value, disabled, onChange }: Props) {
           }
         }}
         slotProps={{
-          htmlInput: { autoComplete: "off", maxLength: 120 },
+          htmlInput: { autoComplete: "off", "data-number": "", maxLength: 120 },
           input: ending ? { endAdornment: <InputAdornment position="end">{ending}</InputAdornment> } : undefined,
           formHelperText: { sx: { maxWidth: 190 } },
         }}

@@ -1,0 +1,22 @@
+/** Numbers that stand on a card and are wrong: while there is one, nothing is applied. */
+import { create } from "zustand";
+
+interface WrongStore {
+  /** By the field's own id, what leads the eye and the keys to it. */
+  fields: Readonly<Record<string, () => void>>;
+}
+
+export const useWrong = create<WrongStore>(() => ({ fields: {} }));
+
+/** A field is wrong; the answer sets it right again. */
+export function markWrong(id: string, focus: () => void): () => void {
+  useWrong.setState(({ fields }) => ({ fields: { ...fields, [id]: focus } }));
+  return () => useWrong.setState(({ fields: { [id]: _, ...others } }) => ({ fields: others }));
+}
+
+/** True where a number is wrong; the first of them gets the keys. */
+export function isHeldByWrong(): boolean {
+  const first = Object.values(useWrong.getState().fields).at(0);
+  first?.();
+  return first !== undefined;
+}
