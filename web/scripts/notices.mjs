@@ -1,7 +1,7 @@
 import { existsSync, readdirSync, readFileSync } from "node:fs";
 import { dirname, join } from "node:path";
 
-/** The packages that a file stands in, outermost last: `…/node_modules/a/node_modules/b/x.js` gives b. */
+/** The package that a file belongs to: `…/node_modules/a/node_modules/b/x.js` is of b. */
 function packageOf(file) {
   let folder = dirname(file);
   while (folder.includes("node_modules")) {

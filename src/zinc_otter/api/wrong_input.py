@@ -21,7 +21,7 @@ _SAID: dict[str, Callable[[Mapping[str, Any]], str]] = {
     "less_than": lambda c: f"must be below {_number(c['lt'])}",
     "less_than_equal": lambda c: f"may be {_number(c['le'])} at most",
     "multiple_of": lambda c: f"must be a multiple of {_number(c['multiple_of'])}",
-    "finite_number": lambda c: "must be a number that ends",
+    "finite_number": lambda c: "must be a finite number",
     "too_short": lambda c: f"needs {c['min_length']} or more; there are {c['actual_length']}",
     "too_long": lambda c: f"may have {c['max_length']} at most; there are {c.get('actual_length') or 'more'}",
     "string_too_short": lambda c: f"needs {c['min_length']} or more letters",
@@ -41,7 +41,7 @@ _SAID: dict[str, Callable[[Mapping[str, Any]], str]] = {
 _KINDS = {
     "int": "a whole number", "float": "a number", "bool": "yes or no", "string": "a text", "list": "a list",
     "tuple": "a list", "dict": "an object", "model": "an object", "datetime": "a date and time", "uuid": "an id",
-    "set": "a list", "frozen": "a list", "none": "empty", "bytes": "bytes",
+    "set": "a list", "none": "empty", "bytes": "bytes",
 }  # fmt: skip
 
 

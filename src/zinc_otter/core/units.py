@@ -31,10 +31,9 @@ _TOKEN = re.compile(
 )
 _SIGNS = {"×": "*", "·": "*", "÷": "/", "−": "-", "**": "^"}
 _CONSTANTS = {"pi": math.pi, "π": math.pi}
-_ROOTS = {"sqrt": math.sqrt, "abs": abs}
 _OF_ANGLE = {"sin": math.sin, "cos": math.cos, "tan": math.tan}
 _TO_ANGLE = {"asin": math.asin, "acos": math.acos, "atan": math.atan}
-_FUNCTIONS = {*_ROOTS, *_OF_ANGLE, *_TO_ANGLE}
+_FUNCTIONS = {"sqrt", "abs", *_OF_ANGLE, *_TO_ANGLE}
 _GROUPED = re.compile(
     r"(?<![\d.,])\d{1,3}(?:(?:,\d{3})+(?![\d,])|(?:\.\d{3}){2,}(?![\d.])|(?:\.\d{3})(?=,\d))"
 )
@@ -93,8 +92,6 @@ class _Reader:
             raise BadNumberError("This divides by zero.") from None
         except OverflowError:
             result = math.inf
-        if isinstance(result, complex):
-            raise BadNumberError("This comes to no number: a root or a power of what is below 0.")
         if not math.isfinite(result):
             raise BadNumberError("This comes to more than a number can hold.")
         return result

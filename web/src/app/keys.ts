@@ -29,9 +29,8 @@ function press(rows: KeyRow[], event: KeyboardEvent): void {
     // Keys belong to the form again.
     if (key === "Escape") at.blur();
   }
-  // A button that has the focus takes Enter itself, but for that of the tool in hand, which has nothing more to do.
-  const button = at.closest?.("button, [role=button], [role=option], [role=combobox]");
-  if (key === "Enter" && button && button.ariaPressed !== "true") return;
+  // A button that has the focus takes Enter itself.
+  if (key === "Enter" && at.closest?.("button, [role=button], [role=option], [role=combobox]")) return;
   const onForm = at === document.body || !!at.closest?.("[data-testid=viewport]");
   const row = rowFor(rows, key, onForm ? ["anywhere", "form"] : ["anywhere"], holds);
   if (!row?.act) return;

@@ -6,12 +6,14 @@ import { fromUnit, type Unit } from "../model/units";
 export type Asked = "length" | "angle" | "share" | "number";
 
 const plain = /^\s*[-+−]?(\d+([.,]\d*)?|[.,]\d+)\s*$/;
+/** What may be thousands as well as decimals: the service says so, or which it is. */
+const grouped = /,\d{3}\s*$/;
 const underWay = new Set<Promise<unknown>>();
 
 /** The value in mm, degrees, per cent or plain, or the sentence that says what is wrong with the text. */
 export function readNumber(text: string, asked: Asked, unit: Unit): number | string | Promise<number | string> {
   if (!text.trim()) return "a number is needed";
-  if (plain.test(text)) {
+  if (plain.test(text) && !grouped.test(text)) {
     const value = Number(text.trim().replace(",", ".").replace("−", "-"));
     return asked === "length" ? fromUnit(value, unit) : value;
   }

@@ -14,7 +14,7 @@ import { useProblem } from "./stores/problem";
 import { toolInHand, tools, useSession } from "./stores/session";
 import { clearSketch, useSketch } from "./stores/sketch";
 import { showNothing } from "./stores/shown";
-import { isHeldByWrong } from "./stores/wrong";
+import { goToWrong } from "./stores/wrong";
 
 const noProblem = { problem: null, piece: null };
 
@@ -90,7 +90,7 @@ export function apply(): void {
   turns.take(() => {
     const command = commandNow();
     // What a wrong number stands for is not what would be applied.
-    if (!command || isHeldByWrong()) return;
+    if (!command || goToWrong()) return;
     void commit(command);
     // What was put down is to be shaped next: the tool is laid aside. Keys belong to the form again.
     const tool = toolInHand();

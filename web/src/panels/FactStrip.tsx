@@ -7,6 +7,7 @@ import { pieces } from "../live/pieces";
 import { useDesign, useUnit } from "../live/stores/design";
 import { useNear } from "../live/stores/near";
 import { plural, useHover, usePicking } from "../live/stores/picking";
+import { useAnyWrong } from "../live/stores/wrong";
 import { useTool } from "../live/stores/session";
 import { useShow } from "../live/stores/show";
 import { figure, verticesOf } from "../model/measure";
@@ -92,12 +93,14 @@ function tooNear({ distance, asked }: Near, name: string, unit: Unit): string {
 function ClickHint() {
   const comparing = useShow((s) => s.compare !== null);
   const previewed = useDesign((s) => s.preview !== null);
+  const anyWrong = useAnyWrong();
   const paints = useTool()?.is === "strokes";
   const hover = useHover((s) => s.hover);
   const picked = usePicking((s) => s.picked.length > 0);
   const name = useDesign((s) => s.design?.pieces.find((p) => p.id === hover?.piece)?.name ?? "");
   const words = () => {
     if (comparing) return "Comparing; Esc ends it";
+    if (anyWrong) return "A number is wrong: nothing is applied";
     if (previewed) return "Enter applies, Esc backs out";
     if (paints) return "Drag along edges to paint; right drag turns the view";
     if (!hover) return "Drag a box to pick many; right drag turns the view";

@@ -14,7 +14,7 @@ import { useSession } from "../live/stores/session";
 import { useSketch } from "../live/stores/sketch";
 import { useBodies } from "../live/stores/bodies";
 import { useShow } from "../live/stores/show";
-import { useWrong } from "../live/stores/wrong";
+import { useAnyWrong } from "../live/stores/wrong";
 import { apply, back, setValues } from "../live/tooling";
 import type { ShownField, ValuesOf, Fields } from "../model/fields";
 import { fieldsOf, isEager, shownFields, type Tool } from "../model/tool";
@@ -129,7 +129,7 @@ function Deeds({ tool, ready }: { tool: Numbered; ready: boolean }) {
   useSession((s) => s.values);
   const connected = useDesign((s) => s.connected);
   const previewed = useDesign((s) => s.preview !== null);
-  const wrong = useWrong((s) => Object.keys(s.fields).length > 0);
+  const wrong = useAnyWrong();
   const canApply = ready && connected && !wrong && commandNow() !== null;
   return (
     <>

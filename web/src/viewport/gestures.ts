@@ -9,7 +9,7 @@ import { useDesign } from "../live/stores/design";
 import { setHover, usePicking } from "../live/stores/picking";
 import { useReach } from "../live/stores/reach";
 import { toolInHand, tools, useSession } from "../live/stores/session";
-import { isHeldByWrong } from "../live/stores/wrong";
+import { goToWrong } from "../live/stores/wrong";
 import { useShow } from "../live/stores/show";
 import { useSpot } from "../live/stores/sketch";
 import { takeTool } from "../live/tooling";
@@ -229,7 +229,7 @@ export class Gestures {
       if (Math.hypot(x - going.x, y - going.y) <= slack) this.setPoint(x, y);
     } else if (going.what === "paint") {
       const { paints } = this;
-      if (going.piece !== null && paints && !isHeldByWrong()) void give(paints.done(useSession.getState().values, going.piece, [...going.ids]));
+      if (going.piece !== null && paints && !goToWrong()) void give(paints.done(useSession.getState().values, going.piece, [...going.ids]));
     } else if (going.what === "pick") {
       // A preview may have other elements than the design: what is picked is picked of the design.
       void cleared().then(() => {

@@ -6,7 +6,7 @@ interface WrongStore {
   fields: Readonly<Record<string, () => void>>;
 }
 
-export const useWrong = create<WrongStore>(() => ({ fields: {} }));
+const useWrong = create<WrongStore>(() => ({ fields: {} }));
 
 /** A field is wrong; the answer sets it right again. */
 export function markWrong(id: string, focus: () => void): () => void {
@@ -14,8 +14,10 @@ export function markWrong(id: string, focus: () => void): () => void {
   return () => useWrong.setState(({ fields: { [id]: _, ...others } }) => ({ fields: others }));
 }
 
-/** True where a number is wrong; the first of them gets the keys. */
-export function isHeldByWrong(): boolean {
+export const useAnyWrong = (): boolean => useWrong((s) => Object.keys(s.fields).length > 0);
+
+/** Give the keys to the first number that is wrong; false where there is none. */
+export function goToWrong(): boolean {
   const first = Object.values(useWrong.getState().fields).at(0);
   first?.();
   return first !== undefined;

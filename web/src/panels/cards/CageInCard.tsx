@@ -11,6 +11,7 @@ import { useEffect, useRef, useState } from "react";
 import { give, preview as show } from "../../live/line";
 import { attempt } from "../../live/picks";
 import { say } from "../../live/stores/problem";
+import { useAnyWrong } from "../../live/stores/wrong";
 import { takeTool } from "../../live/tooling";
 import { service } from "../../live/service";
 import type { CageFile } from "../../model/types";
@@ -35,6 +36,7 @@ export default function CageInCard({ tool }: CardProps) {
   // The answer belongs to the file and to the ways in which it was to be set right; a refusal is one, too.
   const [answer, setAnswer] = useFor<{ read: CageFile | null }>(`${serial} ${unit} ${merge} ${holes} ${pair}`);
   const read = answer?.read ?? null;
+  const anyWrong = useAnyWrong();
   const busy = file !== null && answer === null;
   useEffect(() => {
     if (!file) return;
@@ -73,6 +75,7 @@ export default function CageInCard({ tool }: CardProps) {
         {read && (
           <Button
             variant="contained"
+            disabled={anyWrong}
             onClick={() => {
               void give(read.command);
               takeTool(null);

@@ -11,6 +11,7 @@ import { attempt } from "../../live/picks";
 import { useDesign, usePiece } from "../../live/stores/design";
 import { usePicking } from "../../live/stores/picking";
 import { useBodies } from "../../live/stores/bodies";
+import { useAnyWrong } from "../../live/stores/wrong";
 import { service } from "../../live/service";
 import type { BenchAnswer } from "../../model/types";
 import type { NumberField as Field } from "../../model/fields";
@@ -35,6 +36,7 @@ export default function PrintBenchCard({ tool }: CardProps) {
   const [fill, setFill] = useState(15);
   // An answer belongs to the form and to the machine that it was given for.
   const [answer, setAnswer] = useFor<BenchAnswer>(`${piece?.made_from} ${layer} ${wall} ${fill}`);
+  const anyWrong = useAnyWrong();
   const [busy, setBusy] = useState(false);
   const [index, setIndex] = useState(0);
   useEffect(() => {
@@ -60,7 +62,7 @@ export default function PrintBenchCard({ tool }: CardProps) {
         <NumberField field={fields.layer} value={layer} onChange={setLayer} />
         <NumberField field={fields.wall} value={wall} onChange={setWall} />
         <NumberField field={fields.fill} value={fill} onChange={setFill} />
-        <Button variant="contained" disabled={busy} startIcon={busy ? <CircularProgress size={16} /> : undefined} onClick={() => void hand()}>
+        <Button variant="contained" disabled={busy || anyWrong} startIcon={busy ? <CircularProgress size={16} /> : undefined} onClick={() => void hand()}>
           {busy ? "On the bench" : `Hand over ${piece.name}`}
         </Button>
       </Stack>

@@ -11,6 +11,7 @@ import { give } from "../../live/line";
 import { useDesign, useUnit } from "../../live/stores/design";
 import { useNear } from "../../live/stores/near";
 import { useShow } from "../../live/stores/show";
+import { goToWrong } from "../../live/stores/wrong";
 import { clearSketch, useSketch } from "../../live/stores/sketch";
 import { takeTool } from "../../live/tooling";
 import { numbersRead } from "../../live/numbers";
@@ -94,6 +95,7 @@ function Picture({ picture }: { picture: PictureState }) {
   };
   const size = async () => {
     await numbersRead();
+    if (goToWrong()) return;
     const [start, end] = spots.map((spot) => pixels(spot.point));
     void give({ kind: "measure-picture", reference: picture.id, start, end, distance: latest.current });
     clearSketch();

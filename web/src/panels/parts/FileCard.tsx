@@ -9,6 +9,7 @@ import { useDesign } from "../../live/stores/design";
 import { say } from "../../live/stores/problem";
 import { tools } from "../../live/stores/session";
 import { show } from "../../live/stores/show";
+import { useAnyWrong } from "../../live/stores/wrong";
 import { takeTool } from "../../live/tooling";
 import type { Tool } from "../../model/tool";
 import { CardHead } from "./CardHead";
@@ -25,6 +26,7 @@ interface Props {
 
 export function FileCard({ tool, accept, hint, send, children }: Props) {
   const input = useRef<HTMLInputElement>(null);
+  const anyWrong = useAnyWrong();
   const [busy, setBusy] = useState(false);
   const bring = async (file: File | undefined) => {
     const { design } = useDesign.getState();
@@ -46,9 +48,9 @@ export function FileCard({ tool, accept, hint, send, children }: Props) {
       <Stack direction="row" spacing={1.25} useFlexGap sx={{ alignItems: "center", flexWrap: "wrap" }}>
         <CardHead drawing={tool.icon}>{tool.name}</CardHead>
         {children}
-        <Button component="label" variant="contained" disabled={busy} startIcon={busy ? <CircularProgress size={16} /> : undefined}>
+        <Button component="label" variant="contained" disabled={busy || anyWrong} startIcon={busy ? <CircularProgress size={16} /> : undefined}>
           {busy ? "Reading" : "Choose a file"}
-          <input ref={input} hidden type="file" accept={accept} aria-label={`${tool.name} file`} onChange={(event) => void bring(event.target.files?.[0])} />
+          <input ref={input} hidden type="file" accept={accept} aria-label={`${tool.name} file`} disabled={anyWrong} onChange={(event) => void bring(event.target.files?.[0])} />
         </Button>
       </Stack>
       <Typography variant="body2" color="text.secondary" sx={{ mt: 0.75 }}>{hint}</Typography>

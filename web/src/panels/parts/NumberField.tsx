@@ -26,6 +26,9 @@ interface Typed {
   wrong: string | null;
 }
 
+/** Wider while something is said below it: a sentence in so narrow a column would push the card over the form. */
+const widthOf = (field: Field, ending: string, fault: string | null): number => (fault && fault.length > 20 ? 230 : ending ? 112 : field.narrow ? 76 : 100);
+
 /** Where the text is typed, marked for as long as it is wrong. */
 function useMarked(fault: string | null, disabled = false): RefObject<HTMLInputElement | null> {
   const isWrong = fault !== null && !disabled;
@@ -101,9 +104,8 @@ export function NumberField({ field, value, disabled, onChange }: Props) {
         slotProps={{
           htmlInput: { autoComplete: "off", "data-number": "", maxLength: 120 },
           input: ending ? { endAdornment: <InputAdornment position="end">{ending}</InputAdornment> } : undefined,
-          formHelperText: { sx: { maxWidth: 190 } },
         }}
-        sx={{ width: ending ? 112 : field.narrow ? 76 : 100 }}
+        sx={{ width: widthOf(field, ending, fault) }}
       />
     </Stack>
   );
