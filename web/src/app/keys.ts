@@ -41,9 +41,9 @@ function press(rows: KeyRow[], event: KeyboardEvent): void {
 /** A button that was pressed by mouse gives the keys back to the form; one that was pressed by a key keeps them. */
 function letGo(event: MouseEvent): void {
   const button = (event.target as HTMLElement).closest?.("button");
-  // The keys of what was opened are its own.
-  const isOpener = !button || button.ariaHasPopup !== null || button.closest("[role=dialog], [role=menu], [role=listbox]");
-  if (event.detail > 0 && !isOpener && document.activeElement === button) button.blur();
+  if (!button || event.detail === 0 || document.activeElement !== button) return;
+  // What was opened has keys of its own.
+  if (button.ariaHasPopup === null && !button.closest("[role=dialog], [role=menu], [role=listbox]")) button.blur();
 }
 
 export function useKeys(rows: KeyRow[]): void {
