@@ -2,9 +2,11 @@
 
 from __future__ import annotations
 
+import threading
 from collections.abc import Iterator
 from contextlib import contextmanager
 from typing import Any
+from unittest import mock
 
 import msgpack
 import numpy as np
@@ -103,6 +105,35 @@ class Live(TalkCase):
             self.assertEqual(talk.hear()["type"], "problem")
             talk.say(do="commit", seq=8, revision=state["revision"], command=extrude(0))
             self.assertEqual(talk.hear()["state"]["head"], 2)
+
+    def test_a_stop_of_a_preview_leaves_the_step_that_waits_behind_it(self) -> None:
+        state = self.begun(BOX)
+        studio = self.room.studio
+        begun, go_on = threading.Event(), threading.Event()
+        preview = studio.preview
+
+        def slow(*args: Any) -> Any:
+            begun.set()
+            self.assertTrue(go_on.wait(20))
+            return preview(*args)
+
+        revision = state["revision"]
+        with mock.patch.object(studio, "preview", slow), self.talk(state) as talk:
+            talk.hear()
+            talk.say(do="preview", seq=1, revision=revision, command=extrude(0))
+            self.assertTrue(begun.wait(20))
+            talk.say(do="commit", seq=2, revision=revision, command=extrude(0))
+            talk.say(do="preview", seq=3, revision=revision, command=extrude(0))
+            for of in (1, 3):
+                talk.say(do="stop", of=of, seq=0)
+            talk.say(do="cancel", seq=4)
+            go_on.set()
+            heard = [talk.hear()]
+            while heard[-1]["seq"] != 4:
+                heard.append(talk.hear())
+        told = [(m["type"], m["seq"]) for m in heard if m["type"] not in ("working", "bodies")]
+        self.assertEqual(told, [("frame", 1), ("state", 2), ("problem", 3), ("state", 3), ("state", 4)])
+        self.assertEqual(heard[-1]["state"]["head"], 2)
 
     def test_a_change_by_a_script_reaches_the_viewer(self) -> None:
         state = self.begun(BOX)

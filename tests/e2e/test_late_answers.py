@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from typing import Any
 
+import msgpack
 import numpy as np
 from playwright.sync_api import Route, WebSocketRoute
 
@@ -14,12 +15,14 @@ class LateAnswers(VerbCase):
     def setUp(self) -> None:
         super().setUp()
         self.held: list[bytes | str] = []
+        self.said: list[bytes | str] = []
         self.sockets: list[WebSocketRoute] = []
         self.holding = False
 
         def between(socket: WebSocketRoute) -> None:
             self.sockets.append(socket)
             service = socket.connect_to_server()
+            socket.on_message(lambda message: (self.said.append(message), service.send(message)))
             service.on_message(lambda message: self.held.append(message) if self.holding else socket.send(message))
 
         self.page.route_web_socket("**/live", between)
@@ -156,3 +159,38 @@ class LateAnswers(VerbCase):
         self.screen.steps(2)
         moved = (self.points() - before)[(self.points() != before).any(axis=1)]
         np.testing.assert_allclose(moved, [[0, 0, 4.5]], atol=1e-9)
+
+    def test_a_form_put_down_while_its_preview_takes_long_is_kept(self) -> None:
+        self.screen.station("Rough")
+        self.screen.tool("Sphere")
+        self.previewed()
+        self.holding = True
+        self.screen.field("Diameter").fill("50")
+        self.until_held(self.held)
+        previews = [m for m in map(self.read, self.said) if m["do"] == "preview"]
+        working = {"type": "working", "seq": previews[-1]["seq"], "seconds": 1.0, "stoppable": False}
+        self.sockets[-1].send(msgpack.packb(working))
+        self.page.get_by_text("Working").wait_for()
+        self.screen.field("Diameter").press("Enter")
+        self.let_go()
+        self.screen.steps(2)
+        stops = [m for m in map(self.read, self.said) if m["do"] == "stop"]
+        self.assertEqual({m["of"] for m in stops}, {previews[-1]["seq"]})
+
+    def test_what_is_refused_when_it_is_put_down_is_in_hand_again(self) -> None:
+        self.screen.station("Rough")
+        self.screen.tool("Tube")
+        self.screen.field("Outer diameter").fill("40")
+        self.screen.field("Inner diameter").fill("39")
+        self.page.get_by_role("alert").wait_for()
+        said = self.page.get_by_role("alert").inner_text()
+        self.screen.field("Inner diameter").press("Enter")
+        self.screen.settled()
+        self.assertEqual(self.screen.field("Inner diameter").input_value(), "39")
+        self.assertEqual(self.page.get_by_role("alert").inner_text(), said)
+        self.screen.steps(1)
+
+    @staticmethod
+    def read(message: bytes | str) -> Any:
+        assert isinstance(message, bytes)
+        return msgpack.unpackb(message)

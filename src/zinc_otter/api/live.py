@@ -105,11 +105,10 @@ class _Channel:
         self._curves_digest = ""
         self._sending = asyncio.Lock()
         self._asker = secrets.token_hex(8)
+        self._doing = 0
         self._bodies = BodyTeller(room.bodies, room.solid, self._send)
 
     async def run(self) -> None:
-        # Threads that work for this viewer take it along.
-        asker.set(self._asker)
         with self._room.listeners.on(self._design_id) as wake:
             await self._show_saved()
             listening = asyncio.create_task(self._listen(wake))
@@ -139,10 +138,7 @@ class _Channel:
                     return
                 message = _Waiting.of(frame.get("bytes") or b"")
                 if message.do == "stop":
-                    # Not one of those that wait their turn: it ends what is under way, and what is to come of it.
-                    for left in self._waiting:
-                        left.stopped = left.do in ("preview", "commit")
-                    await asyncio.to_thread(self._room.edits.stop, self._asker)
+                    await self._stop(message.content.get("of", 0))
                     continue
                 if self._waiting and self._waiting[-1].do == message.do and message.do in _LATEST:
                     self._waiting.pop()
@@ -151,10 +147,26 @@ class _Channel:
         finally:
             wake.set()
 
+    async def _stop(self, of: object) -> None:
+        """Not one of those that wait their turn: it ends what is under way, and what is to come of it.
+
+        Who means one message says which: what was asked for after it, a step above all, is not to be lost with it.
+        """
+        for left in self._waiting:
+            left.stopped |= left.do in ("preview", "commit") and of in (0, left.seq)
+        if of in (0, self._doing):
+            await asyncio.to_thread(self._room.edits.stop, self._who(self._doing))
+
+    def _who(self, seq: int) -> str:
+        """For whom a message is answered: a stop that comes late does not meet the next."""
+        return f"{self._asker}-{seq}"
+
     async def _answer_waiting(self) -> None:
         while self._waiting:
             message = self._waiting.pop(0)
-            seq = message.seq
+            self._doing = seq = message.seq
+            # Threads that work for it take it along.
+            asker.set(self._who(seq))
             if message.do is None:
                 await self._refuse(seq, _UNREADABLE, back=False)
                 continue
@@ -198,7 +210,7 @@ class _Channel:
         await asyncio.sleep(_QUIET)
         while True:
             seconds = time.monotonic() - begun
-            stoppable = self._room.edits.is_stoppable(self._asker)
+            stoppable = self._room.edits.is_stoppable(self._who(seq))
             await self._send({"type": "working", "seq": seq, "seconds": seconds, "stoppable": stoppable})
             await asyncio.sleep(_BEAT)
 

@@ -82,9 +82,10 @@ class AskBodies(_Ask):
 
 
 class AskStop(_Ask):
-    """Stop what is being worked on; that is answered by a refusal."""
+    """Stop what is being worked on, and what waits; that is answered by refusals. With ``of`` that message alone."""
 
     do: Literal["stop"]
+    of: int = 0
 
 
 Asked = AskPreview | AskCommit | AskCancel | AskLevel | AskWeigh | AskCurves | AskBodies | AskStop

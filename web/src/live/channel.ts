@@ -80,16 +80,17 @@ export class Channel {
   /** Stop what is being worked on; what was asked for is answered by a refusal. */
   stop(): void {
     this.waiting = null;
-    this.halt();
+    this.halt(0);
   }
 
-  private halt(): void {
-    if (this.socket?.readyState === WebSocket.OPEN) this.socket.send(pack({ do: "stop", seq: 0 }));
+  /** 0 stops all that was asked for. */
+  private halt(of: number): void {
+    if (this.socket?.readyState === WebSocket.OPEN) this.socket.send(pack({ do: "stop", of, seq: 0 }));
   }
 
-  /** A preview that takes long is only in the way of what is asked for after it. */
+  /** A preview that takes long is only in the way of what is asked for after it; a step that waits behind it is not to go with it. */
   private stopSlow(): void {
-    if (this.underWay && this.slow === this.underWay) this.halt();
+    if (this.underWay && this.slow === this.underWay) this.halt(this.underWay);
   }
 
   close(): void {

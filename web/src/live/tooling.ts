@@ -91,14 +91,30 @@ export function apply(): void {
     const command = commandNow();
     // What a wrong number stands for is not what would be applied.
     if (!command || goToWrong()) return;
-    void commit(command);
+    const giveBack = rememberHand();
+    const kept = commit(command);
     // What was put down is to be shaped next: the tool is laid aside. Keys belong to the form again.
     const tool = toolInHand();
     if (tool?.is === "verb" && tool.then) takeTool(tool.then);
     else if (tool?.is === "form" && !tool.pointing) takeTool(null);
     clearSketch();
+    const after = useSession.getState().toolId;
+    void kept.then((design) => design ?? giveBack(after));
     if (document.activeElement instanceof HTMLInputElement) document.activeElement.blur();
   });
+}
+
+/** What is in hand now; the answer takes it up again where it was refused, unless something else is in hand by then. */
+function rememberHand(): (after: string | null) => void {
+  const { toolId, values } = useSession.getState();
+  const sketch = useSketch.getState();
+  return (after) => {
+    const now = useSession.getState();
+    // Where the connection broke it may have been kept.
+    if (!useDesign.getState().connected || now.toolId !== after || now.touched) return;
+    useSession.setState({ toolId, values, touched: true });
+    if (!useSketch.getState().spots.length) useSketch.setState(sketch);
+  };
 }
 
 /** Back out by one: the preview, then the tool or the selection. */

@@ -6867,7 +6867,7 @@ export interface components {
         };
         /**
          * AskStop
-         * @description Stop what is being worked on; that is answered by a refusal.
+         * @description Stop what is being worked on, and what waits; that is answered by refusals. With ``of`` that message alone.
          */
         AskStop: {
             /**
@@ -6880,6 +6880,11 @@ export interface components {
              * @enum {string}
              */
             do: "stop";
+            /**
+             * Of
+             * @default 0
+             */
+            of?: number;
         };
         /**
          * AskWeigh
