@@ -9,6 +9,7 @@ import { type KeyRow, type Section, withMouse } from "../model/keys";
 import type { Registry } from "../model/registry";
 import { rules } from "../model/rules";
 import type { Kind } from "../model/types";
+import { changePlace } from "../panels/parts/focus";
 import { dragKeys, viewKeys } from "../viewport/keys";
 
 export interface ScreenActions {
@@ -78,6 +79,7 @@ function viewing(sheet: () => void): KeyRow[] {
     key(["8"], "a second, flat view beside the first", () => show(({ second }) => ({ second: second ? null : "front" }))),
     key(["N"], "only the piece in hand, or all", () => show(({ isolated }) => ({ isolated: !isolated }))),
     key(["D"], "show cage, surface, or both", () => show({ shows: all[(all.indexOf(useShow.getState().shows) + 1) % all.length] })),
+    key(["F6"], "from the form to the card, and back", changePlace),
     key(["?"], "this sheet", sheet),
   ];
 }

@@ -5,9 +5,13 @@ import { useDesign } from "../live/stores/design";
 import { useShow } from "../live/stores/show";
 import { type Holds, keyOf, type KeyRow, rowFor } from "../model/keys";
 
+const notTyped = ["checkbox", "radio", "button", "file"];
+
+/** Where letters are written; a box to be ticked takes none. */
 export function isTyping(target: EventTarget | null): target is HTMLElement {
   const at = target as HTMLElement;
-  return at.tagName === "INPUT" || at.tagName === "TEXTAREA" || at.isContentEditable === true;
+  if (at instanceof HTMLInputElement) return !notTyped.includes(at.type);
+  return at.tagName === "TEXTAREA" || at.isContentEditable === true;
 }
 
 function holds(condition: Holds): boolean {
@@ -25,7 +29,7 @@ function press(rows: KeyRow[], event: KeyboardEvent): void {
   if (isTyping(at)) {
     // Undoing and doing again are meant for the design, also from its numbers; names have their own.
     const fromNumber = at.dataset.number !== undefined && ["Ctrl Z", "Ctrl Y", "Ctrl Shift Z"].includes(key);
-    if (key !== "Escape" && !fromNumber) return;
+    if (key !== "Escape" && key !== "F6" && !fromNumber) return;
     // Keys belong to the form again.
     if (key === "Escape") at.blur();
   }
@@ -40,7 +44,7 @@ function press(rows: KeyRow[], event: KeyboardEvent): void {
 
 /** A button that was pressed by mouse gives the keys back to the form; one that was pressed by a key keeps them. */
 function letGo(event: MouseEvent): void {
-  const button = (event.target as HTMLElement).closest?.("button");
+  const button = (event.target as HTMLElement).closest?.<HTMLElement>("button, [role=button], input[type=checkbox]");
   if (!button || event.detail === 0 || document.activeElement !== button) return;
   // What was opened has keys of its own.
   if (button.ariaHasPopup === null && !button.closest("[role=dialog], [role=menu], [role=listbox]")) button.blur();

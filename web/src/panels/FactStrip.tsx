@@ -6,7 +6,7 @@ import { picksShown } from "../live/context";
 import { pieces } from "../live/pieces";
 import { useDesign, useUnit } from "../live/stores/design";
 import { useNear } from "../live/stores/near";
-import { plural, useHover, usePicking } from "../live/stores/picking";
+import { plural, useHidden, useHover, usePicking } from "../live/stores/picking";
 import { useAnyWrong } from "../live/stores/wrong";
 import { useTool } from "../live/stores/session";
 import { useShow } from "../live/stores/show";
@@ -23,6 +23,7 @@ export function FactStrip() {
       sx={{ display: "flex", gap: 3, alignItems: "center", height: 30, px: 2, bgcolor: "background.paper", borderTop: 1, borderColor: "divider", whiteSpace: "nowrap", overflow: "hidden" }}
     >
       <Chosen />
+      <OutOfSight />
       <Counts />
       <Clearances />
     </Box>
@@ -40,6 +41,13 @@ function Chosen() {
     ? `${count} ${count === 1 ? now.kind : plural[now.kind]} picked, ${cage ? figure(cage, now.kind, now.ids, unit) : ""}`
     : `No ${plural[pickKind]} picked`;
   return <Typography variant="body2" data-testid="chosen" sx={{ fontWeight: 600 }}>{words}</Typography>;
+}
+
+function OutOfSight() {
+  const hidden = useHidden((s) => s.hidden);
+  const picked = usePicking((s) => s.picked.length);
+  if (!hidden || !picked) return null;
+  return <Typography variant="body2" data-testid="hidden">{hidden === picked ? "out of sight" : `${hidden} of them out of sight`}</Typography>;
 }
 
 function countsOf(shown: PieceState | undefined, unit: Unit): string {

@@ -9,6 +9,13 @@ import { briefly, shortcut } from "../model/keys";
 import { stationName } from "../model/stations";
 import { colours } from "../theme/colours";
 import { DrawingIcon } from "../theme/icons";
+import { focusCard } from "./parts/focus";
+
+/** Taken up by a key, the next keys are meant for its numbers. */
+function take(id: string, event: React.MouseEvent): void {
+  takeTool(id);
+  if (event.detail === 0) requestAnimationFrame(focusCard);
+}
 
 export function ToolDrawer({ onFind }: { onFind(): void }) {
   const station = useSession((s) => s.station);
@@ -42,7 +49,7 @@ export function ToolDrawer({ onFind }: { onFind(): void }) {
             aria-pressed={toolId === tool.id}
             aria-keyshortcuts={tool.key && shortcut(tool.key)}
             startIcon={<DrawingIcon drawing={tool.icon} />}
-            onClick={() => takeTool(tool.id)}
+            onClick={(event) => take(tool.id, event)}
             sx={{ justifyContent: "flex-start", py: many ? 0 : 0.45, px: 1, minHeight: 24, fontWeight: 500, whiteSpace: "nowrap" }}
           >
             {tool.name}

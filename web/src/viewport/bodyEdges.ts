@@ -21,7 +21,7 @@ function bodyEdgeAt(picker: Picker, piece: string, x: number, y: number): { betw
     for (let i = 0; i < lines.length; i += 6) {
       const [a, b] = [new Vector3().fromArray(lines, i), new Vector3().fromArray(lines, i + 3)];
       const [from, to] = [picker.onScreen(a), picker.onScreen(b)];
-      const { distance, along } = toSegment(x, y, from, to);
+      const { distance, along } = toSegment(x, y, [...from, ...to], 0, 1);
       if (distance >= reachInPixels) continue;
       const depth = from.z + along * (to.z - from.z);
       // Of two that are about as near, the one in front.

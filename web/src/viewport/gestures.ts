@@ -1,7 +1,7 @@
 /** Mouse, pen and touch on the viewport: pick, box, lasso, drag the handle, set points, orbit, pan, zoom. */
 import { contextNow } from "../live/context";
 import { hands } from "../live/hands";
-import { cleared, give } from "../live/line";
+import { cleared, give, turns } from "../live/line";
 import { pick } from "../live/picks";
 import { changeReach } from "../live/reaching";
 import { useBodies } from "../live/stores/bodies";
@@ -43,6 +43,7 @@ export class Gestures {
   private springBack: string | null = null;
   private sprung: string | null = null;
   private springDragged = false;
+  private isSpringHeld = false;
   private readonly off = new AbortController();
 
   constructor(
@@ -224,7 +225,7 @@ export class Gestures {
     this.going = null;
     this.band.style.display = this.lasso.style.display = "none";
     if (!going) return;
-    if (going.what === "handle") void going.drag.keep();
+    if (going.what === "handle") void this.keep(going.drag);
     else if (going.what === "point") {
       if (Math.hypot(x - going.x, y - going.y) <= slack) this.setPoint(x, y);
     } else if (going.what === "paint") {
@@ -238,6 +239,17 @@ export class Gestures {
       });
     }
     this.scene.draw();
+  }
+
+  /** A tool that was taken up for this drag goes with it. */
+  private async keep(drag: HandleDrag): Promise<void> {
+    await drag.keep();
+    if (this.springBack && !this.isSpringHeld) turns.take(() => this.goBack());
+  }
+
+  private goBack(): void {
+    if (this.springBack && this.springDragged) takeTool(this.springBack);
+    this.springBack = this.sprung = null;
   }
 
   private setPoint(x: number, y: number): void {
@@ -272,22 +284,42 @@ export class Gestures {
     this.going = null;
     this.band.style.display = this.lasso.style.display = "none";
     if (going?.what === "paint") pick(null, []);
-    else if (going?.what === "handle") going.drag.drop();
+    else if (going?.what === "handle") {
+      going.drag.drop();
+      if (!this.isSpringHeld) this.goBack();
+    }
   }
 
-  /** While the handle is held: digits make the drag exact, Enter or letting go keeps it, Esc drops it. */
+  /** In a drag only those keys count that belong to it: no letter takes up a tool under the hand. */
   private type(event: KeyboardEvent): void {
     const { going } = this;
     if (!going) return this.hold(event);
     if (event.key === "Escape") this.cancel();
-    else if (going.what !== "handle") return;
-    else if (event.key === "Enter") {
-      this.going = null;
-      void going.drag.keep();
-    } else if (event.key === "PageUp" || event.key === "PageDown") this.widen(event.key === "PageUp" ? 1.15 : 1 / 1.15);
-    else going.drag.type(event.key);
+    else if (going.what === "handle" && !event.ctrlKey && !event.metaKey) this.typeInDrag(event, going.drag);
     event.preventDefault();
     event.stopPropagation();
+  }
+
+  /** While the handle is held: digits make the drag exact, Enter or letting go keeps it. */
+  private typeInDrag(event: KeyboardEvent, drag: HandleDrag): void {
+    if (this.springs(event, drag)) return;
+    if (event.key === "Enter") {
+      this.going = null;
+      void this.keep(drag);
+    } else if (event.key === "PageUp" || event.key === "PageDown") this.widen(event.key === "PageUp" ? 1.15 : 1 / 1.15);
+    else drag.type(event.key);
+  }
+
+  /** The key that takes up another tool for one drag does so once the drag has begun, too. */
+  private springs(event: KeyboardEvent, drag: HandleDrag): boolean {
+    const key = keyOf(event);
+    if (this.sprung && key === tools().get(this.sprung)?.key) return true;
+    const tool = toolInHand();
+    if (tool?.is !== "verb" || !tool.springsTo || key !== tools().get(tool.springsTo)?.key) return false;
+    // After a digit it may be a letter of a unit.
+    if (drag.isTyped || !drag.becomes(tool.springsTo)) return false;
+    [this.springBack, this.sprung, this.springDragged, this.isSpringHeld] = [tool.id, tool.springsTo, true, true];
+    return true;
   }
 
   /** Points being set take Enter, Backspace and Escape; a key held with some tools takes up another for one drag. */
@@ -308,14 +340,16 @@ export class Gestures {
       if (!springs || event.repeat) return;
       [this.springBack, this.sprung] = [tool.id, tool.springsTo ?? null];
       this.springDragged = false;
+      this.isSpringHeld = true;
     }
   }
 
   private letGo(event: KeyboardEvent): void {
     const key = tools().get(this.sprung)?.key;
     if (!this.springBack || event.key.toUpperCase() !== key) return;
-    if (this.springDragged) takeTool(this.springBack);
-    this.springBack = this.sprung = null;
+    this.isSpringHeld = false;
+    // A drag that is under way is ended as what it has become.
+    if (this.going?.what !== "handle") turns.take(() => this.goBack());
   }
 }
 

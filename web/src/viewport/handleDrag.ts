@@ -7,9 +7,10 @@ import { readTyped } from "../live/numbers";
 import { pieces } from "../live/pieces";
 import { useDesign } from "../live/stores/design";
 import { usePicking } from "../live/stores/picking";
-import { toolInHand, useSession } from "../live/stores/session";
+import { say } from "../live/stores/problem";
+import { toolInHand, tools, useSession } from "../live/stores/session";
 import { toGrid, useShow } from "../live/stores/show";
-import { apply, back, setValues } from "../live/tooling";
+import { apply, back, setValues, takeTool } from "../live/tooling";
 import { type Fields, roundedTo, settledValues } from "../model/fields";
 import { verticesOf } from "../model/measure";
 import { type Drag, type Dragged, fieldsOf, type Form, type Grip, type Part, type Verb } from "../model/tool";
@@ -19,13 +20,17 @@ import type { Scene } from "./scene";
 import { spotAt } from "./snap";
 
 const turnSnap = 5;
+const beginsNumber = /^[\d.,\-+(]$/;
+const inNumber = /^[\d.,:/\-+*^() a-z°%"']$/i;
 
 export class HandleDrag {
   private last: Drag | null = null;
   private typed = "";
   private reading: Promise<void> | null = null;
   private dropped = false;
-  private readonly start: Values = useSession.getState().values;
+  /** What was typed last and is no number. */
+  private unread = "";
+  private start: Values = useSession.getState().values;
   private readonly along: (x: number, y: number) => Drag;
 
   constructor(
@@ -50,6 +55,10 @@ export class HandleDrag {
     return tool?.is === "verb" || tool?.is === "form" ? tool : null;
   }
 
+  get isTyped(): boolean {
+    return this.typed !== "";
+  }
+
   /** The values that a drag of the handle leads to, and the field that numbers typed meanwhile go to. */
   private dragged(last: Drag): Dragged<Fields> | null {
     const { tool } = this;
@@ -59,8 +68,11 @@ export class HandleDrag {
   /** The pointer is here now. */
   follow(x: number, y: number): void {
     this.last = this.along(x, y);
-    if (this.typed) return;
-    const { last, start } = this;
+    if (!this.typed) this.show(this.last);
+  }
+
+  private show(last: Drag): void {
+    const { start } = this;
     const { pixel } = this.scene.eye;
     if (last.part.kind === "grip") return this.followGrip(last.part, last.amount);
     const dragged = this.dragged(last);
@@ -92,19 +104,38 @@ export class HandleDrag {
     setValues(this.tool?.typed?.(values, field) ?? values);
   }
 
-  /** A key while it is held: digits and what belongs to numbers make it exact. */
+  /** Go on as another tool from where the drag began; false where that tool has no such part to be dragged by. */
+  becomes(id: string): boolean {
+    const { last } = this;
+    const next = tools().get(id);
+    const kind = last?.part.kind ?? "axis";
+    if (next?.is !== "verb" || !next.parts?.some((part) => part.kind === kind)) return false;
+    takeTool(id);
+    this.start = useSession.getState().values;
+    this.typed = this.unread = "";
+    if (last) this.show(last);
+    return true;
+  }
+
+  /** A key while it is held: digits and what belongs to numbers make it exact. No number begins with a letter. */
   type(key: string): void {
-    if (key !== "Backspace" && !/^[\d.,:/\-+*() a-z°%"']$/i.test(key)) return;
-    this.typed = key === "Backspace" ? this.typed.slice(0, -1) : this.typed + key;
+    if (key === "Backspace") this.typed = this.typed.slice(0, -1);
+    else if ((this.typed ? inNumber : beginsNumber).test(key)) this.typed += key;
+    else return;
+    this.unread = "";
     const { last, typed, start } = this;
-    if (!last || !typed) return;
+    if (!last) return;
+    // All of it taken back, the pointer counts again.
+    if (!typed) return this.show(last);
     const name = last.part.kind === "grip" ? last.part.field : this.dragged(last)?.field;
     const fields = fieldsOf(this.tool);
     const given = name ? fields[name] : undefined;
     if (!name || given?.is !== "number") return;
     this.reading = readTyped(typed, given.unit, useDesign.getState().design?.unit ?? "mm").then((amount) => {
       // A later key has overtaken this one.
-      if (amount === null || this.typed !== typed || this.dropped) return;
+      if (this.typed !== typed || this.dropped) return;
+      this.unread = amount === null ? typed : "";
+      if (amount === null) return;
       const others = last.part.kind === "grip" ? start : settledValues(fields, start);
       this.set({ ...others, [name]: amount }, name);
     });
@@ -119,6 +150,8 @@ export class HandleDrag {
     }
     // What was typed may still be on its way to a number.
     if (this.reading) await this.reading;
+    // What stands on the card is what could be read before: it is shown, but was not meant.
+    if (this.unread) return say({ type: "/problems/invalid", title: "No number", status: 422, detail: `“${this.unread}” is no number: nothing was applied. The card shows the last that could be read.` });
     if (last && useSession.getState().touched) apply();
   }
 

@@ -56,7 +56,7 @@ export const dragKeys: KeyRow[] = [
     keys: [...Object.keys(arrows), "PageUp", "PageDown"], words: "nudge what is picked by the arrow step", section: "Change", where: "form",
     holds: "picked", shown: "arrows, Page up, down", act: nudgeAlong,
   },
-  { keys: ["X"], words: "extrude as it goes", section: "Change", where: "drag", shown: "X held while dragging" },
+  { keys: ["X"], words: "extrude as it goes", section: "Change", where: "drag", shown: "X held, or pressed while dragging" },
   {
     keys: ["PageUp", "PageDown"], words: "make the reach wider or narrower", section: "Change", where: "drag",
     shown: "wheel, Page up, down while dragging",

@@ -1,10 +1,10 @@
 /** What lies under the pointer, or in a box: by distance in pixels for vertices and edges, by ray for faces. */
-import { type Camera, DoubleSide, Matrix4, type Plane, Ray, Vector3 } from "three";
+import { type Camera, Matrix4, type Plane, Ray, Vector3 } from "three";
 import type { CageArrays, Kind } from "../model/types";
-import { meanNormal } from "../model/measure";
 import { withinLine } from "../model/vec";
 import type { PieceView } from "./pieceView";
-import type { MeshBVH } from "three-mesh-bvh";
+import { projected } from "./projected";
+import { pointOf, Sight } from "./sight";
 
 export const reachInPixels = 12;
 
@@ -23,32 +23,34 @@ export interface Hit {
   id: number;
 }
 
+/** A dot or a line of the cage near the pointer: where along its ends, and how many pixels away. */
+interface Near {
+  id: number;
+  distance: number;
+  depth: number;
+  ends: [number, number];
+  along: number;
+}
+
+/** Of a piece's extent: a line that dips below the surface by no more is still drawn. */
+const drawnInFront = 1e-3;
+
 export class Picker {
   private readonly toScreen = new Matrix4();
+  readonly sight: Sight;
 
   constructor(
     private readonly screen: Screen,
     private readonly views: PieceView[],
     private readonly through: boolean,
-    private readonly planes: Plane[] = [],
+    planes: Plane[] = [],
   ) {
+    this.sight = new Sight(screen, views, planes);
     this.toScreen.multiplyMatrices(screen.camera.projectionMatrix, screen.camera.matrixWorldInverse);
   }
 
   get view(): { middle: Vector3; back: Vector3 } {
     return this.screen;
-  }
-
-  /** Whether the section has cut a place away. */
-  private isCut(point: Vector3): boolean {
-    return this.planes.some((plane) => plane.distanceToPoint(point) < 0);
-  }
-
-  /** The first place where a ray meets what the section leaves. */
-  private first(tree: MeshBVH, ray: Ray): { point: Vector3; distance: number; faceIndex?: number | null } | null {
-    if (!this.planes.length) return tree.raycastFirst(ray, DoubleSide);
-    const hits = tree.raycast(ray, DoubleSide).filter((hit) => !this.isCut(hit.point));
-    return hits.reduce<(typeof hits)[number] | null>((best, hit) => (best && best.distance <= hit.distance ? best : hit), null);
   }
 
   ray(x: number, y: number): Ray {
@@ -73,30 +75,45 @@ export class Picker {
       const hit = this.faceAt(x, y) ?? this.at("edge", x, y);
       return hit && { ...hit, kind, id: 0 };
     }
-    let best: { hit: Hit; distance: number; depth: number } | null = null;
+    let best: { hit: Hit; distance: number } | null = null;
     for (const view of this.views) {
-      const points = this.points(view);
-      const near: { id: number; distance: number; depth: number; at: Vector3 }[] = [];
-      const { edge_verts } = view.arrays.cage;
-      if (kind === "vertex")
-        for (let v = 0; v < points.length; v++) {
-          const distance = Math.hypot(points[v].x - x, points[v].y - y);
-          if (distance < reachInPixels) near.push({ id: v, distance, depth: points[v].z, at: position(view, v) });
-        }
-      else
-        for (let e = 0; e < edge_verts.length / 2; e++) {
-          const [a, b] = [edge_verts[2 * e], edge_verts[2 * e + 1]];
-          const { distance, along } = toSegment(x, y, points[a], points[b]);
-          if (distance >= reachInPixels) continue;
-          const depth = points[a].z + along * (points[b].z - points[a].z);
-          near.push({ id: e, distance, depth, at: position(view, a).lerp(position(view, b), along) });
-        }
+      const near = kind === "vertex" ? this.verticesNear(view, x, y) : this.edgesNear(view, x, y);
       near.sort((a, b) => a.distance - b.distance || a.depth - b.depth);
-      const first = near.find((found) => !this.isCut(found.at) && (this.through || this.isSeen(view, found.at)));
-      if (first && (!best || first.distance < best.distance))
-        best = { hit: { piece: view.id, kind, id: first.id }, distance: first.distance, depth: first.depth };
+      const first = near.find((found) => this.canBeTaken(view, kind, found));
+      if (first && (!best || first.distance < best.distance)) best = { hit: { piece: view.id, kind, id: first.id }, distance: first.distance };
     }
     return best?.hit ?? null;
+  }
+
+  private verticesNear(view: PieceView, x: number, y: number): Near[] {
+    const points = projected(view, this.toScreen, this.screen);
+    const near: Near[] = [];
+    for (let v = 0; 3 * v < points.length; v++) {
+      const distance = Math.hypot(points[3 * v] - x, points[3 * v + 1] - y);
+      if (distance < reachInPixels) near.push({ id: v, distance, depth: points[3 * v + 2], ends: [v, v], along: 0 });
+    }
+    return near;
+  }
+
+  private edgesNear(view: PieceView, x: number, y: number): Near[] {
+    const points = projected(view, this.toScreen, this.screen);
+    const { edge_verts } = view.arrays.cage;
+    const near: Near[] = [];
+    for (let e = 0; 2 * e < edge_verts.length; e++) {
+      const [a, b] = [edge_verts[2 * e], edge_verts[2 * e + 1]];
+      const { distance, along } = toSegment(x, y, points, a, b);
+      if (distance >= reachInPixels) continue;
+      const depth = points[3 * a + 2] + along * (points[3 * b + 2] - points[3 * a + 2]);
+      near.push({ id: e, distance, depth, ends: [a, b], along });
+    }
+    return near;
+  }
+
+  /** What is seen where the pointer is, as a line or dot of the cage, or as a place on the surface. */
+  private canBeTaken(view: PieceView, kind: Kind, { id, ends, along }: Near): boolean {
+    const at = position(view, ends[0]).lerp(position(view, ends[1]), along);
+    if (this.sight.isCut(at)) return false;
+    return this.through || this.sight.isOpen(view, at, drawnInFront) || this.sight.sees(view, kind, id);
   }
 
   vertex(piece: string, id: number): Vector3 {
@@ -113,8 +130,7 @@ export class Picker {
     const { cage } = view.arrays;
     if (openOnly && !cage.edge_open[hit.id]) return null;
     const [a, b] = cage.edge_verts.subarray(2 * hit.id, 2 * hit.id + 2);
-    const points = this.points(view);
-    const { along } = toSegment(x, y, points[a], points[b]);
+    const { along } = toSegment(x, y, projected(view, this.toScreen, this.screen), a, b);
     return { piece: view.id, vertices: [a, b], point: position(view, a).lerp(position(view, b), along) };
   }
 
@@ -123,13 +139,13 @@ export class Picker {
     const view = this.views.find((v) => v.id === piece);
     if (!view) return null;
     const { cage } = view.arrays;
-    const points = this.points(view);
+    const points = projected(view, this.toScreen, this.screen);
     let best: { edge: number; distance: number } | null = null;
     for (let e = 0; e < cage.edge_verts.length / 2; e++) {
       const [a, b] = cage.edge_verts.subarray(2 * e, 2 * e + 2);
       const own = kind === "vertex" ? a === id || b === id : cage.edge_faces[2 * e] === id || cage.edge_faces[2 * e + 1] === id;
       if (!own) continue;
-      const { distance } = toSegment(x, y, points[a], points[b]);
+      const { distance } = toSegment(x, y, points, a, b);
       if (!best || distance < best.distance) best = { edge: e, distance };
     }
     return best?.edge ?? null;
@@ -142,62 +158,47 @@ export class Picker {
     const view = hit && this.views.find((v) => v.id === hit.piece);
     if (!hit || !view) return null;
     const tree = view.display === "cage" ? view.cageRays : view.surfaceRays;
-    const met = this.first(tree, ray) ?? this.first(view.cageRays, ray);
+    const met = this.sight.first(tree, ray) ?? this.sight.first(view.cageRays, ray);
     return met && { piece: view.id, face: hit.id, point: met.point, cage: view.arrays.cage };
   }
 
   /** Elements of one piece within a closed line drawn on the screen: those whose middles lie inside. */
   inLasso(kind: Kind, view: PieceView, line: [number, number][]): number[] {
-    const { cage } = view.arrays;
-    const points = this.points(view);
-    const found: number[] = [];
-    const take = (id: number, verts: ArrayLike<number>) => {
-      const all = Array.from(verts);
-      const x = all.reduce((sum, v) => sum + points[v].x, 0) / all.length;
-      const y = all.reduce((sum, v) => sum + points[v].y, 0) / all.length;
-      if (!withinLine(x, y, line)) return;
-      const middle = all.reduce((sum, v) => sum.addScaledVector(position(view, v), 1 / all.length), new Vector3());
-      const seen = this.through || (kind === "face" ? this.looksHere(view, id, middle) : this.isSeen(view, middle));
-      if (seen) found.push(id);
-    };
-    if (kind === "vertex") for (let v = 0; v < points.length; v++) take(v, [v]);
-    else if (kind === "edge")
-      for (let e = 0; e < cage.edge_verts.length / 2; e++) take(e, cage.edge_verts.subarray(2 * e, 2 * e + 2));
-    else
-      for (let f = 0; f + 1 < cage.face_offsets.length; f++)
-        take(f, cage.face_verts.subarray(cage.face_offsets[f], cage.face_offsets[f + 1]));
-    return kind === "piece" ? (found.length ? [0] : []) : found;
+    const points = projected(view, this.toScreen, this.screen);
+    return this.taken(kind, view, (verts) => {
+      let [x, y] = [0, 0];
+      for (const v of verts) [x, y] = [x + points[3 * v] / verts.length, y + points[3 * v + 1] / verts.length];
+      return withinLine(x, y, line);
+    });
   }
 
   /** Elements of one piece in a box of pixels: wholly inside, or also those that it touches. */
-  inBox(kind: Kind, view: PieceView, box: [number, number, number, number], touching: boolean): number[] {
+  inBox(kind: Kind, view: PieceView, box: PixelBox, touching: boolean): number[] {
     const [left, top, right, bottom] = box;
-    const points = this.points(view);
+    const points = projected(view, this.toScreen, this.screen);
     const inside = (v: number) =>
-      points[v].x >= left && points[v].x <= right && points[v].y >= top && points[v].y <= bottom;
-    const { cage } = view.arrays;
+      points[3 * v] >= left && points[3 * v] <= right && points[3 * v + 1] >= top && points[3 * v + 1] <= bottom;
+    if (kind === "piece" && !touching) {
+      const all = [...Array(points.length / 3).keys()];
+      return all.every(inside) && this.taken("face", view, () => true).length ? [0] : [];
+    }
+    return this.taken(kind, view, (verts) =>
+      touching ? verts.some(inside) || (verts.length === 2 && segmentMeets(points, verts[0], verts[1], box)) : verts.every(inside),
+    );
+  }
+
+  /** The elements that a test of their vertices takes, and that are seen. */
+  private taken(kind: Kind, view: PieceView, test: (vertices: number[]) => boolean): number[] {
+    const { edge_verts, face_verts, face_offsets, positions } = view.arrays.cage;
+    const count = kind === "vertex" ? positions.length / 3 : kind === "edge" ? edge_verts.length / 2 : face_offsets.length - 1;
+    const vertices = (id: number): number[] =>
+      kind === "vertex" ? [id]
+      : kind === "edge" ? [edge_verts[2 * id], edge_verts[2 * id + 1]]
+      : [...face_verts.subarray(face_offsets[id], face_offsets[id + 1])];
     const found: number[] = [];
-    const take = (id: number, verts: number[], middle: Vector3) => {
-      const taken = touching
-        ? verts.some(inside) || (verts.length === 2 && segmentMeets(points[verts[0]], points[verts[1]], box))
-        : verts.every(inside);
-      if (taken && (this.through || this.isSeen(view, middle))) found.push(id);
-    };
-    if (kind === "vertex") for (let v = 0; v < points.length; v++) take(v, [v], position(view, v));
-    else if (kind === "edge")
-      for (let e = 0; e < cage.edge_verts.length / 2; e++) {
-        const ends = [cage.edge_verts[2 * e], cage.edge_verts[2 * e + 1]];
-        take(e, ends, position(view, ends[0]).lerp(position(view, ends[1]), 0.5));
-      }
-    else
-      for (let f = 0; f + 1 < cage.face_offsets.length; f++) {
-        const verts = [...cage.face_verts.subarray(cage.face_offsets[f], cage.face_offsets[f + 1])];
-        const middle = new Vector3();
-        for (const v of verts) middle.addScaledVector(position(view, v), 1 / verts.length);
-        if (this.through || this.looksHere(view, f, middle)) take(f, verts, middle);
-      }
-    if (kind === "piece") return found.length && (touching || found.length === cage.face_offsets.length - 1) ? [0] : [];
-    return found;
+    for (let id = 0; id < count; id++)
+      if (test(vertices(id)) && (this.through || this.sight.sees(view, kind, id))) found.push(id);
+    return kind === "piece" ? found.slice(0, 1).map(() => 0) : found;
   }
 
   private faceAt(x: number, y: number): Hit | null {
@@ -208,7 +209,7 @@ export class Picker {
       for (const view of this.views) {
         if (view.display !== "both" && view.display !== source) continue;
         const tree = source === "surface" ? view.surfaceRays : view.cageRays;
-        const hit = this.first(tree, ray);
+        const hit = this.sight.first(tree, ray);
         if (!hit || (best && best.distance <= hit.distance)) continue;
         const triangle = hit.faceIndex ?? 0;
         const id = source === "surface" ? view.faceOfSurfaceTriangle(triangle) : view.faceOfCageTriangle(triangle);
@@ -218,51 +219,28 @@ export class Picker {
     }
     return null;
   }
-
-  /** Whether a face turns its outside to the eye. */
-  private looksHere(view: PieceView, face: number, middle: Vector3): boolean {
-    const projected = middle.clone().applyMatrix4(this.toScreen);
-    const ray = this.ray(((projected.x + 1) / 2) * this.screen.width, ((1 - projected.y) / 2) * this.screen.height);
-    return new Vector3(...meanNormal(view.arrays.cage, "face", [face])).dot(ray.direction) < 0;
-  }
-
-  /** Whether nothing of any piece lies between the eye and a point. */
-  private isSeen(of: PieceView, point: Vector3): boolean {
-    const projected = point.clone().applyMatrix4(this.toScreen);
-    const ray = this.ray(((projected.x + 1) / 2) * this.screen.width, ((1 - projected.y) / 2) * this.screen.height);
-    const distance = ray.origin.distanceTo(point);
-    for (const view of this.views) {
-      const tree = view.display === "cage" ? view.cageRays : view.surfaceRays;
-      const slack = view === of ? 1e-3 * distance : 0;
-      const hit = this.first(tree, ray);
-      if (hit && hit.distance < distance - slack) return false;
-    }
-    return true;
-  }
-
-  private points(view: PieceView): Vector3[] {
-    return Array.from({ length: view.arrays.cage.positions.length / 3 }, (_, v) => this.onScreen(position(view, v)));
-  }
 }
 
-function position(view: PieceView, vertex: number): Vector3 {
-  // Where only the surface is shown, a control point is found where it pulls the surface: its limit position.
-  const from = view.display === "surface" ? view.arrays.surface.positions : view.arrays.cage.positions;
-  return new Vector3(from[3 * vertex], from[3 * vertex + 1], from[3 * vertex + 2]);
-}
+type PixelBox = [left: number, top: number, right: number, bottom: number];
 
-export function toSegment(x: number, y: number, a: Vector3, b: Vector3): { distance: number; along: number } {
-  const [dx, dy] = [b.x - a.x, b.y - a.y];
+/** Where only the surface is shown, a control point is found where it pulls the surface: its limit position. */
+const position = (view: PieceView, vertex: number): Vector3 =>
+  pointOf(view.display === "surface" ? view.arrays.surface.positions : view.arrays.cage.positions, vertex);
+
+/** How far a pixel lies from the line between points a and b of a list (x, y, depth), and where along it. */
+export function toSegment(x: number, y: number, points: ArrayLike<number>, a: number, b: number): { distance: number; along: number } {
+  const [ax, ay] = [points[3 * a], points[3 * a + 1]];
+  const [dx, dy] = [points[3 * b] - ax, points[3 * b + 1] - ay];
   const length = dx * dx + dy * dy;
-  const along = length ? Math.max(0, Math.min(1, ((x - a.x) * dx + (y - a.y) * dy) / length)) : 0;
-  return { distance: Math.hypot(a.x + along * dx - x, a.y + along * dy - y), along };
+  const along = length ? Math.max(0, Math.min(1, ((x - ax) * dx + (y - ay) * dy) / length)) : 0;
+  return { distance: Math.hypot(ax + along * dx - x, ay + along * dy - y), along };
 }
 
-function segmentMeets(a: Vector3, b: Vector3, [left, top, right, bottom]: [number, number, number, number]): boolean {
+function segmentMeets(points: ArrayLike<number>, a: number, b: number, [left, top, right, bottom]: PixelBox): boolean {
   let [enter, leave] = [0, 1];
   for (const [from, to, low, high] of [
-    [a.x, b.x, left, right],
-    [a.y, b.y, top, bottom],
+    [points[3 * a], points[3 * b], left, right],
+    [points[3 * a + 1], points[3 * b + 1], top, bottom],
   ]) {
     const d = to - from;
     if (d === 0) {

@@ -82,6 +82,8 @@ export class PieceView {
     display: "both", material: "clay", colour: "clay", isolines: 0, wire: 0, normals: false, valences: false, badges: false, backs: true, faint: false, replaced: false,
   };
   private drawnLines = "";
+  /** Goes up whenever the points have moved. */
+  version = 0;
 
   constructor(
     readonly id: string,
@@ -133,6 +135,7 @@ export class PieceView {
 
   /** Positions were changed in place. */
   moved(): void {
+    this.version += 1;
     this.surface.getAttribute("position").needsUpdate = true;
     this.surface.getAttribute("normal").needsUpdate = true;
     const attribute = this.cage.getAttribute("position") as BufferAttribute;

@@ -12,6 +12,7 @@ import { colours } from "../theme/colours";
 import { BodyViews } from "./bodyViews";
 import { Eye } from "./camera";
 import { Grid } from "./grid";
+import { HiddenPicks } from "./hiddenPicks";
 import { Handle } from "./handle";
 import { type Marked, markedNow } from "./marked";
 import { Overlay } from "./overlay";
@@ -44,6 +45,7 @@ export class Scene {
   private floor = 0;
   /** Called before each frame, to put the handle where it belongs. */
   beforeDraw: () => void = () => undefined;
+  private readonly hidden = new HiddenPicks(this);
   private readonly stopListening: () => void;
 
   /** With `side` it is the second view: flat, and fixed to that side. */
@@ -211,6 +213,7 @@ export class Scene {
 
   dispose(): void {
     cancelAnimationFrame(this.waiting);
+    this.hidden.dispose();
     this.stopListening();
     for (const view of this.views.values()) view.dispose();
     this.references.dispose();
@@ -230,6 +233,7 @@ export class Scene {
     const { camera } = this.eye;
     this.renderer.render(this.three, camera);
     this.frames += 1;
+    if (!this.side) this.hidden.later();
     if (!this.side && useShow.getState().grid !== this.grid.spacing) useShow.setState({ grid: this.grid.spacing });
     // What the screen shows, for those who read it without eyes: the matrix that took points to the screen.
     const matrix = camera.projectionMatrix.clone().multiply(camera.matrixWorldInverse);

@@ -31,4 +31,11 @@ export function setHover(hover: Hover | null): void {
   if (now?.id !== hover?.id || now?.piece !== hover?.piece || now?.kind !== hover?.kind) useHover.setState({ hover });
 }
 
+/** How many of the picked cannot be seen from where the eye is; found when it rests. */
+export const useHidden = create<{ hidden: number }>(() => ({ hidden: 0 }));
+
+export function setHidden(hidden: number): void {
+  if (useHidden.getState().hidden !== hidden) useHidden.setState({ hidden });
+}
+
 export const plural = { vertex: "vertices", edge: "edges", face: "faces", piece: "pieces" } as const;

@@ -1,0 +1,33 @@
+/** Counts the picked that cannot be seen, once the eye and the hand rest. */
+import { picksShown } from "../live/context";
+import { setHidden, usePicking } from "../live/stores/picking";
+import { useShow } from "../live/stores/show";
+import type { Scene } from "./scene";
+
+const rest = 200;
+/** More would be felt while they are counted. */
+const atMost = 20_000;
+
+export class HiddenPicks {
+  private timer = 0;
+
+  constructor(private readonly scene: Scene) {}
+
+  /** The view, the form or the picked have changed. */
+  later(): void {
+    clearTimeout(this.timer);
+    this.timer = window.setTimeout(() => setHidden(this.count()), rest);
+  }
+
+  private count(): number {
+    const { kind, ids } = picksShown();
+    const view = this.scene.view(usePicking.getState().piece);
+    if (!view || kind === "piece" || ids.length > atMost || useShow.getState().compare) return 0;
+    const { sight } = this.scene.picker(false);
+    return ids.filter((id) => !sight.sees(view, kind, id)).length;
+  }
+
+  dispose(): void {
+    clearTimeout(this.timer);
+  }
+}
