@@ -19,6 +19,7 @@ from zinc_otter.core.proof.distance import MeshDistance
 from zinc_otter.store import Store
 from zinc_otter.store.documents import blob_hashes, from_document, to_document
 from zinc_otter.studio.commands import read_command
+from zinc_otter.studio.crossings import AT_REST, looked_at
 from zinc_otter.studio.design import Design, FollowsError
 from zinc_otter.studio.references import Component
 from zinc_otter.studio.studio import Studio
@@ -233,8 +234,11 @@ class Notes(unittest.TestCase):
         for distance, words in ((2, "The wall is 2 to 2"), (14, "run through each other")):
             command = {"kind": "thicken", "piece": "p1", "picked": whole, "distance": distance}
             done = outcome(design, command)
-            self.assertIn(words, " ".join(read_command(command).notes(done)))
-            self.assertEqual(done.suspect is not None and len(done.suspect) > 0, distance > 2)
+            looked = looked_at(design, read_command(command), done, AT_REST)
+            assert looked is not None
+            self.assertIn(words, " ".join([*read_command(command).notes(done), str(looked.words)]))
+            self.assertEqual(len(looked.faces) > 0, distance > 2)
+            self.assertEqual(looked.words == "Nothing crosses.", distance == 2)
 
 
 # fmt: off

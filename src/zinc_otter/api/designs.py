@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from dataclasses import dataclass
 from typing import Annotated, Any
 from urllib.parse import quote
 
@@ -27,6 +28,7 @@ from zinc_otter.api.schemas import (
 )
 from zinc_otter.store.archive import read_archive, write_archive
 from zinc_otter.studio.commands import Command, Outcome
+from zinc_otter.studio.crossings import AT_REST, Pains, looked_at
 from zinc_otter.studio.shelf import Saved
 
 router = APIRouter(prefix="/api/designs", tags=["designs"])
@@ -132,7 +134,7 @@ def preview_command(design_id: str, given: CommandAt, room: AtHand) -> PreviewSt
     """What a command would lead to; nothing is kept."""
     before = room.studio.saved(design_id)
     outcome = room.studio.preview(design_id, given.revision, given.command)
-    return preview_state(before, given.command, outcome)
+    return preview_state(before, given.command, outcome, AT_REST)
 
 
 @router.post("/{design_id}/undo")
@@ -156,16 +158,35 @@ def _created(saved: Saved, response: Response) -> DesignState:
     return DesignState.of(saved)
 
 
-def preview_state(before: Saved, command: Command, outcome: Outcome) -> PreviewState:
+def preview_state(before: Saved, command: Command, outcome: Outcome, pains: Pains) -> PreviewState:
+    found = findings(before, command, outcome, pains)
     return PreviewState(
         title=command.title(before.design),
-        notes=list(command.notes(outcome)),
-        suspect=[] if outcome.suspect is None else [int(face) for face in outcome.suspect],
+        notes=found.notes,
+        suspect=found.suspect,
         pieces=[PieceState.of(outcome.design, piece) for piece in outcome.design.pieces],
         references=[reference_state(reference) for reference in outcome.design.references],
         selected=selected_state(outcome),
         rail=None if (rail := command.rail(before.design)) is None else rail.tolist(),
     )
+
+
+@dataclass(frozen=True)
+class Findings:
+    """What is worth knowing of an outcome before it is kept: sentences, and faces at fault."""
+
+    notes: list[str]
+    suspect: list[int]
+
+
+def findings(before: Saved, command: Command, outcome: Outcome, pains: Pains) -> Findings:
+    """What the command says of its outcome, and where it runs through itself, looked at with so much pains."""
+    looked = looked_at(before.design, command, outcome, pains)
+    crossing = set() if looked is None else set(looked.faces.tolist())
+    suspect = set() if outcome.suspect is None else set(outcome.suspect.tolist())
+    words = [looked.words] if looked is not None and looked.words else []
+    notes = list(command.notes(outcome))
+    return Findings([*words, *notes] if crossing else [*notes, *words], sorted(crossing | suspect))
 
 
 def selected_state(outcome: Outcome) -> SelectedState | None:

@@ -19,7 +19,7 @@ from zinc_otter.api.bodies import FINE, QUICK, BodyTeller
 from zinc_otter.api.clearance import clearances
 from zinc_otter.api.curve_schemas import AskedOf
 from zinc_otter.api.curves import curves_of
-from zinc_otter.api.designs import preview_state
+from zinc_otter.api.designs import findings, preview_state
 from zinc_otter.api.edits import asker
 from zinc_otter.api.live_messages import (
     DEEDS,
@@ -45,6 +45,8 @@ from zinc_otter.api.room import Room
 from zinc_otter.api.schemas import DesignState
 from zinc_otter.core.errors import CoreError
 from zinc_otter.jobs.runner import StoppedError
+from zinc_otter.studio.commands import Command, Outcome
+from zinc_otter.studio.crossings import AT_REST, IN_A_DRAG
 from zinc_otter.studio.design import Design
 from zinc_otter.studio.shelf import Saved, UnknownDesignError
 
@@ -63,6 +65,8 @@ async def live(socket: WebSocket, design_id: str) -> None:
 
 
 _LATEST = ("preview", "weigh", "curves")
+_RESTS = 0.3
+"""Seconds without anything asked for after which the hand rests."""
 _QUIET, _BEAT = 0.7, 0.5
 """Seconds after which a viewer is told that something takes long, and then how often."""
 
@@ -106,6 +110,7 @@ class _Channel:
         self._sending = asyncio.Lock()
         self._asker = secrets.token_hex(8)
         self._doing = 0
+        self._closer: asyncio.Task[None] | None = None
         self._bodies = BodyTeller(room.bodies, room.solid, self._send)
 
     async def run(self) -> None:
@@ -128,6 +133,8 @@ class _Channel:
             finally:
                 listening.cancel()
                 telling.cancel()
+                if self._closer is not None:
+                    self._closer.cancel()
 
     async def _listen(self, wake: asyncio.Event) -> None:
         """Take messages as they come; of previews only the latest waits."""
@@ -167,6 +174,8 @@ class _Channel:
             self._doing = seq = message.seq
             # Threads that work for it take it along.
             asker.set(self._who(seq))
+            if self._closer is not None:
+                self._closer.cancel()
             if message.do is None:
                 await self._refuse(seq, _UNREADABLE, back=False)
                 continue
@@ -215,18 +224,25 @@ class _Channel:
             await asyncio.sleep(_BEAT)
 
     async def _preview(self, seq: int, asked: AskPreview) -> None:
-        def work() -> tuple[Told, Design]:
+        def work() -> tuple[Told, Saved, Outcome]:
             before = self._room.studio.saved(self._design_id)
             outcome = self._room.studio.preview(self._design_id, asked.revision, asked.command)
             shown = self._shown(outcome.design, settled=False)
             if outcome.weights is not None and outcome.piece_id is not None:
                 shown["weights"] = self._view.weights(outcome.piece_id, outcome.weights)
-            preview = preview_state(before, asked.command, outcome)
-            return {"type": "frame", "seq": seq, "preview": preview, **shown}, outcome.design
+            preview = preview_state(before, asked.command, outcome, IN_A_DRAG)
+            return {"type": "frame", "seq": seq, "preview": preview, **shown}, before, outcome
 
-        answer, design = await asyncio.to_thread(work)
+        answer, before, outcome = await asyncio.to_thread(work)
         await self._send(answer)
-        self._bodies.want(design, QUICK)
+        self._bodies.want(outcome.design, QUICK)
+        self._closer = asyncio.create_task(self._look_closer(seq, before, asked.command, outcome))
+
+    async def _look_closer(self, seq: int, before: Saved, command: Command, outcome: Outcome) -> None:
+        """When the hand rests, look more closely at what is shown; whatever is asked for meanwhile ends it."""
+        await asyncio.sleep(_RESTS)
+        found = await asyncio.to_thread(findings, before, command, outcome, AT_REST)
+        await self._send({"type": "found", "seq": seq, "notes": found.notes, "suspect": found.suspect})
 
     async def _commit(self, seq: int, asked: AskCommit) -> None:
         def work() -> None:

@@ -237,6 +237,15 @@ class TellFrame(Shown):
     preview: PreviewState
 
 
+class TellFound(TypedDict):
+    """What was found on the frame of that number when it was looked at more closely: instead of what it said."""
+
+    type: Literal["found"]
+    seq: int
+    notes: list[str]
+    suspect: list[int]
+
+
 class TellWeights(TypedDict):
     type: Literal["weights"]
     seq: int
@@ -310,7 +319,7 @@ class TellProblem(TypedDict):
     problem: Problem
 
 
-Told = TellState | TellFrame | TellWeights | TellCurves | TellBodies | TellWorking | TellProblem
+Told = TellState | TellFrame | TellFound | TellWeights | TellCurves | TellBodies | TellWorking | TellProblem
 told: TypeAdapter[Told] = TypeAdapter(Annotated[Told, Field(discriminator="type")])
 
 

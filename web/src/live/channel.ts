@@ -130,7 +130,7 @@ export class Channel {
         if (this.waiting) this.stopSlow();
         return;
       }
-      if (message.type === "bodies") return;
+      if (message.type === "bodies" || message.type === "found") return;
       if (message.seq === this.underWay) {
         this.underWay = 0;
         if (this.waiting) {

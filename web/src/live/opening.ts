@@ -68,6 +68,7 @@ function message(m: Message): void {
   if (working && m.type !== "bodies" && (m.type === "problem" || m.type === "state" || m.seq === working.seq)) useDesign.setState({ working: null });
   if (m.type === "problem") return refused(m);
   if (m.type === "weights") return useReach.setState({ weights: m.weights });
+  if (m.type === "found") return found(m);
   if (m.type === "curves") return useCurves.setState({ list: m.curves });
   if (m.type === "bodies") return takeBodies(m, useDesign.getState().preview !== null);
   pieces.take(m);
@@ -75,6 +76,7 @@ function message(m: Message): void {
   if (m.clearances) useNear.setState({ list: m.clearances });
   if (m.curves) useCurves.setState({ list: m.curves });
   if (m.type === "frame") {
+    frame = m.seq;
     useDesign.setState({ preview: m.preview });
     rememberRail(m.preview.rail);
     useProblem.setState({ problem: null, piece: null });
@@ -82,6 +84,15 @@ function message(m: Message): void {
     take(m.state);
     answered(m.seq, m.state);
   }
+}
+
+/** The number of the frame that is shown. */
+let frame = 0;
+
+/** Of the preview that is shown more is known now; one that has come and gone since does not matter. */
+function found({ seq, notes, suspect }: Extract<Message, { type: "found" }>): void {
+  const { preview } = useDesign.getState();
+  if (preview && seq === frame) useDesign.setState({ preview: { ...preview, notes, suspect } });
 }
 
 function refused({ seq, problem }: Extract<Message, { type: "problem" }>): void {

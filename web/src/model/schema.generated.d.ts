@@ -8174,6 +8174,23 @@ export interface components {
             curves: components["schemas"]["ShownCurve"][];
         };
         /**
+         * TellFound
+         * @description What was found on the frame of that number when it was looked at more closely: instead of what it said.
+         */
+        TellFound: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "found";
+            /** Seq */
+            seq: number;
+            /** Notes */
+            notes: string[];
+            /** Suspect */
+            suspect: number[];
+        };
+        /**
          * TellFrame
          * @description The design as a command would leave it.
          */
@@ -8276,7 +8293,7 @@ export interface components {
              */
             rows: Float32Array;
         };
-        LiveTold: components["schemas"]["TellState"] | components["schemas"]["TellFrame"] | components["schemas"]["TellWeights"] | components["schemas"]["TellCurves"] | components["schemas"]["TellBodies"] | components["schemas"]["TellWorking"] | components["schemas"]["TellProblem"];
+        LiveTold: components["schemas"]["TellState"] | components["schemas"]["TellFrame"] | components["schemas"]["TellFound"] | components["schemas"]["TellWeights"] | components["schemas"]["TellCurves"] | components["schemas"]["TellBodies"] | components["schemas"]["TellWorking"] | components["schemas"]["TellProblem"];
     };
     responses: never;
     parameters: never;

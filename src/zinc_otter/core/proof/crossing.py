@@ -38,9 +38,33 @@ def meeting_faces(cage: Cage, level: int = 1) -> Meetings:
     return Meetings(cross, touch[~_among(touch, cross, count)])
 
 
-def crossing_faces(cage: Cage, level: int = 1) -> Ints:
-    """Faces of a cage whose smooth surface, as triangles of limit points at ``level``, runs through another face's."""
-    return np.unique(meeting_faces(cage, level).cross).astype(np.int32)
+def crossing_faces(cage: Cage, level: int = 1, among: Ints | None = None) -> Ints:
+    """Faces of a cage whose smooth surface, as triangles of limit points at ``level``, runs through another face's.
+
+    With ``among`` only pairs count of which one at least is of these faces: what has changed.
+    """
+    stencils = build_stencils(cage, level)
+    points = evaluate(stencils, cage).points
+    quads, of_face = stencils.quads, stencils.face_of_quad
+    asked = np.ones(len(quads), dtype=bool) if among is None else _members(of_face, among, cage.topology.face_count)
+    if not asked.any():
+        return np.zeros(0, dtype=np.int32)
+    near = _near(points[quads], asked)
+    triangles = np.stack([quads[near][:, [0, 1, 2]], quads[near][:, [0, 2, 3]]], axis=1).reshape(-1, 3)
+    found = meetings(points, triangles, None if among is None else np.repeat(asked[near], 2)).cross
+    return np.unique(of_face[near][found // 2]).astype(np.int32)
+
+
+def _members(of: Ints, among: Ints, count: int) -> Bools:
+    wanted = np.zeros(count, dtype=bool)
+    wanted[among] = True
+    return np.asarray(wanted[of])
+
+
+def _near(corners: Floats, asked: Bools) -> Ints:
+    """Quads (n, 4, 3) that reach into the box around those asked about."""
+    low, high = corners.min(axis=1), corners.max(axis=1)
+    return np.flatnonzero(((high >= low[asked].min(axis=0)) & (low <= high[asked].max(axis=0))).all(axis=1))
 
 
 def crossing_pairs(points: Floats, triangles: Ints) -> Ints:
@@ -48,8 +72,8 @@ def crossing_pairs(points: Floats, triangles: Ints) -> Ints:
     return meetings(points, triangles).cross
 
 
-def meetings(points: Floats, triangles: Ints) -> Meetings:
-    """All pairs of triangles (m, 3) that share no vertex and meet.
+def meetings(points: Floats, triangles: Ints, asked: Bools | None = None) -> Meetings:
+    """All pairs of triangles (m, 3) that share no vertex and meet; with ``asked`` (m,) those of which one is asked about.
 
     They cross where an edge of one passes through the inside of the other by more than ``TOUCH``, and where they lie on one
     another looking to the same side, as where a surface is folded. They touch where one comes as near as that to the other
@@ -61,6 +85,8 @@ def meetings(points: Floats, triangles: Ints) -> Meetings:
     crossed, touched = [np.empty((0, 2), dtype=np.int64)], [np.empty((0, 2), dtype=np.int64)]
     at = points[triangles]
     for pairs in near_boxes(at.min(axis=1) - eps, at.max(axis=1) + eps):
+        if asked is not None:
+            pairs = pairs[asked[pairs].any(axis=1)]
         for k in range(3):
             # Most of what meets are neighbours.
             pairs = pairs[~(corner[pairs[:, 0], k, None] == corner[pairs[:, 1]]).any(axis=1)]

@@ -69,6 +69,8 @@ class Command(BaseModel, ABC):
     """Base of all commands. Each has a ``kind`` of its own and lives in a file of its own."""
 
     model_config = ConfigDict(extra="forbid", frozen=True)
+    says_nothing_crosses: ClassVar[bool] = False
+    """Whether it is worth a word that what it builds does not run through itself."""
 
     @abstractmethod
     def apply(self, design: Design) -> Outcome:
@@ -89,6 +91,10 @@ class Command(BaseModel, ABC):
     def notes(self, outcome: Outcome) -> tuple[str, ...]:
         """What is worth knowing of the outcome before it is kept, in plain words: how true it came out."""
         return outcome.remarks
+
+    def crossing_words(self, count: int) -> str:
+        """What is said where so many faces of what it leads to run through others."""
+        return f"The form runs through itself at {count} marked {'face' if count == 1 else 'faces'}."
 
     def rail(self, design: Design) -> Floats | None:
         """The line along which a number of this command is set by hand, from its 0 to its 1: (2, 3) in mm."""
@@ -146,14 +152,14 @@ class OnSelection(Command, ABC):
         picked = self.picked.on(cage)
         return design.edited(piece_id, picked, self.editing(cage, picked))
 
-    def edited_image_by_image(self, design: Design, piece_id: str) -> tuple[Design, Edit]:
-        """As :meth:`edited`, for a verb that takes all that is picked as one thing."""
+    def edited_image_by_image(self, design: Design, piece_id: str, one_region: bool = False) -> tuple[Design, Edit]:
+        """As :meth:`edited`, for a verb that takes all that is picked as one thing; see :func:`image_by_image`."""
         piece = design.piece(piece_id)
         picked = self.picked.on(piece.cage)
         edit = self.editing(piece.cage, picked)
         if piece.symmetry is not None:
             picked.check(piece.cage.topology)
-            edit = image_by_image(piece.symmetry, picked, edit)
+            edit = image_by_image(piece.symmetry, picked, edit, one_region)
         return design.edited(piece_id, picked, edit)
 
     def editing(self, cage: Cage, picked: Selection) -> Callable[[Cage, Selection], Edit]:

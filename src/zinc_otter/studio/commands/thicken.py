@@ -3,13 +3,11 @@
 from __future__ import annotations
 
 from dataclasses import replace
-from typing import Annotated, Literal
+from typing import Annotated, ClassVar, Literal
 
-import numpy as np
 from pydantic import Field
 
 from zinc_otter.core.cage import Cage, Edit, Selection
-from zinc_otter.core.proof.crossing import crossing_faces
 from zinc_otter.core.solid.thicken import thicken
 from zinc_otter.studio.commands.base import Length, OnSelection
 from zinc_otter.studio.commands.labelled import labelled
@@ -23,6 +21,7 @@ class Thicken(OnSelection):
     The second wall goes "in", "out", or "both" half the way.
     """
 
+    says_nothing_crosses: ClassVar[bool] = True
     kind: Literal["thicken"] = "thicken"
     distance: Annotated[Length, Field(gt=0), labelled("Thickness", "mm", step=0.25)]
     side: Annotated[
@@ -32,16 +31,12 @@ class Thicken(OnSelection):
 
     def edit(self, cage: Cage, selection: Selection) -> Edit:
         done = thicken(cage, self.distance, self.side, self.crease_rims)
-        crossing = crossing_faces(done.cage)
-        suspect = crossing if done.suspect is None else np.union1d(done.suspect, crossing)
-        remarks = done.remarks
-        if len(crossing):
-            remarks = (f"The walls run through each other at {len(crossing)} marked faces; make it thinner.",)
-        elif len(suspect):
-            remarks = (*remarks, f"It strays by more than a tenth at {len(suspect)} marked faces.")
-        else:
-            remarks = (*remarks, "Nothing crosses.")
-        return replace(done, suspect=suspect.astype(np.int32), remarks=remarks)
+        if done.suspect is None or not len(done.suspect):
+            return done
+        return replace(done, remarks=(*done.remarks, f"It strays by more than a tenth at {len(done.suspect)} marked faces."))
+
+    def crossing_words(self, count: int) -> str:
+        return f"The walls run through each other at {count} marked faces; make it thinner."
 
     def title(self, design: Design) -> str:
         return f"Thickened {design.piece(self.piece).name} by {millimetres(self.distance)}"

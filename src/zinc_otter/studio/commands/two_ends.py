@@ -13,6 +13,7 @@ from zinc_otter.core.cage.building.joining import joined
 from zinc_otter.core.cage.building.lifting import ends_of
 from zinc_otter.core.cage.edits.bridge import bridge
 from zinc_otter.core.cage.edits.zip import zip_chains
+from zinc_otter.core.cage.symmetry.image_by_image import regions
 from zinc_otter.core.errors import BadSelectionError
 from zinc_otter.studio.commands.base import OnSelection, Outcome, Picked, PieceId
 from zinc_otter.studio.commands.join_pieces import refuse_symmetric
@@ -59,7 +60,21 @@ class TwoEnds(OnSelection):
         picked.check(cage.topology)
         # Of a single end that was picked, the other is its image across the mirror.
         several = len(np.unique(ends_of(cage.topology, picked))) > 1
-        return self.edited_image_by_image(design, piece_id) if several else super().edited(design, piece_id)
+        if several:
+            self._refuse_half_at_seam(design, piece_id, picked)
+        return self.edited_image_by_image(design, piece_id, one_region=True) if several else super().edited(design, piece_id)
+
+    def _refuse_half_at_seam(self, design: Design, piece_id: str, picked: Selection) -> None:
+        symmetry = design.piece(piece_id).symmetry
+        if symmetry is None:
+            return
+        ends = len(np.unique(ends_of(symmetry.topology, picked)))
+        if any(len(np.unique(ends_of(symmetry.topology, one))) > ends for one in regions(symmetry, picked)):
+            raise BadSelectionError(
+                "One end meets its image at the seam and is one with it; the other does not. Pick both at the seam, or both "
+                "away from it.",
+                **{f"{picked.kind}s": picked.ids},
+            )
 
     def between(self, design: Design) -> str:
         names = [design.piece(self.piece).name]
