@@ -29,7 +29,7 @@ export function ShowBar() {
   const through = usePicking((s) => s.through);
   const [shows, lasso, isolated] = useShow(useShallow((s) => [s.shows, s.lasso, s.isolated] as const));
   return (
-    <Paper elevation={2} sx={{ position: "absolute", left: 182, top: 12, p: 0.75, borderRadius: 2, zIndex: 2, maxWidth: "calc(100% - 340px)", "& .MuiToggleButton-root": { px: "7px", fontSize: 13 } }}>
+    <Paper elevation={2} sx={{ position: "absolute", left: 188, top: 12, p: 0.75, borderRadius: 2, zIndex: 2, maxWidth: "calc(100% - 346px)", "& .MuiToggleButton-root": { px: "7px", fontSize: 13 } }}>
       <Stack direction="row" useFlexGap spacing={0.5} sx={{ flexWrap: "wrap", rowGap: 0.5 }}>
         <ToggleButtonGroup size="small" exclusive value={pickKind} aria-label="Pick" onChange={(_, kind: Kind | null) => kind && setPickKind(kind)}>
           {kinds.map(([kind, label, key]) => (

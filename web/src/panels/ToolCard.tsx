@@ -1,9 +1,12 @@
 /** The floating card of the active tool: its numbers, its live preview, its Apply, and what stands in the way. */
 import Alert from "@mui/material/Alert";
+import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
+import IconButton from "@mui/material/IconButton";
 import Paper from "@mui/material/Paper";
 import Stack from "@mui/material/Stack";
 import Typography from "@mui/material/Typography";
+import { useState } from "react";
 import { give } from "../live/line";
 import { useDesign } from "../live/stores/design";
 import { usePicking } from "../live/stores/picking";
@@ -12,21 +15,40 @@ import { toolInHand, useTool } from "../live/stores/session";
 import { change, takeTool } from "../live/tooling";
 import { beginnings } from "../model/beginnings";
 import type { Problem } from "../model/types";
+import { FoldIcon } from "../theme/icons";
 import { NamedCard } from "./NamedCard";
 import { Numbers } from "./Numbers";
+import { CardHead } from "./parts/CardHead";
 import { ShowWhere } from "./parts/ShowWhere";
 
 export function ToolCard() {
   const tool = useTool();
   const problem = useProblem((s) => s.problem);
   const isEmpty = useDesign((s) => s.design !== null && s.design.pieces.length === 0 && s.design.references.length === 0);
+  const [folded, setFolded] = useState<string | null>(null);
   if (!tool && !problem) return isEmpty ? <Card><Empty /></Card> : null;
+  const isFolded = tool !== null && folded === tool.id;
   return (
     <Card>
+      {tool && <Fold folded={isFolded} onFold={() => setFolded(isFolded ? null : tool.id)} />}
       {problem && <Said problem={problem} above={tool !== null} />}
-      {tool?.is === "card" && <NamedCard key={tool.id} name={tool.card} tool={tool} />}
-      {tool && tool.is !== "card" && <Numbers key={tool.id} tool={tool} />}
+      {tool && isFolded && <CardHead drawing={tool.icon}>{tool.name}</CardHead>}
+      {/* Folded it stays as it is: what was typed is still meant. */}
+      <Box sx={{ display: isFolded ? "none" : "block" }}>
+        {tool?.is === "card" && <NamedCard key={tool.id} name={tool.card} tool={tool} />}
+        {tool && tool.is !== "card" && <Numbers key={tool.id} tool={tool} />}
+      </Box>
     </Card>
+  );
+}
+
+/** To one line, where the form is to be seen, and back. */
+function Fold({ folded, onFold }: { folded: boolean; onFold(): void }) {
+  const words = folded ? "Unfold the card" : "Fold the card to one line";
+  return (
+    <IconButton aria-label={words} title={words} aria-expanded={!folded} onClick={onFold} sx={{ position: "absolute", top: 4, right: 4, width: 26, height: 26, p: 0.5 }}>
+      <FoldIcon sx={{ fontSize: 16, transform: folded ? "rotate(-90deg)" : "rotate(90deg)" }} />
+    </IconButton>
   );
 }
 
@@ -63,7 +85,7 @@ function Card({ children }: { children: React.ReactNode }) {
       elevation={3}
       component="section"
       aria-label="Tool card"
-      sx={{ position: "absolute", left: 180, right: 10, mx: "auto", width: "fit-content", bottom: 12, px: 1.5, py: 1.1, borderRadius: 2, maxWidth: "min(880px, calc(100% - 190px))", zIndex: 2 }}
+      sx={{ position: "absolute", left: 188, right: 10, mx: "auto", width: "fit-content", bottom: 12, pl: 1.5, pr: 4.25, py: 1.1, borderRadius: 2, maxWidth: "min(900px, calc(100% - 198px))", maxHeight: "50%", overflow: "auto", zIndex: 2 }}
     >
       {children}
     </Paper>

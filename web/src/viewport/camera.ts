@@ -15,6 +15,12 @@ const views: Record<ViewName, [azimuth: number, elevation: number]> = {
 };
 export const viewNames = Object.keys(views) as ViewName[];
 
+export interface Covered {
+  top: number;
+  bottom: number;
+  left: number;
+}
+
 const fieldOfView = 32;
 
 export class Eye {
@@ -87,8 +93,8 @@ export class Eye {
     this.place();
   }
 
-  /** Let the eye take in a box; `top` and `bottom` are pixels that lie under cards. */
-  fit(box: Box3, top = 0, bottom = 0): void {
+  /** Let the eye take in a box; some pixels along the edges lie under cards. */
+  fit(box: Box3, { top, bottom, left }: Covered): void {
     if (box.isEmpty()) {
       this.target.set(0, 0, 0);
       this.distance = 220;
@@ -96,8 +102,9 @@ export class Eye {
       box.getCenter(this.target);
       const radius = Math.max(box.getSize(new Vector3()).length() / 2, 0.5);
       const free = Math.max(0.4, 1 - (0.6 * (top + bottom)) / this.height);
-      this.distance = radius / Math.sin((fieldOfView * Math.PI) / 360) / Math.min(this.aspect * free, free);
-      this.target.addScaledVector(this.up, ((top - bottom) / 2) * this.pixel);
+      const across = this.aspect - left / this.height;
+      this.distance = radius / Math.sin((fieldOfView * Math.PI) / 360) / Math.min(across, free);
+      this.target.addScaledVector(this.up, ((top - bottom) / 2) * this.pixel).addScaledVector(this.right, (-left / 2) * this.pixel);
     }
     this.place();
   }

@@ -10,7 +10,7 @@ import { allVertices, boxOf } from "../model/measure";
 import type { Box } from "../model/vec";
 import { colours } from "../theme/colours";
 import { BodyViews } from "./bodyViews";
-import { Eye } from "./camera";
+import { type Covered, Eye } from "./camera";
 import { Grid } from "./grid";
 import { HiddenPicks } from "./hiddenPicks";
 import { Handle } from "./handle";
@@ -163,10 +163,7 @@ export class Scene {
       if (this.showsBody(view.id)) box.union(this.bodies.boxOf(view.id));
     }
     if (this.references.group.visible) for (const corner of this.references.corners()) box.expandByPoint(corner);
-    // Bars lie over the top of the main view, and the tool card over its foot.
-    const top = useShow.getState().compare ? 200 : 60;
-    const card = document.querySelector<HTMLElement>("[aria-label='Tool card']")?.offsetHeight ?? 0;
-    this.eye.fit(box, this.side ? 40 : top, this.side ? 20 : Math.max(150, card + 24));
+    this.eye.fit(box, this.covered(150));
     this.fitted = !box.isEmpty();
     this.layFloor();
     this.draw();
@@ -181,9 +178,16 @@ export class Scene {
     const whole = new Box3();
     for (const view of this.shownViews()) whole.union(asBox3(boxOf(view.arrays.cage, allVertices(view.arrays.cage))));
     const around = Math.max(box.getSize(new Vector3()).length() * 0.3, whole.isEmpty() ? 0 : whole.getSize(new Vector3()).length() * 0.12);
-    const card = document.querySelector<HTMLElement>("[aria-label='Tool card']")?.offsetHeight ?? 0;
-    this.eye.fit(box.expandByScalar(around), this.side ? 40 : 60, this.side ? 20 : Math.max(60, card + 24));
+    this.eye.fit(box.expandByScalar(around), this.covered(60));
     this.draw();
+  }
+
+  /** Bars lie over the top of the main view, the drawer over its side and the tool card over its foot, so many pixels at least. */
+  private covered(foot: number): Covered {
+    if (this.side) return { top: 40, bottom: 20, left: 0 };
+    const card = document.querySelector<HTMLElement>("[aria-label='Tool card']")?.offsetHeight ?? 0;
+    const drawer = document.querySelector<HTMLElement>("aside[aria-label^='Tools of']")?.offsetWidth ?? 0;
+    return { top: useShow.getState().compare ? 200 : 60, bottom: Math.max(foot, card + 24), left: drawer && drawer + 12 };
   }
 
   /** The grid lies under what is shown, so that it never cuts through a form. */

@@ -1,6 +1,8 @@
 /** What a solid states of itself, to be read at a glance. */
 import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
 import MenuItem from "@mui/material/MenuItem";
+import Stack from "@mui/material/Stack";
 import TextField from "@mui/material/TextField";
 import Typography from "@mui/material/Typography";
 import { useQuery } from "@tanstack/react-query";
@@ -19,6 +21,9 @@ const small = (value: number, unit: string) => (value !== 0 && value < 0.0001 ? 
 export const shortFaults = (faults: RemarkState[]): string =>
   faults.some((fault) => fault.words.startsWith("Incomplete")) ? "incomplete" : faults.length ? "not sound" : "";
 
+/** So many figures at first, in two lines: the form is to be seen beside them. */
+const atFirst = 6;
+
 function Remarks({ list, piece, bad }: { list: RemarkState[]; piece: string; bad?: boolean }) {
   return list.map((remark) => (
     <Typography
@@ -34,6 +39,7 @@ function Remarks({ list, piece, bad }: { list: RemarkState[]; piece: string; bad
 
 export function CertificateTable({ certificate: c, stale, piece }: { certificate: Certificate; stale: boolean; piece: string }) {
   const m = c.measured;
+  const [all, setAll] = useState(false);
   const rows: [string, string][] = [
     ["Watertight", c.watertight ? (c.solid_count === 1 ? "yes, one closed solid" : `yes, ${c.solid_count} closed solids`) : "no"],
     ["Size", `${c.size.map((s) => group(s, 2)).join(" × ")} mm`],
@@ -58,15 +64,20 @@ export function CertificateTable({ certificate: c, stale, piece }: { certificate
   return (
     <Box sx={{ opacity: stale ? 0.55 : 1 }}>
       <Remarks list={c.faults ?? []} piece={piece} bad />
-      <Box component="dl" aria-label={stale ? "Certificate of the solid before" : "Certificate"} sx={{ m: 0, display: "grid", gridTemplateColumns: "repeat(3, auto 1fr)", columnGap: 2, rowGap: 0.3 }}>
-        {rows.map(([name, value]) => (
-          <Box key={name} sx={{ display: "contents" }}>
+      <Box component="dl" aria-label={stale ? "Certificate of the solid before" : "Certificate"} sx={{ m: 0, display: "grid", gridTemplateColumns: "repeat(3, auto 1fr)", columnGap: 1.5, rowGap: 0.3, "& > * > *": { whiteSpace: "nowrap" } }}>
+        {rows.map(([name, value], i) => (
+          <Box key={name} sx={{ display: all || i < atFirst ? "contents" : "none" }}>
             <Typography component="dt" variant="body2" color="text.secondary">{name}</Typography>
             <Typography component="dd" variant="body2" sx={{ m: 0, fontWeight: 600 }}>{value}</Typography>
           </Box>
         ))}
       </Box>
-      <Weight volume={c.volume} />
+      <Stack direction="row" sx={{ alignItems: "center", mt: 0.75 }}>
+        <Weight volume={c.volume} />
+        <Button size="small" color="inherit" aria-expanded={all} onClick={() => setAll(!all)} sx={{ ml: "auto" }}>
+          {all ? "Fewer figures" : `All ${rows.length} figures`}
+        </Button>
+      </Stack>
       <Remarks list={c.warnings} piece={piece} />
     </Box>
   );
@@ -80,7 +91,7 @@ function Weight({ volume }: { volume: number }) {
   if (!material) return null;
   const grams = (material.density * volume) / 1000;
   return (
-    <Box sx={{ display: "flex", alignItems: "center", gap: 1.5, mt: 0.75 }}>
+    <Box sx={{ display: "flex", alignItems: "center", gap: 1.5 }}>
       <TextField select size="small" label="Weight in" value={name} onChange={(event) => setName(event.target.value)} sx={{ minWidth: 220 }}>
         {materials.map((m) => <MenuItem key={m.name} value={m.name}>{m.name}</MenuItem>)}
       </TextField>
