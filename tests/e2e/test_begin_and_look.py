@@ -30,8 +30,8 @@ class FirstScreen(BrowserCase):
         self.page.keyboard.press("Enter")
         self.page.get_by_text("Toggle with a notch", exact=True).wait_for()
         self.page.get_by_label("More for Toggle with a notch").click()
-        self.page.get_by_role("menuitem", name="Delete with all its steps").click()
-        self.page.get_by_text("Toggle with a notch", exact=True).wait_for(state="detached")
+        self.page.get_by_role("menuitem", name="Put into the bin").click()
+        self.page.get_by_label("Open Toggle with a notch").wait_for(state="detached")
         self.assertEqual(len(self.server.get("/api/designs")), 5)
 
     def test_an_address_of_nothing(self) -> None:

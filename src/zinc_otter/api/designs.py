@@ -37,8 +37,35 @@ AtHand = Annotated[Room, Depends(room_of)]
 
 @router.get("")
 def list_designs(room: AtHand) -> list[DesignCard]:
-    """All designs, the one changed last first."""
-    return [DesignCard.of(facts) for facts in room.store.designs()]
+    """All designs but those in the bin, the one changed last first."""
+    return [DesignCard.of(facts) for facts in room.store.designs() if facts.binned_at is None]
+
+
+@router.get("/bin")
+def list_bin(room: AtHand) -> list[DesignCard]:
+    """The designs in the bin, the one put there last first."""
+    binned = [(facts.binned_at, facts) for facts in room.store.designs() if facts.binned_at is not None]
+    return [DesignCard.of(facts) for _, facts in sorted(binned, key=lambda pair: pair[0], reverse=True)]
+
+
+@router.delete("/bin", status_code=204)
+def empty_bin(room: AtHand) -> None:
+    """Delete all designs in the bin with all their steps, for good."""
+    for facts in room.store.designs():
+        if facts.binned_at is not None:
+            room.delete(facts.id)
+
+
+@router.put("/bin/{design_id}", status_code=204)
+def put_in_bin(design_id: str, room: AtHand) -> None:
+    """Put a design into the bin: it stays as it is, and can be put back."""
+    room.store.put_in_bin(design_id, True)
+
+
+@router.delete("/bin/{design_id}", status_code=204)
+def put_back(design_id: str, room: AtHand) -> None:
+    """Take a design out of the bin again."""
+    room.store.put_in_bin(design_id, False)
 
 
 @router.post("", status_code=201)
@@ -96,7 +123,7 @@ def copy_design(design_id: str, new: NewName, room: AtHand, response: Response) 
 
 @router.delete("/{design_id}", status_code=204)
 def delete_design(design_id: str, room: AtHand) -> None:
-    """Delete a design with all its steps, and what was made of it."""
+    """Delete a design with all its steps, and what was made of it, for good."""
     room.delete(design_id)
 
 

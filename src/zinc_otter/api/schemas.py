@@ -68,12 +68,13 @@ class DesignCard(BaseModel):
     changed_at: Moment
     revision: int
     step_count: int
+    binned_at: Moment | None = None
 
     @classmethod
     def of(cls, facts: DesignFacts) -> DesignCard:
         return cls(
             id=facts.id, name=facts.name, unit=facts.unit, changed_at=facts.changed_at, revision=facts.revision,
-            step_count=facts.step_count,
+            step_count=facts.step_count, binned_at=facts.binned_at,
         )  # fmt: skip
 
 

@@ -27,6 +27,7 @@ class DesignRow(Base):
     revision: Mapped[int]
     head_id: Mapped[int]
     tip_id: Mapped[int]
+    binned_at: Mapped[datetime | None] = mapped_column(DateTime)
 
 
 class StepRow(Base):

@@ -61,7 +61,7 @@ class Store:
     # --- reading ----------------------------------------------------------------------------------------------------
 
     def designs(self) -> list[DesignFacts]:
-        """All designs, the one changed last first."""
+        """All designs, also those in the bin, the one changed last first."""
         with self.read() as session:
             listed = (
                 select(DesignRow, StepRow.number)
@@ -109,6 +109,11 @@ class Store:
             row.unit = unit or row.unit
             row.changed_at = self._now()
             return self._saved(session, row)
+
+    def put_in_bin(self, design_id: str, binned: bool) -> None:
+        with self.write() as session:
+            row = self._row(session, design_id)
+            row.binned_at = self._now() if binned else None
 
     def delete(self, design_id: str) -> None:
         """Delete a design, its steps, and the arrays and assets that no other design uses; their room is given back."""
@@ -356,5 +361,6 @@ class Store:
 
 def _facts(row: DesignRow, step_count: int) -> DesignFacts:
     return DesignFacts(
-        row.id, row.name, row.unit, row.created_at, row.changed_at, row.revision, step_count  # type: ignore[arg-type]
-    )
+        row.id, row.name, row.unit, row.created_at, row.changed_at, row.revision, step_count,  # type: ignore[arg-type]
+        row.binned_at,
+    )  # fmt: skip

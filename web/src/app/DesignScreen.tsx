@@ -5,7 +5,8 @@ import { useEffect, useMemo, useState } from "react";
 import { open } from "../live/opening";
 import { handIn } from "../live/stores/session";
 import { useDesign } from "../live/stores/design";
-import { takeTool } from "../live/tooling";
+import { say } from "../live/stores/problem";
+import { setStation, takeFile, takeTool } from "../live/tooling";
 import { CompareBar } from "../panels/CompareBar";
 import { FactStrip } from "../panels/FactStrip";
 import { KeySheet } from "../panels/KeySheet";
@@ -15,6 +16,7 @@ import { ToolCard } from "../panels/ToolCard";
 import { FindTool } from "../panels/FindTool";
 import { ToolDrawer } from "../panels/ToolDrawer";
 import { Viewport } from "../viewport/Viewport";
+import { useDrop } from "./drop";
 import { useKeys } from "./keys";
 import { keyTable } from "./keyTable";
 import { registry } from "./registry";
@@ -38,8 +40,11 @@ export default function DesignScreen({ id }: { id: string }) {
   const loaded = name !== undefined;
   useEffect(() => {
     if (!loaded) return;
-    takeTool(sessionStorage.getItem("first tool") ?? (useDesign.getState().design?.pieces.length ? registry.opening("shape")?.id ?? null : null));
+    const first = sessionStorage.getItem("first tool");
     sessionStorage.removeItem("first tool");
+    if (first !== null) takeTool(first);
+    // Where there is nothing to shape yet, something is put down first.
+    else setStation(useDesign.getState().design?.pieces.length ? "shape" : "rough");
   }, [loaded]);
 
   const actions = useMemo(
@@ -48,6 +53,12 @@ export default function DesignScreen({ id }: { id: string }) {
   );
   const rows = useMemo(() => keyTable(registry, actions), [actions]);
   useKeys(rows);
+
+  useDrop((file) => {
+    if (takeFile(file)) return;
+    const detail = `${file.name} cannot be brought in here. Pictures are PNG, JPEG or WebP; components and cages STL, OBJ, PLY, GLB, 3MF, USD or STEP; archives are opened from the list of designs.`;
+    say({ type: "/problems/bad-file", title: "Unknown file", status: 415, detail });
+  });
 
   if (gone)
     return (

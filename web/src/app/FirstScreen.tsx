@@ -15,9 +15,13 @@ import { useState } from "react";
 import { NameField } from "../panels/parts/NameField";
 import { download, Refused, service } from "../live/service";
 import type { DesignCard } from "../model/types";
+import { type Unit, unitNames, units } from "../model/units";
 import { BoxIcon, MoreIcon, PenIcon, PlaneIcon } from "../theme/icons";
 import { colours } from "../theme/colours";
+import { type Attempt, Bin, JustBinned } from "./Bin";
+import { useDrop } from "./drop";
 import { Reading, Room } from "./Keeping";
+import { useKept } from "./kept";
 import { go } from "./route";
 
 export function FirstScreen() {
@@ -25,6 +29,8 @@ export function FirstScreen() {
   const { data: designs, error } = useQuery({ queryKey: ["designs"], queryFn: service.designs });
   const [name, setName] = useState("");
   const [fault, setFault] = useState<string | null>(null);
+  const [binned, setBinned] = useState<DesignCard | null>(null);
+  const [unit, setUnit] = useKept<Unit>("unit", "mm", units);
 
   const attempt = async (act: () => Promise<unknown>) => {
     setFault(null);
@@ -38,7 +44,7 @@ export function FirstScreen() {
 
   const begin = (tool: string | null) =>
     attempt(async () => {
-      const made = await service.create(name.trim() || "New design", "mm");
+      const made = await service.create(name.trim() || "New design", unit);
       go(`/design/${made.id}`);
       if (tool) sessionStorage.setItem("first tool", tool);
     });
@@ -47,6 +53,11 @@ export function FirstScreen() {
     attempt(async () => {
       if (file) go(`/design/${(await service.openArchive(file)).id}`);
     });
+
+  useDrop((file) => {
+    if (/\.otter$/i.test(file.name)) void openArchive(file);
+    else setFault(`${file.name} is no archive of a design. Begin or open a design, and drop pictures, components and cages onto it there.`);
+  });
 
   return (
     <Box component="main" sx={{ height: "100vh", overflow: "auto", bgcolor: "background.default" }}>
@@ -73,7 +84,9 @@ export function FirstScreen() {
               slotProps={{ htmlInput: { maxLength: 80 } }}
               sx={{ width: 260, bgcolor: "#fff" }}
             />
-            <Typography color="text.secondary">in millimetres,</Typography>
+            <TextField select label="In" value={unit} onChange={(event) => setUnit(event.target.value as Unit)} sx={{ width: 130 }}>
+              {units.map((u) => <MenuItem key={u} value={u}>{unitNames[u]}</MenuItem>)}
+            </TextField>
             <Button variant="contained" startIcon={<BoxIcon />} onClick={() => void begin("box")}>
               with a box
             </Button>
@@ -95,6 +108,7 @@ export function FirstScreen() {
             {fault ?? error?.message}
           </Alert>
         )}
+        {binned && <JustBinned design={binned} attempt={attempt} onDone={() => setBinned(null)} />}
         <Reading />
         <Typography variant="h2" gutterBottom>
           Designs
@@ -104,16 +118,17 @@ export function FirstScreen() {
         )}
         <Box sx={{ display: "grid", gridTemplateColumns: "repeat(auto-fill, minmax(300px, 1fr))", gap: 2.5 }}>
           {designs?.map((design) => (
-            <DesignTile key={design.id} design={design} attempt={attempt} />
+            <DesignTile key={design.id} design={design} attempt={attempt} onBinned={() => setBinned(design)} />
           ))}
         </Box>
+        <Bin attempt={attempt} />
         <Room />
       </Box>
     </Box>
   );
 }
 
-function DesignTile({ design, attempt }: { design: DesignCard; attempt(act: () => Promise<unknown>): Promise<void> }) {
+function DesignTile({ design, attempt, onBinned }: { design: DesignCard; attempt: Attempt; onBinned(): void }) {
   const [menu, setMenu] = useState<HTMLElement | null>(null);
   const [wantsName, setWantsName] = useState(false);
   const [renaming, setRenaming] = useState(false);
@@ -173,9 +188,7 @@ function DesignTile({ design, attempt }: { design: DesignCard; attempt(act: () =
           </MenuItem>
           <MenuItem onClick={() => choose(() => service.copy(design.id, `${design.name} copy`.slice(0, 80)))}>Copy</MenuItem>
           <MenuItem onClick={() => choose(() => download(service.archiveAddress(design.id), `${design.name}.otter`))}>Save as an archive</MenuItem>
-          <MenuItem onClick={() => choose(() => service.remove(design.id))} sx={{ color: "error.main" }}>
-            Delete with all its steps
-          </MenuItem>
+          <MenuItem onClick={() => choose(async () => { await service.putInBin(design.id); onBinned(); })}>Put into the bin</MenuItem>
         </Menu>
       </Stack>
     </Card>

@@ -63,6 +63,10 @@ export const service = {
     call<DesignState>("POST", `/designs/${design}/components?${query({ revision, name: file.name, unit, clearance })}`, file),
   archiveAddress: (id: string) => `/api/designs/${id}/archive`,
   openArchive: (file: File) => call<DesignState>("POST", "/designs/archives", file),
+  bin: () => call<DesignCard[]>("GET", "/designs/bin"),
+  putInBin: (id: string) => call<void>("PUT", `/designs/bin/${id}`),
+  putBack: (id: string) => call<void>("DELETE", `/designs/bin/${id}`),
+  emptyBin: () => call<void>("DELETE", "/designs/bin"),
   remove: (id: string) => call<void>("DELETE", `/designs/${id}`),
   give: (id: string, revision: number, command: unknown) =>
     call<DesignState>("POST", `/designs/${id}/commands`, { revision, command }),

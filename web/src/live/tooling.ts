@@ -8,6 +8,7 @@ import { commandNow, contextNow, missing, target } from "./context";
 import { callOff, commit, isWaited, lastDone, preview, turns, weigh } from "./line";
 import { nothingMeant, useBodies } from "./stores/bodies";
 import { useDesign } from "./stores/design";
+import { useDropped } from "./stores/dropped";
 import { useFollowers } from "./stores/followers";
 import { usePicking } from "./stores/picking";
 import { useProblem } from "./stores/problem";
@@ -33,6 +34,7 @@ function eagerly(): void {
 export function afresh(): void {
   const tool = toolInHand();
   if (tool?.is === "verb" && !tool.eager) useSession.setState({ values: settled() });
+  if (!useSession.getState().touched) beginFrom(tool);
   eagerly();
 }
 
@@ -52,8 +54,15 @@ export function takeTool(id: string | null): void {
   weigh();
 }
 
+/** What follows from what is picked; nothing of it was set by hand. */
+function beginFrom(tool: Tool | null): void {
+  const begins = tool?.is === "verb" ? tool.begins?.(contextNow()) : undefined;
+  if (begins) useSession.setState(({ values }) => ({ values: { ...values, ...begins } }));
+}
+
 function begin(tool: Tool): void {
   useSession.setState({ station: tool.station });
+  beginFrom(tool);
   if (tool.is === "verb" && tool.atOnce) {
     turns.take(() => {
       const command = tool.command({}, contextNow());
@@ -173,6 +182,15 @@ export function nudge(vector: Vec): void {
 export const forgetNudge = (): void => {
   nudged = null;
 };
+
+/** Take up the tool that takes a file which was dropped; false where there is none. */
+export function takeFile(file: File): boolean {
+  const tool = tools().forFile(file.name, useSession.getState().station);
+  if (!tool) return false;
+  useDropped.setState(({ serial }) => ({ file, serial: serial + 1 }));
+  takeTool(tool.id);
+  return true;
+}
 
 /** Take up a follower's tool with its numbers, to change it. */
 export function editFollower(piece: string, follower: AnyFollower): void {

@@ -29,6 +29,12 @@ export class Registry {
     return this.all.find((tool) => tool.is === "card" && tool.forReferences) ?? null;
   }
 
+  /** The tool that takes a file of this name; one of the station in hand first. */
+  forFile(name: string, station: StationId): Tool | null {
+    const taking = this.all.filter((tool) => tool.files?.some((ending) => name.toLowerCase().endsWith(ending)));
+    return taking.find((tool) => tool.station === station) ?? taking[0] ?? null;
+  }
+
   /** The tool by which a follower is made and changed. */
   forFollower(follower: AnyFollower): Verb | null {
     return this.all.find((tool): tool is Verb => tool.is === "verb" && !!tool.follows?.includes(follower.kind)) ?? null;

@@ -76,6 +76,10 @@ interface Common {
   opens?: boolean;
   icon: Drawing;
   hint: string;
+  /** Further words by which people look for it. */
+  also?: string;
+  /** Endings of the files that it takes, also where they are dropped onto the window. */
+  files?: readonly string[];
   pointing?: Pointing;
 }
 
@@ -88,6 +92,8 @@ interface Numbered<F extends Fields> {
   verb: string;
   /** What the button says that shows the fields that are seldom needed. */
   moreWords?: string;
+  /** What the card begins with where that follows from what is picked. */
+  begins?(context: Context): Partial<ValuesOf<F>>;
   /** Sets other values that follow from one that was typed. */
   typed?(values: ValuesOf<F>, field: NameOf<F>): ValuesOf<F>;
   /** Beads on the form itself, each for one number. */

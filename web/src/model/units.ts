@@ -1,6 +1,9 @@
 /** Lengths are kept in mm; a design shows them in its own unit. */
 export type Unit = "mm" | "cm" | "in";
 
+export const units: readonly Unit[] = ["mm", "cm", "in"];
+export const unitNames: Record<Unit, string> = { mm: "millimetres", cm: "centimetres", in: "inches" };
+
 const perUnit: Record<Unit, number> = { mm: 1, cm: 10, in: 25.4 };
 const decimals: Record<Unit, number> = { mm: 2, cm: 3, in: 3 };
 

@@ -3,6 +3,7 @@ import Paper from "@mui/material/Paper";
 import TextField from "@mui/material/TextField";
 import { tools } from "../live/stores/session";
 import { takeTool } from "../live/tooling";
+import { toolsFor } from "../model/finding";
 import { stationName } from "../model/stations";
 
 /** Every tool of every station by typing its name. */
@@ -14,6 +15,8 @@ export function FindTool({ onClose }: { onClose(): void }) {
         options={tools().all}
         autoHighlight
         getOptionLabel={(tool) => tool.name}
+        filterOptions={(all, { inputValue }) => toolsFor(all, inputValue)}
+        noOptionsText="No tool by that word"
         groupBy={(tool) => stationName(tool.station)}
         onChange={(_, tool) => {
           if (tool) takeTool(tool.id);

@@ -9,6 +9,7 @@ import Typography from "@mui/material/Typography";
 import { useState } from "react";
 import { give } from "../live/line";
 import { useDesign } from "../live/stores/design";
+import { useDropped } from "../live/stores/dropped";
 import { usePicking } from "../live/stores/picking";
 import { say, useProblem } from "../live/stores/problem";
 import { toolInHand, useTool } from "../live/stores/session";
@@ -25,6 +26,7 @@ export function ToolCard() {
   const tool = useTool();
   const problem = useProblem((s) => s.problem);
   const isEmpty = useDesign((s) => s.design !== null && s.design.pieces.length === 0 && s.design.references.length === 0);
+  const dropped = useDropped((s) => s.serial);
   const [folded, setFolded] = useState<string | null>(null);
   if (!tool && !problem) return isEmpty ? <Card><Empty /></Card> : null;
   const isFolded = tool !== null && folded === tool.id;
@@ -35,7 +37,7 @@ export function ToolCard() {
       {tool && isFolded && <CardHead drawing={tool.icon}>{tool.name}</CardHead>}
       {/* Folded it stays as it is: what was typed is still meant. */}
       <Box sx={{ display: isFolded ? "none" : "block" }}>
-        {tool?.is === "card" && <NamedCard key={tool.id} name={tool.card} tool={tool} />}
+        {tool?.is === "card" && <NamedCard key={`${tool.id} ${dropped}`} name={tool.card} tool={tool} />}
         {tool && tool.is !== "card" && <Numbers key={tool.id} tool={tool} />}
       </Box>
     </Card>

@@ -40,7 +40,7 @@ export function ToolDrawer({ onFind }: { onFind(): void }) {
         </Button>
       </Stack>
       {sectionsOf(own).map(({ section, list }, i) => (
-        <Stack key={section} direction="row" role="group" aria-label={section || name} sx={{ pl: section ? 0 : 0.75, pr: 0.75, mt: i ? "5px" : 0 }}>
+        <Stack key={section} direction="row" role="group" aria-label={section ? `${section}: tools` : name} sx={{ pl: section ? 0 : 0.75, pr: 0.75, mt: i ? "5px" : 0 }}>
           {section && <Spine>{section}</Spine>}
           <Box sx={{ flexGrow: 1, minWidth: 0 }}>
             {list.map((tool) => <Row key={tool.id} tool={tool} height={height} />)}

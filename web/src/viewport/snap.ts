@@ -17,14 +17,29 @@ export interface WorkingPlane {
 
 const vec = (v: Vector3) => v.toArray();
 
+const edgeOn = 0.05;
+
+/** The working plane that is chosen; where the view looks along it, so that nothing could be set on it, the one that faces the view. */
+function workingPlaneSeen(design: DesignState | null, back: Vector3): WorkingPlane {
+  const chosen = workingPlane(design);
+  if (chosen.picture || Math.abs(chosen.normal.dot(back)) > edgeOn) return chosen;
+  const [x, y, z] = back.toArray().map(Math.abs);
+  const side = z >= x && z >= y ? "ground" : y >= x ? "front" : "side";
+  return sidePlane(side, 0);
+}
+
 /** The working plane that is chosen: ground, front, side, or that of a picture. */
-export function workingPlane(design: DesignState | null): WorkingPlane {
+function workingPlane(design: DesignState | null): WorkingPlane {
   const { plane, planeAt } = useShow.getState();
   const picture = design?.references.find((r) => r.id === plane);
   if (picture?.kind === "picture") {
     const [right, up] = [new Vector3(...picture.right), new Vector3(...picture.up)];
     return { origin: new Vector3(...picture.centre), normal: right.clone().cross(up), right, up, picture: picture.id };
   }
+  return sidePlane(plane, planeAt);
+}
+
+function sidePlane(plane: string, planeAt: number): WorkingPlane {
   const [x, y, z] = [new Vector3(1, 0, 0), new Vector3(0, 1, 0), new Vector3(0, 0, 1)];
   if (plane === "front") return { origin: y.clone().multiplyScalar(planeAt), normal: y.clone().negate(), right: x, up: z, picture: null };
   if (plane === "side") return { origin: x.clone().multiplyScalar(planeAt), normal: x, right: y, up: z, picture: null };
@@ -65,7 +80,7 @@ export function spotAt(
   }
   const distance = (spot: Spot) => new Vector3(...spot.point).distanceTo(ray.origin);
   near.sort((a, b) => distance(a) - distance(b));
-  const found = near[0] ?? onPlane(ray, workingPlane(design));
+  const found = near[0] ?? onPlane(ray, workingPlaneSeen(design, picker.view.back));
   if (found || !query.anywhere) return found;
   const { middle, back } = picker.view;
   const point = meet(ray, middle, back);

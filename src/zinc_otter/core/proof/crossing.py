@@ -75,6 +75,7 @@ def crossing_pairs(points: Floats, triangles: Ints) -> Ints:
 def meetings(points: Floats, triangles: Ints, asked: Bools | None = None) -> Meetings:
     """All pairs of triangles (m, 3) that share no vertex and meet; with ``asked`` (m,) those of which one is asked about.
 
+    Those on the same three points that look to the same side cross as well: there one shell is laid on another.
     They cross where an edge of one passes through the inside of the other by more than ``TOUCH``, and where they lie on one
     another looking to the same side, as where a surface is folded. They touch where one comes as near as that to the other
     without passing through. Points in one place count as one vertex.
@@ -93,7 +94,18 @@ def meetings(points: Floats, triangles: Ints, asked: Bools | None = None) -> Mee
         cross, touch = _meet(at[pairs[:, 0]], at[pairs[:, 1]], eps)
         crossed.append(pairs[cross])
         touched.append(pairs[touch])
+    doubles = _doubled(corner)
+    crossed.append(doubles if asked is None else doubles[asked[doubles].any(axis=1)])
     return Meetings(np.concatenate(crossed), np.concatenate(touched))
+
+
+def _doubled(corners: Ints) -> Ints:
+    """(k, 2) pairs of triangles (m, 3) on the same three points that look to the same side: one shell laid on another."""
+    first = corners.argmin(axis=1)
+    turned = np.take_along_axis(corners, (first[:, None] + np.arange(3)) % 3, axis=1)
+    order = np.lexsort(turned.T)
+    same = (turned[order[1:]] == turned[order[:-1]]).all(axis=1)
+    return np.column_stack([order[:-1][same], order[1:][same]]).astype(np.int64)
 
 
 def _meet(first: Floats, second: Floats, eps: float) -> tuple[Bools, Bools]:

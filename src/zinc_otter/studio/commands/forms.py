@@ -3,17 +3,20 @@
 from __future__ import annotations
 
 from abc import ABC, abstractmethod
+from dataclasses import replace
 from functools import lru_cache
 from typing import Annotated, Literal
 
 from pydantic import Field
 
 from zinc_otter.core.cage import Cage
+from zinc_otter.core.errors import BadNumberError
 from zinc_otter.core.primitives.placed import Axis, Side, placed
 from zinc_otter.core.primitives.sized import SizeOf
 from zinc_otter.core.primitives.standing import surface_size
 from zinc_otter.studio.commands.base import Length, NewPiece, Outcome, Vector
 from zinc_otter.studio.commands.labelled import labelled
+from zinc_otter.studio.commands.symmetry import Mirror
 from zinc_otter.studio.design import Design
 from zinc_otter.studio.words import extent
 
@@ -29,7 +32,8 @@ class Form(NewPiece, ABC):
 
     ``size_of`` says whether its sizes are those of the smooth surface or of the control cage. ``keep`` keeps one side of
     a mirror plane through the centre only, with the seam in the plane: ``half`` says whether its sizes hold once it is
-    "mirrored", or for the open half as it stands "alone".
+    "mirrored", or for the open half as it stands "alone". With ``mirrored`` the whole has a live mirror from the start: of
+    its two sides one follows the other.
     """
 
     centre: Vector = (0.0, 0.0, 0.0)
@@ -46,6 +50,11 @@ class Form(NewPiece, ABC):
         Literal["mirrored", "alone"],
         labelled("Sizes hold", words={"mirrored": "once mirrored", "alone": "for the open half"}),
     ] = "mirrored"
+
+    mirrored: Annotated[
+        Literal["no", "x", "y", "z"],
+        labelled("Mirrored", words={"no": "no", "x": "across x", "y": "across y", "z": "across z"}),
+    ] = "no"
 
     @abstractmethod
     def form(self) -> Cage:
@@ -67,7 +76,21 @@ class Form(NewPiece, ABC):
     def cage(self) -> Cage:
         return put_down(self)
 
+    def apply(self, design: Design) -> Outcome:
+        done = super().apply(design)
+        if self.mirrored == "no" or done.piece_id is None:
+            return done
+        if self.keep != "whole":
+            raise BadNumberError(
+                "One side that is kept has no other to follow it: put the whole down mirrored, or one side unmirrored."
+            )
+        normal = (float(self.mirrored == "x"), float(self.mirrored == "y"), float(self.mirrored == "z"))
+        mirror = Mirror(piece=done.piece_id, way="follow", point=self.centre, normal=normal)
+        return replace(done, design=mirror.apply(done.design).design)
+
     def title(self, design: Design) -> str:
+        if self.mirrored != "no":
+            return f"Put down {self.called()}, mirrored across {self.mirrored}"
         if self.keep == "whole":
             return f"Put down {self.called()}"
         when = " once mirrored" if self.by_surface and self.half == "mirrored" else ""

@@ -135,6 +135,9 @@ class RepeatAround(Command):
         times = self.sectors * (2 if self.mirrored else 1) if self.way == "open" else 1
         return times * design.piece(self.piece).cage.topology.face_count
 
+    def crossing_words(self, count: int) -> str:
+        return f"The sectors run through each other at {count} marked faces: what is repeated reaches out of its sector."
+
     def title(self, design: Design) -> str:
         return f"Repeated {design.piece(self.piece).name} in {self.sectors} sectors"
 

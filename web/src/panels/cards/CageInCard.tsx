@@ -10,6 +10,7 @@ import Typography from "@mui/material/Typography";
 import { useEffect, useRef, useState } from "react";
 import { give, preview as show } from "../../live/line";
 import { attempt } from "../../live/picks";
+import { takeDropped } from "../../live/stores/dropped";
 import { say } from "../../live/stores/problem";
 import { useAnyWrong } from "../../live/stores/wrong";
 import { takeTool } from "../../live/tooling";
@@ -27,7 +28,7 @@ const knowTheirUnit = /\.(usd[ac]?|glb|3mf)$/i;
 
 export default function CageInCard({ tool }: CardProps) {
   const input = useRef<HTMLInputElement>(null);
-  const [file, setFile] = useState<File | null>(null);
+  const [file, setFile] = useState<File | null>(takeDropped);
   const [serial, setSerial] = useState(0);
   const [unit, setUnit] = useState("mm");
   const [merge, setMerge] = useState(0.001);
@@ -70,7 +71,7 @@ export default function CageInCard({ tool }: CardProps) {
         <FormControlLabel control={<Checkbox size="small" checked={pair} onChange={(event) => setPair(event.target.checked)} />} label={<Typography variant="body2">Triangles to quads</Typography>} />
         <Button component="label" variant={read ? "outlined" : "contained"} disabled={busy} startIcon={busy ? <CircularProgress size={16} /> : undefined}>
           {busy ? "Reading" : file ? "Another file" : "Choose a file"}
-          <input ref={input} hidden type="file" accept=".obj,.ply,.usd,.usda,.usdc,.stl,.glb,.3mf" aria-label="Cage file" onChange={(event) => choose(event.target.files?.[0] ?? null)} />
+          <input ref={input} hidden type="file" accept={tool.files?.join(",")} aria-label="Cage file" onChange={(event) => choose(event.target.files?.[0] ?? null)} />
         </Button>
         {read && (
           <Button

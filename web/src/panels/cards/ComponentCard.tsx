@@ -16,7 +16,6 @@ export default function ComponentCard({ tool }: CardProps) {
   return (
     <FileCard
       tool={tool}
-      accept=".stl,.obj,.ply,.glb,.3mf,.step,.stp"
       hint="A closed body: STEP, 3MF or GLB, which know their unit, or STL, OBJ or PLY, for which it is chosen here."
       send={(design, revision, file) => service.addComponent(design, revision, file, unit, clearance)}
     >

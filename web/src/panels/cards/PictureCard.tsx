@@ -13,7 +13,6 @@ export default function PictureCard({ tool }: CardProps) {
   return (
     <FileCard
       tool={tool}
-      accept=".png,.jpg,.jpeg,.webp"
       hint="PNG, JPEG or WebP, laid on the plane of a flat view. Size it afterwards by two points whose distance is known."
       send={(design, revision, file) => service.addPicture(design, revision, file, view)}
     >

@@ -6,6 +6,7 @@ import Typography from "@mui/material/Typography";
 import { useRef, useState } from "react";
 import { attempt } from "../../live/picks";
 import { useDesign } from "../../live/stores/design";
+import { takeDropped, useDropped } from "../../live/stores/dropped";
 import { say } from "../../live/stores/problem";
 import { tools } from "../../live/stores/session";
 import { show } from "../../live/stores/show";
@@ -18,16 +19,17 @@ const mostBytes = 128 * 1024 * 1024;
 
 interface Props {
   tool: Tool;
-  accept: string;
   hint: string;
   send(design: string, revision: number, file: File): Promise<{ references: { id: string }[] }>;
   children: React.ReactNode;
 }
 
-export function FileCard({ tool, accept, hint, send, children }: Props) {
+export function FileCard({ tool, hint, send, children }: Props) {
   const input = useRef<HTMLInputElement>(null);
   const anyWrong = useAnyWrong();
   const [busy, setBusy] = useState(false);
+  // What belongs to the file, such as its unit, is chosen before it is brought in.
+  const dropped = useDropped((s) => s.file);
   const bring = async (file: File | undefined) => {
     const { design } = useDesign.getState();
     if (!file || !design) return;
@@ -48,9 +50,10 @@ export function FileCard({ tool, accept, hint, send, children }: Props) {
       <Stack direction="row" spacing={1.25} useFlexGap sx={{ alignItems: "center", flexWrap: "wrap" }}>
         <CardHead drawing={tool.icon}>{tool.name}</CardHead>
         {children}
-        <Button component="label" variant="contained" disabled={busy || anyWrong} startIcon={busy ? <CircularProgress size={16} /> : undefined}>
+        {dropped && <Button variant="contained" disabled={busy || anyWrong} onClick={() => void bring(takeDropped() ?? undefined)}>Bring in {dropped.name}</Button>}
+        <Button component="label" variant={dropped ? "outlined" : "contained"} disabled={busy || anyWrong} startIcon={busy ? <CircularProgress size={16} /> : undefined}>
           {busy ? "Reading" : "Choose a file"}
-          <input ref={input} hidden type="file" accept={accept} aria-label={`${tool.name} file`} disabled={anyWrong} onChange={(event) => void bring(event.target.files?.[0])} />
+          <input ref={input} hidden type="file" accept={tool.files?.join(",")} aria-label={`${tool.name} file`} disabled={anyWrong} onChange={(event) => void bring(event.target.files?.[0])} />
         </Button>
       </Stack>
       <Typography variant="body2" color="text.secondary" sx={{ mt: 0.75 }}>{hint}</Typography>

@@ -39,6 +39,7 @@ export const tool = followerTool({
   name: "Combine",
   order: 20,
   icon: drawn(["M9.500 4a6 6 0 1 0 3.200 11.100", "M14.500 8a6 6 0 1 1-4.200 10.300", "M14.500 8c-.6-2.300-2.500-4-5-4"], [[12, 12]]),
+  also: "subtract add unite cut boolean hole join intersect",
   hint: "Joins, cuts away or keeps what is shared with an exact body or another piece. The cage below stays.",
   fields: {
     way: choice("Do", { union: "union", subtract: "subtract", intersect: "intersect" }),

@@ -8,6 +8,7 @@ export const tool = followerTool({
   name: "Fillet",
   order: 26,
   icon: drawn(["M4 4v16h16", "M4 9c0 6.500 4.500 11 11 11", "M11 13l3.500-3.500"]),
+  also: "round edges blend radius smooth",
   hint: "Rounds edges, by what made them or by a click on one. Where the radius is too large, the finder tells which holds.",
   fields: {
     ...edgeFields,

@@ -29,6 +29,7 @@ export const tool = followerTool({
   name: "Hollow",
   order: 24,
   icon: drawn(["M4 6c2-2 14-2 16 0v9c0 4-3.500 6-8 6s-8-2-8-6z", "M8 7v7c0 2.300 1.700 3.500 4 3.500s4-1.200 4-3.500V7"]),
+  also: "wall shell inside offset",
   hint: "Takes out all that lies deeper than the wall. Look inside with a section or a trim.",
   fields: {
     wall: length("Wall", 2, { step: 0.25, min: 0.05 }),

@@ -9,6 +9,7 @@ export const tool = followerTool({
   name: "Mirror body",
   order: 40,
   icon: mirrorDrawing,
+  also: "symmetry reflect copy",
   hint: "The body and its mirror image as one. To model one half of the cage, use Mirror in Shape.",
   fields: {
     ...axis("axis", "Plane", "x", { x: "across x", y: "across y", z: "across z" }, "Normal"),

@@ -8,6 +8,7 @@ export const tool = followerTool({
   name: "Repeat along",
   order: 44,
   icon: spaceDrawing,
+  also: "copy array pattern row",
   hint: "Copies of the body in a row; a phase of 0.5 lays them half a step on.",
   fields: {
     count: count("Count", 3, 1, { max: 128 }),

@@ -8,6 +8,7 @@ export const tool = followerTool({
   name: "Repeat round",
   order: 42,
   icon: aroundDrawing,
+  also: "copy array pattern ring",
   hint: "Copies of the body about an axis, evenly or by an angle; a phase of 0.5 lays them half a step on.",
   fields: {
     count: count("Count", 6, 1, { max: 128 }),

@@ -11,6 +11,7 @@ export const tool = followerTool({
   name: "Scale to size",
   order: 46,
   icon: sizeDrawing,
+  also: "resize scale shrink fit",
   hint: "Scales the body evenly about the origin until the measure has the length asked for.",
   fields: {
     measure: choice("Measure", { longest: "longest axis", x: "along x", y: "along y", z: "along z", distance: "between two points" }),

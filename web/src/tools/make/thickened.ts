@@ -7,6 +7,7 @@ export const tool = followerTool({
   name: "Thicken sheet",
   order: 30,
   icon: thickenDrawing,
+  also: "wall thickness offset shell",
   hint: "Gives an open piece a wall when it is made a solid; the cage itself stays a sheet.",
   fields: {
     distance: length("Thickness", 2, { step: 0.25, min: 0.01 }),

@@ -22,6 +22,7 @@ export const tool = followerTool({
   name: "Trim",
   order: 22,
   icon: drawn(["M5 13c0-6 3-9 7-9s7 3 7 9", "M3 13h18", "M6.500 16.500c1.500 2 3.200 3 5.500 3s4-1 5.500-3"]),
+  also: "cut slice plane",
   hint: "Cuts off all that lies beyond a plane or an open piece. A fillet can round the rim. The bead moves the plane.",
   fields: {
     by: list("By", (context) => [{ id: plane, words: "a plane" }, ...sheets(context).map(({ id, name }) => ({ id, words: name }))]),

@@ -12,6 +12,7 @@ export const tool = verb({
   order: 10,
   opens: true,
   icon: drawn(["M5 7c0-2 3.500-3.500 7-3.500S19 5 19 7s-3.500 3.500-7 3.500S5 9 5 7z", "M5 7v11c0 1.500 3 2.500 7 2.500s7-1 7-2.500V7", "M5 13.500c2 3 12 3 14 0"], [[12, 15.7]]),
+  also: "edge loop insert cut subdivide ring",
   hint: "Pick an edge that the loop is to cross. Drag the bead along it, or type the place: 30, or a ratio such as 1:2.",
   needs: "selection",
   takes: ["edge"],

@@ -13,6 +13,7 @@ export const tool = verb({
   section: "Cut",
   order: 22,
   icon: chamferDrawing,
+  also: "bevel round edges cut corner",
   hint: "The distance is measured on the faces beside the edge. Drag the bead. Picked vertices are cut off.",
   needs: "selection",
   takes: ["edge", "vertex"],

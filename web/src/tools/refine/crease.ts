@@ -9,6 +9,7 @@ export const tool = verb({
   section: "Sharpness",
   order: 30,
   icon: drawn(["M3 17c4 0 6-2 9-9 3 7 5 9 9 9", "M12 8v10"], [[12, 8]]),
+  also: "sharp hard edge corner",
   hint: "0 is smooth, 10 is hard: type it, or drag the bead. On picked vertices it sets corners instead.",
   needs: "selection",
   verb: "Set",

@@ -11,6 +11,7 @@ export const tool = verb({
   section: "Sharpness",
   order: 34,
   icon: drawn(["M4 15V6h9", "M8 19v-9h9", "M13 19h7M20 16v3"], [[8, 10]]),
+  also: "sharp hard edge component",
   hint: "Creases the edges of the picked, or of the whole piece (W), that run along the sharp lines of a component.",
   needs: "selection",
   eager: true,

@@ -45,6 +45,7 @@ export const tool = verb({
   section: "Cut",
   order: 20,
   icon: drawn(["M3 8h18v12H3z", "M8 22L17 2", "M3 14h8.500M13 14h8"]),
+  also: "cut slice split",
   hint: "Cuts the faces picked before, or the whole piece: along a line across the view, or square to an axis.",
   needs: "piece",
   verb: "Cut",

@@ -1,3 +1,4 @@
+import { gridOf } from "../../model/borders";
 import { drawn, verb } from "../../model/tool";
 import { parameter } from "../shared/fields";
 
@@ -8,15 +9,20 @@ export const tool = verb({
   section: "Rewire",
   order: 54,
   icon: drawn(["M3 6h7v12H3z", "M3 12h7", "M14 6h7v12h-7z", "M14 9h7M14 12h7M14 15h7M17.500 6v12"]),
+  also: "rebuild density grid count",
   hint: "Of a four-sided region, a strip, or all round a tube. The first number counts along the first edge of the first face.",
   needs: "selection",
   takes: ["face", "piece"],
   eager: true,
   verb: "Resample",
   fields: {
-    u: parameter("resample", "u", { initial: 8, keep: true }),
-    v: parameter("resample", "v", { initial: 8, keep: true }),
+    u: parameter("resample", "u", { initial: 8 }),
+    v: parameter("resample", "v", { initial: 8 }),
     density: parameter("resample", "density", { keep: true }),
+  },
+  begins({ piece, pickKind, picked, arrays }) {
+    const cage = piece && arrays(piece.id)?.cage;
+    return (pickKind === "face" && cage ? gridOf(cage, picked) : null) ?? {};
   },
   command: (v, { target }) => target && { kind: "resample", ...target, u: v.u, v: v.v, density: v.density },
 });

@@ -10,6 +10,7 @@ export const tool = verb({
   section: "Along the cage",
   order: 40,
   icon: drawn(["M4 4c5 4 5 12 0 16", "M12 4c5 4 5 12 0 16", "M16.500 12H21M18.800 9.800L21 12l-2.200 2.200"]),
+  also: "move edge along",
   hint: "Drag the bead: picked edges go to one side along the cage. A picked vertex follows the pointer along its best edge.",
   needs: "selection",
   takes: ["edge", "vertex"],

@@ -9,6 +9,7 @@ export const tool = verb({
   section: "Along the cage",
   order: 44,
   icon: spaceDrawing,
+  also: "distribute equal even",
   hint: "Sets the vertices of each picked loop or chain at even distances; the ends of a chain stay.",
   needs: "selection",
   takes: ["edge", "vertex", "face"],

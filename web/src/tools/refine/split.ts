@@ -9,6 +9,7 @@ export const tool = verb({
   section: "Loops",
   order: 14,
   icon: drawn(["M3 5h18v14H3z", "M9 5v14M15 5v14M3 12h18"]),
+  also: "subdivide divide cut",
   hint: "Parts picked faces into a grid, or picked edges into equal parts. Faces beside them gain corners.",
   needs: "selection",
   takes: ["face", "edge"],

@@ -8,6 +8,7 @@ export const tool = verb({
   section: "Along the cage",
   order: 46,
   icon: drawn(["M3 15c3-6 5 2 9-3s6-4 9-3", "M3 20h18"], [[3, 20], [12, 20], [21, 20]]),
+  also: "align line",
   hint: "Slides the vertices of each picked loop along the cage until it lies in one plane.",
   needs: "selection",
   takes: ["edge", "vertex", "face"],

@@ -34,6 +34,7 @@ export const tool = form({
   station: "rough",
   order: 110,
   icon: drawn(["M4 16c1-7 5-11 9-9s6 8 2 11-11 2-11-2z"], [[6.5, 9.5], [17, 11], [8, 19.5]]),
+  also: "draw curve line patch",
   hint: "Click points around; Enter, or a click on the first point, closes the outline and fills it.",
   verb: "Fill",
   fields: {

@@ -52,6 +52,6 @@ const pointing: Pointing = {
 };
 
 export const tool = card({
-  id: "lay", name: "Lay quads", key: "Z", station: "rough", order: 90, hint: "", card: "LayCard", pointing,
+  id: "lay", name: "Lay quads", key: "Z", station: "rough", order: 90, also: "draw quads trace faces", hint: "", card: "LayCard", pointing,
   icon: drawn(["M4 19l2-9 7 1-1 9z", "M13 11l7-2"], [[20, 9], [18, 18]]),
 });

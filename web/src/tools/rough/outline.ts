@@ -7,6 +7,7 @@ export const tool = formTool({
   name: "Fill outline",
   order: 100,
   icon: drawn(["M6 5c5-3 13-2 14 4s-3 11-9 11S1 9 6 5z", "M8 9h7v6H8z", "M8 9L6 5M15 9l4-2M15 15l2 3M8 15l-3 1"]),
+  also: "circle ellipse disc patch hole",
   hint: "Quads within a closed outline; the border's surface passes through it. Drawn ones: see Draw outline.",
   oneSize: true,
   fields: {

@@ -7,6 +7,7 @@ export const tool = formTool({
   name: "Sphere",
   order: 50,
   icon: drawn(["M12 3a9 9 0 1 0 0 18 9 9 0 0 0 0-18z", "M8 8c2-1 6-1 8 0 1 2 1 6 0 8-2 1-6 1-8 0-1-2-1-6 0-8z", "M8 8L5.700 5.700M16 8l2.300-2.300M8 16l-2.300 2.300M16 16l2.300 2.300"]),
+  also: "ball round",
   hint: "Six patches of quads, evenly spread: every vertex has valence 3 or 4.",
   fields: { diameter: parameter("add-sphere", "diameter", { initial: 40 }), count: parameter("add-sphere", "count") },
   form: (v) => ({ kind: "add-sphere", diameter: v.diameter, count: v.count }),

@@ -8,6 +8,7 @@ export const tool = formTool({
   name: "Torus",
   order: 60,
   icon: drawn(["M12 6.500c5 0 9 2.500 9 5.500s-4 5.500-9 5.500-9-2.500-9-5.500 4-5.500 9-5.500z", "M8 11.500c.8 1.300 7.200 1.300 8 0", "M9 12c1-1.200 5-1.200 6 0"]),
+  also: "ring donut",
   hint: "The ring is measured along the centre line of its section.",
   fields: {
     ring: parameter("add-torus", "ring", { initial: 40 }), section: parameter("add-torus", "section", { initial: 10 }),

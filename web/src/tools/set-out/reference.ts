@@ -40,7 +40,7 @@ function placed({ field, along }: Grip, amount: number, { design, reference: inH
 }
 
 export const tool = card({
-  id: "reference", name: "Place reference", station: "set-out", order: 30, icon: penDrawing, hint: "", card: "ReferenceCard", forReferences: true,
+  id: "reference", name: "Place reference", station: "set-out", order: 30, icon: penDrawing, also: "image size place scale measure", hint: "", card: "ReferenceCard", forReferences: true,
   pointing: markTwo,
   grips,
   gripped(part, amount, done, context, hands) {

@@ -11,10 +11,12 @@ export const tool = verb({
   section: "Both sides",
   order: 82,
   icon: aroundDrawing,
+  also: "radial symmetry array sectors repeat",
   hint: "So many sectors about an axis, through the pivot where one is set. Borders that meet are joined.",
   needs: "piece",
   eager: true,
   verb: "Repeat",
+  then: "move",
   places: "pivot",
   fields: {
     way: parameter("repeat-around", "way", { keep: true }),

@@ -16,6 +16,7 @@ export const tool = verb({
   section: "Even out",
   order: 76,
   icon: drawn(["M3 20c5-4 13-4 18 0", "M12 4v9", "M9.500 10.500L12 13l2.500-2.500"], [[12, 4]]),
+  also: "project snap shrink wrap onto",
   hint: "Draws the picked to the nearest points of a component, or of another piece's surface.",
   needs: "selection",
   takes: ["vertex", "edge", "face"],

@@ -10,6 +10,7 @@ export const tool = verb({
   section: "Place",
   order: 37,
   icon: drawn(["M6 21V4", "M6 21c0-9 4-14 13-15", "M15 3l4 3-3 4"]),
+  also: "curve arc",
   hint: "Into an arc along an axis, towards a side. What lies on the axis keeps its length; beyond the picked it goes straight on.",
   needs: "selection",
   eager: true,

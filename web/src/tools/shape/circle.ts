@@ -9,6 +9,7 @@ export const tool = verb({
   section: "Even out",
   order: 74,
   icon: drawn(["M12 4a8 8 0 1 0 0 16 8 8 0 0 0 0-16z"], [[12, 4], [19, 15.5], [5, 15.5]]),
+  also: "round hole ring",
   hint: "Makes each picked loop round, in the plane that fits it best. Of faces the border is meant. Radius 0 leaves it as large as it is.",
   needs: "selection",
   takes: ["edge", "vertex", "face"],

@@ -8,6 +8,7 @@ export const tool = verb({
   section: "Clean up",
   order: 91,
   icon: drawn(["M5 6l14 13", "M19 6L5 19"]),
+  also: "remove hole open",
   hint: "Deletes the picked faces, or those around picked edges and vertices.",
   needs: "selection",
   verb: "Delete",

@@ -9,6 +9,7 @@ export const tool = verb({
   section: "Join",
   order: 60,
   icon: drawn(["M3 4h8v8H3z", "M14 12h7v8h-7z", "M11 15l-3 3"]),
+  also: "split separate part copy",
   hint: "Parts the picked faces from the rest.",
   needs: "selection",
   takes: ["face"],

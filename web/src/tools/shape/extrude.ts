@@ -10,6 +10,7 @@ export const tool = verb({
   section: "Build",
   order: 40,
   icon: drawn(["M4 20c0-3 3-4 5-4V8h6v8c2 0 5 1 5 4", "M12 5V2", "M10.500 3.500L12 2l1.500 1.500"]),
+  also: "pull raise grow",
   hint: "Drag the rose arrow, or another arrow for a direction of its own. Open edges grow strips. Held while moving, X extrudes as it goes.",
   needs: "selection",
   takes: ["face", "piece", "edge"],

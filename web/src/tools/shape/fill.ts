@@ -9,11 +9,13 @@ export const tool = verb({
   section: "Join",
   order: 56,
   icon: drawn(["M12 3c5 0 9 4 9 9s-4 9-9 9-9-4-9-9 4-9 9-9z", "M8 4.500v15M16 4.500v15M4 9h16M4 15h16"]),
+  also: "close hole cap patch",
   hint: "One open edge or vertex of a hole is enough: the whole hole is filled.",
   needs: "selection",
   takes: ["edge", "vertex", "face"],
   eager: true,
   verb: "Fill",
+  then: "move",
   fields: {
     way: parameter("fill", "way", { keep: true }),
     rings: parameter("fill", "rings", { keep: true }),

@@ -11,6 +11,7 @@ export const tool = verb({
   section: "Even out",
   order: 70,
   icon: drawn(["M3 19h18", "M4 13c3-6 5-6 8-2s5 3 8-2", "M8 14v2.500M16 13v3.500"]),
+  also: "plane level straight",
   hint: "Into the plane that fits best, or across an axis; through the pivot where one is set, else through the middle.",
   needs: "selection",
   takes: ["vertex", "edge", "face"],

@@ -8,6 +8,7 @@ export const tool = verb({
   section: "Clean up",
   order: 92,
   icon: drawn(["M3 5h18v14H3z", "M12 5v3M12 11v2M12 16v3"]),
+  also: "remove dissolve merge",
   hint: "Takes picked edges away, those at picked vertices, or those within picked faces; what is around grows together.",
   needs: "selection",
   takes: ["edge", "vertex", "face"],

@@ -9,6 +9,7 @@ export const tool = verb({
   section: "Build",
   order: 42,
   icon: drawn(["M3 5h18v14H3z", "M8 9.500h8v5H8z", "M3 5l5 4.500M21 5l-5 4.500M3 19l5-4.500M21 19l-5-4.500"]),
+  also: "offset border frame",
   hint: "Drag the bead for the width, the arrow for the depth.",
   needs: "selection",
   takes: ["face", "piece"],

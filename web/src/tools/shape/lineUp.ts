@@ -10,6 +10,7 @@ export const tool = verb({
   section: "Even out",
   order: 72,
   icon: drawn(["M3 17L21 7", "M6 9l1.500 5M13 17l-1.800-5M18 13l-1.300-3.500"], [[6, 8], [13, 18], [18, 14]]),
+  also: "align straight row",
   hint: "Onto the line that fits best, or along an axis; through the pivot where one is set, else through the middle.",
   needs: "selection",
   takes: ["vertex", "edge"],

@@ -1,5 +1,6 @@
 import { mirrorDrawing } from "../../model/drawings";
-import { verb } from "../../model/tool";
+import { flatBorder } from "../../model/borders";
+import { axisNames, verb } from "../../model/tool";
 import { choice, length, parameter } from "../shared/fields";
 import { axesOf, grip, pointAlong } from "../shared/placing";
 
@@ -11,10 +12,12 @@ export const tool = verb({
   section: "Both sides",
   order: 80,
   icon: mirrorDrawing,
+  also: "symmetry reflect half both sides",
   hint: "Model one side, get the other. A second mirror square to the first makes quarters. The bead moves the plane.",
   needs: "piece",
   eager: true,
   verb: "Mirror",
+  then: "move",
   places: "pivot",
   fields: {
     way: parameter("mirror", "way", { keep: true }),
@@ -26,6 +29,10 @@ export const tool = verb({
   shown: {
     keep: (v) => v.way === "cut" || v.way === "follow",
     tolerance: (v) => v.way === "cut" || v.way === "open",
+  },
+  begins({ piece, arrays }) {
+    const flat = piece && flatBorder(arrays(piece.id)?.cage);
+    return flat ? { way: "open", axis: axisNames[flat.axis], at: flat.at } : {};
   },
   command(v, { piece, placing }) {
     if (!piece) return null;

@@ -13,6 +13,7 @@ export const tool = verb({
   order: 10,
   opens: true,
   icon: drawn(["M5 19L17 7", "M11.500 6.500L17.500 6.500 17.500 12.500"], [[5, 19]]),
+  also: "translate shift drag nudge",
   hint: "Drag an arrow, a patch for a plane, the ring for the screen, the rose arrow for the mean normal, the diamond for each its own.",
   needs: "selection",
   verb: "Move",

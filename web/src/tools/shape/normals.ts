@@ -9,6 +9,7 @@ export const tool = verb({
   section: "Clean up",
   order: 94,
   icon: drawn(["M4 16l8 4 8-4-8-4z", "M12 16V5", "M10 7l2-2.500L14 7"]),
+  also: "flip turn over inside out",
   hint: "Back sides are tinted: turn over what was picked, or make all of the piece look outwards.",
   needs: "selection",
   verb: "Turn over",

@@ -10,6 +10,7 @@ export const tool = verb({
   section: "Place",
   order: 35,
   icon: drawn(["M3 17c4-5 14-5 18 0", "M12 11V4", "M6.500 12.500L4.500 7", "M17.500 12.500L19.500 7"]),
+  also: "offset inflate pull normal",
   hint: "Each vertex goes along its own normal: out when positive, in when negative. Drag the small diamond.",
   needs: "selection",
   takes: ["vertex", "edge", "face"],

@@ -11,6 +11,7 @@ export const tool = verb({
   section: "Place",
   order: 30,
   icon: sizeDrawing,
+  also: "scale resize stretch",
   hint: "Drag a bead along its stalk for one direction, the middle bead for all three. 0 % lines things up.",
   needs: "selection",
   verb: "Size",

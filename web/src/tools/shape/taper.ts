@@ -9,6 +9,7 @@ export const tool = verb({
   section: "Place",
   order: 38,
   icon: drawn(["M5 21h14L15 4H9z", "M7 13h10"]),
+  also: "narrow cone draft",
   hint: "Narrower or wider across an axis, evenly from the end that is held; through the pivot where one is set.",
   needs: "selection",
   eager: true,

@@ -10,6 +10,7 @@ export const tool = verb({
   section: "Build",
   order: 44,
   icon: thickenDrawing,
+  also: "wall thickness offset shell solid",
   hint: "Gives an open piece a second wall. Faces where the walls cross, or where they cannot be even, are marked before it is applied.",
   needs: "piece",
   eager: true,

@@ -12,6 +12,7 @@ export const tool = verb({
   section: "Place",
   order: 20,
   icon: drawn(["M5 15a7.500 7.500 0 1 1 4 4.600", "M4 9.500l1 5.500 5-2"], [[12, 12]]),
+  also: "rotate spin angle",
   hint: "Drag one of the three arcs; it turns about the pivot.",
   needs: "selection",
   verb: "Turn",

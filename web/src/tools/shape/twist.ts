@@ -9,6 +9,7 @@ export const tool = verb({
   section: "Place",
   order: 36,
   icon: drawn(["M7 3c0 5 10 5 10 9s-10 4-10 9", "M17 3c0 5-10 5-10 9s10 4 10 9", "M9 6.500h6M9 17.500h6"]),
+  also: "screw spiral rotate",
   hint: "Turns about an axis, more and more along it; through the pivot where one is set. A few loops across the axis make it smooth.",
   needs: "selection",
   eager: true,

@@ -9,6 +9,7 @@ export const tool = verb({
   section: "Join",
   order: 54,
   icon: drawn(["M3 5l7 6M21 5l-7 6M12 21v-7"], [[12, 12]]),
+  also: "merge join close gap",
   hint: "What would become one vertex is shown before it is applied.",
   needs: "selection",
   takes: ["vertex", "edge"],
@@ -16,10 +17,12 @@ export const tool = verb({
   verb: "Weld",
   places: (v) => v.to === "point",
   fields: {
-    to: parameter("weld", "to", { initial: "close", keep: true }),
+    to: parameter("weld", "to", { initial: "close" }),
     tolerance: parameter("weld", "tolerance", { keep: true }),
   },
   shown: { tolerance: (v) => v.to === "close" },
+  // Two vertices that were picked are meant to become one, however far apart they are.
+  begins: ({ pickKind, picked }) => ({ to: pickKind === "vertex" && picked.length === 2 ? "middle" : "close" }),
   command(v, { target, placing }) {
     if (!target) return null;
     const onto = v.to === "vertex" && target.picked.kind === "vertex" ? { onto: target.picked.ids[target.picked.ids.length - 1] } : {};

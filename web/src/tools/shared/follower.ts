@@ -10,7 +10,7 @@ type Kind = AnyFollower["kind"];
 type Of<K extends Kind> = Extract<AnyFollower, { kind: K }>;
 
 type Given<F extends Fields, K extends Kind> = Pick<VerbOf<F>, "id" | "name" | "order" | "icon" | "hint" | "fields"> &
-  Partial<Pick<VerbOf<F>, "shown" | "below" | "grips" | "pointing" | "moreWords" | "typed">> & {
+  Partial<Pick<VerbOf<F>, "also" | "shown" | "below" | "grips" | "pointing" | "moreWords" | "typed">> & {
     kinds: readonly K[];
     /** The follower for these values, or null while they make none. */
     make(values: ValuesOf<F>, piece: PieceState, context: Context): Omit<Of<K>, "id" | "name" | "on"> | null;

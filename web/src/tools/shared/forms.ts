@@ -12,6 +12,7 @@ export const size = (label: string, initial: number, own: Partial<NumberField> =
 
 const standing = {
   size_of: parameter("add-box", "size_of", { initial: "surface" }),
+  mirrored: parameter("add-box", "mirrored"),
   stands: parameter("add-box", "stands", { more: true }),
   keep: parameter("add-box", "keep", { more: true }),
   half: parameter("add-box", "half", { more: true }),
@@ -43,7 +44,7 @@ export class Beads<N extends string> {
   }
 }
 
-type Given<F extends Fields> = Pick<FormOf<F>, "id" | "name" | "key" | "order" | "icon" | "hint" | "fields"> & {
+type Given<F extends Fields> = Pick<FormOf<F>, "id" | "name" | "key" | "order" | "icon" | "hint" | "also" | "fields"> & {
   shown?: { readonly [K in keyof F]?: (values: ValuesOf<F>, context: Context) => boolean };
   form(values: ValuesOf<F>): object;
   beads?(values: ValuesOf<F>, beads: Beads<keyof F & string>): Grip<keyof F & string>[];
@@ -61,11 +62,12 @@ export function formTool<const F extends Fields>({ form: made, beads, oneSize, f
     shown: {
       ...(shown as object),
       size_of: () => !oneSize,
-      half: (v) => v.keep !== "whole" && v.size_of === "surface",
+      keep: (v) => v.mirrored === "no",
+      half: (v) => v.mirrored === "no" && v.keep !== "whole" && v.size_of === "surface",
     },
     command: (values) => {
       const v = values as All;
-      return { ...made(v), centre: middle(v), stands: v.stands, keep: v.keep, half: v.half, size_of: v.size_of } as Command;
+      return { ...made(v), centre: middle(v), stands: v.stands, mirrored: v.mirrored, keep: v.mirrored === "no" ? v.keep : "whole", half: v.half, size_of: v.size_of } as Command;
     },
     grips: (values) => {
       const v = values as All;
