@@ -8,7 +8,10 @@ import os
 import sys
 from collections.abc import Sequence
 from dataclasses import asdict
+from importlib.metadata import version
 from pathlib import Path
+
+from platformdirs import user_data_dir
 
 from zinc_otter.core.errors import CoreError
 
@@ -18,6 +21,11 @@ def main(arguments: Sequence[str] | None = None) -> int:
     given = _parser().parse_args(arguments)
     try:
         given.run(given)
+        sys.stdout.flush()
+    except BrokenPipeError:
+        # Whoever read what is printed has had enough. Nothing more is to be said, also not at the end.
+        os.dup2(os.open(os.devnull, os.O_WRONLY), sys.stdout.fileno())
+        return 0
     except UnicodeDecodeError:
         return _wrong(f"{given.cage}: this is no text file.")
     except CoreError as error:
@@ -40,6 +48,7 @@ _ANYWAY = "write a body that is incomplete or not sound all the same, and say wh
 
 def _parser() -> argparse.ArgumentParser:
     parser = argparse.ArgumentParser(prog="zinc-otter", description=__doc__)
+    parser.add_argument("--version", action="version", version=f"zinc-otter {version('zinc-otter')}")
     commands = parser.add_subparsers(dest="name", required=True)
 
     surface = commands.add_parser("surface", help="limit surface of an OBJ cage, as an OBJ of quads")
@@ -71,8 +80,9 @@ def _parser() -> argparse.ArgumentParser:
     convert.set_defaults(run=_convert)
 
     serve = commands.add_parser("serve", help="start the application on 127.0.0.1")
-    serve.add_argument("--port", type=int, default=int(os.environ.get("PORT", "8420")))
-    data = Path(os.environ.get("ZINC_OTTER_DATA", "data"))
+    serve.add_argument("--port", type=_port, default=os.environ.get("PORT", "8420"))
+    # One place for a user, wherever it is started from.
+    data = Path(os.environ.get("ZINC_OTTER_DATA") or user_data_dir("zinc-otter", appauthor=False))
     serve.add_argument("--data", type=Path, default=data)
     serve.add_argument("--demo", action="store_true", help="put the demo designs in, where there are none yet")
     serve.add_argument("--among-others", action="store_true", help="use a folder that holds other things too")
@@ -90,6 +100,12 @@ def _parser() -> argparse.ArgumentParser:
     openapi = commands.add_parser("openapi", help="print the OpenAPI description of the service")
     openapi.set_defaults(run=_openapi)
     return parser
+
+
+def _port(text: str) -> int:
+    if not text.isdecimal() or not 1 <= int(text) <= 65535:
+        raise argparse.ArgumentTypeError(f"a port is a number from 1 to 65535, and {text!r} is none")
+    return int(text)
 
 
 def _surface(given: argparse.Namespace) -> None:

@@ -94,7 +94,7 @@ class Beginning(VerbCase):
         self.assertAlmostEqual(float(moved[:, 0].sum()), 0)
 
     def test_the_mirror_begins_from_the_open_half_that_is_there(self) -> None:
-        half = {"kind": "add-box", "size": [40, 30, 20], "counts": [4, 3, 2], "keep": "y", "centre": [0, 7, 0]}
+        half = {"kind": "add-box", "size": [40, 30, 20], "counts": [4, 3, 2], "keep": "x", "centre": [7, 0, 0]}
         self.begin_with(half)
         self.screen.tool("Mirror")
         self.previewed()
@@ -150,8 +150,7 @@ class FindingAndDropping(VerbCase):
         cage = write_cage(box((10, 20, 30), (1, 1, 1)), ".obj").decode()
         self.page.evaluate(_DROP, ["wedge.obj", cage])
         self.screen.button("Bring in wedge.obj").click()
-        self.page.get_by_text("wedge.obj").first.wait_for()
-        self.screen.settled()
+        self.screen.steps(2)
         self.assertEqual(len(self.screen.state()["references"]), 1)
         self.screen.station("Rough")
         self.page.evaluate(_DROP, ["wedge.obj", cage])

@@ -35,7 +35,15 @@ from zinc_otter.api.guard import Guard
 from zinc_otter.api.headers import Headers
 from zinc_otter.api.room import Room
 
-WEB = Path(os.environ.get("ZINC_OTTER_WEB") or Path(__file__).parents[3] / "web" / "dist").resolve()
+
+def _web() -> Path:
+    """The built front end: what the environment names, what lies in the package, or what was built beside the sources."""
+    inside = Path(__file__).parents[1] / "web"
+    beside = Path(__file__).parents[3] / "web" / "dist"
+    return Path(os.environ.get("ZINC_OTTER_WEB") or (inside if inside.exists() else beside)).resolve()
+
+
+WEB = _web()
 """The built front end; another build of it, where that is named."""
 
 

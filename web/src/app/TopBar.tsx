@@ -67,11 +67,13 @@ function Name() {
     );
   return (
     <Tooltip title="Rename">
-      <Button color="inherit" onClick={() => setRenaming(true)} sx={{ p: 0, px: 0.5, minWidth: 0, maxWidth: 230 }}>
-        <Typography noWrap sx={{ fontFamily: titleFont, fontWeight: 600, fontSize: 16 }}>
-          {name ?? "…"}
-        </Typography>
-      </Button>
+      <Box component="h1" sx={{ m: 0, lineHeight: 1 }}>
+        <Button color="inherit" onClick={() => setRenaming(true)} sx={{ p: 0, px: 0.5, minWidth: 0, maxWidth: 230 }}>
+          <Typography component="span" noWrap sx={{ fontFamily: titleFont, fontWeight: 600, fontSize: 16 }}>
+            {name ?? "…"}
+          </Typography>
+        </Button>
+      </Box>
     </Tooltip>
   );
 }

@@ -24,7 +24,7 @@ export function CompareBar() {
       <Stack direction="row" spacing={2} sx={{ alignItems: "center" }}>
         {[a, b].map((piece, i) => (
           <Stack key={piece.id} sx={{ order: i === 0 ? 0 : 2 }}>
-            <Typography variant="h3">{piece.name}</Typography>
+            <Typography component="h2" variant="h3">{piece.name}</Typography>
             <Typography variant="body2" color="text.secondary">
               {piece.face_count} faces, {lengthsWords(piece.size, design.unit)}
             </Typography>

@@ -35,7 +35,7 @@ export function KeySheet({ rows, onClose }: { rows: KeyRow[]; onClose(): void })
       <Box sx={{ display: "grid", gridTemplateColumns: "1.15fr 0.62fr 1.6fr", columnGap: 3.5 }}>
         {(Object.keys(places) as Section[]).map((section) => (
           <Box key={section} sx={{ mb: 1, gridColumn: places[section].gridColumn, gridRow: places[section].gridRow }}>
-            <Typography variant="h3" gutterBottom>{section}</Typography>
+            <Typography component="h2" variant="h3" gutterBottom>{section}</Typography>
             {rows.filter((row) => row.section === section && row.holds !== "comparing").map((row) => (
               <Stack key={(row.shown ?? row.keys.join()) + row.words} direction="row" spacing={1.5} sx={{ mb: 0.25 }}>
                 <Typography variant="body2" sx={{ fontWeight: 700, minWidth: places[section].keys, maxWidth: places[section].keys }}>

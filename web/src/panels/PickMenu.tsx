@@ -2,8 +2,9 @@
 import Button from "@mui/material/Button";
 import Divider from "@mui/material/Divider";
 import ListSubheader from "@mui/material/ListSubheader";
-import Menu from "@mui/material/Menu";
 import MenuItem from "@mui/material/MenuItem";
+import MenuList from "@mui/material/MenuList";
+import Popover from "@mui/material/Popover";
 import Stack from "@mui/material/Stack";
 import TextField from "@mui/material/TextField";
 import Typography from "@mui/material/Typography";
@@ -33,7 +34,8 @@ export function PickMenu() {
       <Button size="small" color="inherit" onClick={(event) => setAt(event.currentTarget)} aria-haspopup="menu" disabled={!state} sx={{ fontWeight: 500, minWidth: 0, px: 0.75 }}>
         Pick by…
       </Button>
-      <Menu anchorEl={at} open={at !== null} onClose={close} slotProps={{ list: { dense: true, "aria-label": "Pick by rules" } }}>
+      <Popover anchorEl={at} open={at !== null} onClose={close} anchorOrigin={{ vertical: "bottom", horizontal: "left" }} slotProps={{ paper: { role: "dialog", "aria-label": "Pick by rules and names" } }}>
+        <MenuList dense autoFocusItem={at !== null} aria-label="Pick by rules">
         {rules.map(({ id, words, key, rule, fits }) => (
           <MenuItem
             key={id}
@@ -50,7 +52,7 @@ export function PickMenu() {
           </MenuItem>
         ))}
         <Divider />
-        <ListSubheader sx={{ lineHeight: 2, bgcolor: "transparent" }}>Named face sets</ListSubheader>
+        <ListSubheader role="presentation" sx={{ lineHeight: 2, bgcolor: "transparent" }}>Named face sets</ListSubheader>
         {sets.map(([set, count]) => (
           <MenuItem
             key={set}
@@ -74,6 +76,7 @@ export function PickMenu() {
             </Button>
           </MenuItem>
         ))}
+        </MenuList>
         {pickKind === "face" && picked.length > 0 ? (
           <Stack direction="row" spacing={1} sx={{ px: 2, py: 0.75 }} onKeyDown={(event) => event.stopPropagation()}>
             <TextField label="Name the picked faces" value={name} onChange={(event) => setName(event.target.value)} onKeyDown={(event) => {
@@ -87,7 +90,7 @@ export function PickMenu() {
         ) : (
           sets.length === 0 && <Typography variant="body2" color="text.secondary" sx={{ px: 2, pb: 1 }}>None yet. Pick faces, then name them here.</Typography>
         )}
-      </Menu>
+      </Popover>
     </>
   );
 }

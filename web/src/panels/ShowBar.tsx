@@ -53,7 +53,7 @@ export function ShowBar() {
           ))}
         </ToggleButtonGroup>
         <Tooltip title="Show only the piece in hand (N)">
-          <ToggleButton size="small" value="alone" selected={isolated} onChange={() => show({ isolated: !isolated })} aria-label="Isolate (N)">
+          <ToggleButton size="small" value="alone" selected={isolated} onChange={() => show({ isolated: !isolated })} aria-label="Alone: only the piece in hand (N)">
             Alone
           </ToggleButton>
         </Tooltip>

@@ -56,8 +56,8 @@ export function ShowMenu() {
       <Button size="small" color="inherit" onClick={(event) => setAt(event.currentTarget)} aria-haspopup="dialog" sx={{ fontWeight: 500, minWidth: 0, px: 0.75 }}>
         Look…
       </Button>
-      <Popover open={at !== null} anchorEl={at} onClose={() => setAt(null)} anchorOrigin={{ vertical: "bottom", horizontal: "left" }}>
-        <Stack spacing={1} sx={{ p: 2, width: 372 }} role="dialog" aria-label="Look">
+      <Popover open={at !== null} anchorEl={at} onClose={() => setAt(null)} anchorOrigin={{ vertical: "bottom", horizontal: "left" }} slotProps={{ paper: { role: "dialog", "aria-label": "Look" } }}>
+        <Stack spacing={1} sx={{ p: 2, width: 372 }}>
           <Choice label="Smoothness" value={look.level ?? 0} options={[[0, "quick"], [1, "1"], [2, "2"], [3, "3"], [4, "4"]]} onChange={(v) => smoothTo(v || null)} />
           <Typography variant="body2" color="text.secondary" data-testid="triangles">
             {surface ? `Level ${surface.level}: ${(surface.quads.length / 2).toLocaleString("en")} triangles` : "Nothing is picked"}

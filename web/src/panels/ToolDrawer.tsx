@@ -33,7 +33,7 @@ export function ToolDrawer({ onFind }: { onFind(): void }) {
       sx={{ position: "absolute", left: 12, top: 12, width: 166, maxHeight: "calc(100% - 24px)", overflow: "auto", borderRadius: 2, zIndex: 2, pb: 0.75 }}
     >
       <Stack direction="row" sx={{ position: "sticky", top: 0, zIndex: 1, alignItems: "center", pl: 1.5, pr: 0.75, pt: 0.5, bgcolor: "background.paper" }}>
-        <Typography variant="h3" sx={{ flexGrow: 1 }}>{name}</Typography>
+        <Typography component="h2" variant="h3" sx={{ flexGrow: 1 }}>{name}</Typography>
         <Button size="small" color="inherit" aria-label="Find a tool" aria-keyshortcuts="/" title="Find a tool ( / )" onClick={onFind} sx={{ minWidth: 0, minHeight: 26, px: 0.75, color: "text.secondary", fontWeight: 500 }}>
           Find
           <KeyHint>/</KeyHint>

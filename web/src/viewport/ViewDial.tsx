@@ -9,7 +9,7 @@ import { colours } from "../theme/colours";
 import { type ViewName, viewNames } from "./camera";
 
 const label: Record<ViewName, string> = {
-  front: "Front", right: "Right", back: "Back", left: "Left", top: "Top", bottom: "Bottom", "three-quarter": "Three-quarter",
+  front: "Front", right: "Right", back: "Back", left: "Left", top: "Top", bottom: "Low", "three-quarter": "Three-quarter",
 };
 
 /** A sector of a ring between two radii and two angles (degrees, clockwise from the top), about (60, 60). */

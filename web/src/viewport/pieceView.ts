@@ -59,6 +59,8 @@ export class PieceView {
   private readonly surfaceMesh: Mesh<BufferGeometry, MeshMatcapMaterial>;
   private readonly cageMesh: Mesh;
   private readonly plain = new Lines(colours.ink, 1.3, { opacity: 0.75 });
+  /** All of the cage faintly, so that it reads as a whole where it runs behind or inside the surface. */
+  private readonly behind = new Lines(colours.ink, 1, { onTop: true, opacity: 0.17 });
   private readonly open = new Lines(colours.open, 3);
   private readonly creases = creaseWidths.map(({ width }) => new Lines(colours.crease, width));
   private readonly seam = new Lines(colours.seam, 2.4, { dashed: true, dash: 0.5 });
@@ -143,7 +145,7 @@ export class PieceView {
     attribute.needsUpdate = true;
     this.surfaceTree = this.cageTree = null;
     const { cage } = this.arrays;
-    for (const line of [this.plain, this.open, this.seam, ...this.creases]) line.moved(cage.positions);
+    for (const line of [this.plain, this.behind, this.open, this.seam, ...this.creases]) line.moved(cage.positions);
     this.marking.moved();
     this.drawSigns();
   }
@@ -186,6 +188,7 @@ export class PieceView {
         else creased[creaseWidths.findIndex(({ upTo }) => sharp <= upTo)].push(e);
       }
     this.plain.set(cage.positions, cage.edge_verts, plain);
+    this.behind.set(cage.positions, cage.edge_verts, withCage && display === "both" ? cage.edge_sharpness.keys() : []);
     this.open.set(cage.positions, cage.edge_verts, open);
     this.seam.set(cage.positions, cage.edge_verts, seam);
     this.creases.forEach((line, i) => line.set(cage.positions, cage.edge_verts, creased[i]));
@@ -234,7 +237,7 @@ export class PieceView {
   }
 
   private allLines(): Lines[] {
-    return [this.plain, this.open, this.seam, ...this.creases, this.spikes];
+    return [this.plain, this.behind, this.open, this.seam, ...this.creases, this.spikes];
   }
 
   private surfaceLines(color: string, opacity: number): LineSegments {

@@ -38,7 +38,7 @@ function Head({ reference, children }: { reference: PictureState | ComponentStat
   return (
     <Stack direction="row" spacing={0.75} sx={{ alignItems: "center", color: "primary.main" }}>
       <Icon />
-      <Typography variant="h3" noWrap sx={{ color: "text.primary", maxWidth: 180 }}>{reference.name}</Typography>
+      <Typography component="h2" variant="h3" noWrap sx={{ color: "text.primary", maxWidth: 180 }}>{reference.name}</Typography>
       {children}
     </Stack>
   );

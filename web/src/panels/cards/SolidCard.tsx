@@ -63,7 +63,7 @@ function Making({ design, piece }: { design: string; piece: PieceState }) {
   return (
     <Stack spacing={1} sx={{ minWidth: 560 }}>
       <Stack direction="row" spacing={1.5} sx={{ alignItems: "center" }}>
-        <Typography variant="h3" sx={{ flexGrow: 1 }}>{headOf(piece.name, certificate ?? null, stale)}</Typography>
+        <Typography component="h2" variant="h3" sx={{ flexGrow: 1 }}>{headOf(piece.name, certificate ?? null, stale)}</Typography>
         {job && <Button color="inherit" onClick={callOff}>Cancel</Button>}
         {!job && certificate && <Files design={design} piece={piece} certificate={certificate} />}
         {!job && !solid && <Button variant="contained" onClick={make}>Make solid</Button>}

@@ -8,7 +8,7 @@ export function CardHead({ drawing, children, width }: { drawing: Drawing; child
   return (
     <Stack direction="row" spacing={0.75} sx={{ alignItems: "center", color: "primary.main" }}>
       <DrawingIcon drawing={drawing} />
-      <Typography variant="h3" noWrap={width !== undefined} sx={{ color: "text.primary", maxWidth: width }}>{children}</Typography>
+      <Typography component="h2" variant="h3" noWrap={width !== undefined} sx={{ color: "text.primary", maxWidth: width }}>{children}</Typography>
     </Stack>
   );
 }

@@ -28,7 +28,7 @@ export function Followers() {
   if (!piece?.followers.length) return null;
   return (
     <Box component="section" aria-label="Followers" sx={{ borderBottom: 1, borderColor: "divider", maxHeight: "34%", overflow: "auto", flexShrink: 0 }}>
-      <Typography variant="h3" sx={{ px: 1.5, pt: 1 }}>Followers of {piece.name}</Typography>
+      <Typography component="h2" variant="h3" sx={{ px: 1.5, pt: 1 }}>Followers of {piece.name}</Typography>
       <List dense disablePadding component="ol">
         {piece.followers.map((follower, i) => (
           <Row key={follower.id} piece={piece} follower={follower} place={i} note={body?.notes.find(([id]) => id === follower.id)} />

@@ -28,7 +28,7 @@ export function Pieces() {
   const list = design?.pieces ?? [];
   return (
     <Box component="section" aria-label="Pieces" sx={{ borderBottom: 1, borderColor: "divider", maxHeight: "42%", overflow: "auto", flexShrink: 0 }}>
-      <Typography variant="h3" sx={{ px: 1.5, pt: 1 }}>Pieces</Typography>
+      <Typography component="h2" variant="h3" sx={{ px: 1.5, pt: 1 }}>Pieces</Typography>
       {list.length === 0 && (
         <Typography variant="body2" color="text.secondary" sx={{ px: 1.5, pb: 1.5 }}>
           What you put down is listed here, to be shown, hidden and named.
@@ -205,10 +205,10 @@ function PieceMenu(props: {
       <MenuItem disabled={place === count - 1} onClick={choose(() => void give({ kind: "order-piece", piece: piece.id, place: place + 1 }))}>Down in the list</MenuItem>
       <MenuItem onClick={choose(() => void give({ kind: "delete-piece", piece: piece.id }))} sx={{ color: "error.main" }}>Delete</MenuItem>
       <Divider />
-      <Stack direction="row" role="group" aria-label="Colour" sx={{ px: 1.5, gap: 0.5 }}>
+      <Stack component="li" direction="row" role="group" aria-label="Colour" sx={{ px: 1.5, gap: 0.5 }}>
         {Object.entries(clays).map(([colour, { lit }]) => (
           <Tooltip key={colour} title={colour}>
-            <IconButton size="small" aria-label={`Colour ${colour}`} aria-pressed={piece.colour === colour} onClick={choose(() => void give({ kind: "colour-piece", piece: piece.id, colour: colour as Colour }))} sx={{ p: 0.25 }}>
+            <IconButton size="small" role="menuitemradio" aria-label={`Colour ${colour}`} aria-checked={piece.colour === colour} onClick={choose(() => void give({ kind: "colour-piece", piece: piece.id, colour: colour as Colour }))} sx={{ p: 0.25 }}>
               <Box sx={{ width: 20, height: 20, borderRadius: "50%", bgcolor: `rgb(${lit.join(",")})`, border: piece.colour === colour ? "3px solid #22282B" : "1px solid rgba(0,0,0,0.3)" }} />
             </IconButton>
           </Tooltip>

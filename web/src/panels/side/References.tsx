@@ -19,7 +19,7 @@ export function References() {
   if (!references.length) return null;
   return (
     <Box component="section" aria-label="References" sx={{ borderBottom: 1, borderColor: "divider", maxHeight: "24%", overflow: "auto", flexShrink: 0 }}>
-      <Typography variant="h3" sx={{ px: 1.5, pt: 1 }}>References</Typography>
+      <Typography component="h2" variant="h3" sx={{ px: 1.5, pt: 1 }}>References</Typography>
       <List dense disablePadding>
         {references.map((reference) => <Row key={reference.id} reference={reference} />)}
       </List>

@@ -40,7 +40,7 @@ export function Steps() {
   return (
     <Box component="section" aria-label="Steps" sx={{ flexGrow: 1, overflow: "auto", minHeight: 0 }}>
       <Stack direction="row" sx={{ px: 1.5, pt: 1, alignItems: "baseline" }}>
-        <Typography variant="h3" sx={{ flexGrow: 1 }}>Steps</Typography>
+        <Typography component="h2" variant="h3" sx={{ flexGrow: 1 }}>Steps</Typography>
         {design && design.earlier + design.head > 20 && <Thin design={design} />}
       </Stack>
       {hidden > 0 && (
