@@ -162,7 +162,7 @@ export class PieceView {
 
   /** All that depends on the form and on how it is shown, but not on what is picked. */
   private redraw(): void {
-    const { cage, surface } = this.arrays;
+    const { surface } = this.arrays;
     const { display, material, colour, faint, replaced } = this.dress;
     const { withCage } = this;
     this.tint.value = this.dress.backs ? 1 : 0;
@@ -175,6 +175,24 @@ export class PieceView {
     this.cageMesh.visible = display === "cage" && !faint;
     this.dots.visible = withCage && this.marks.kind === "vertex";
 
+    this.drawCage();
+
+    const wanted = `${this.dress.isolines} ${this.dress.wire}`;
+    if (wanted !== this.drawnLines) {
+      this.drawnLines = wanted;
+      const upTo = Math.log2(this.dress.isolines);
+      setIndex(this.iso, this.dress.isolines ? isolines(surface, upTo) : null);
+      setIndex(this.wire, this.dress.wire ? wireframe(surface, this.dress.wire) : null);
+    }
+    this.iso.visible = this.dress.isolines > 0 && display !== "cage";
+    this.wire.visible = this.dress.wire > 0 && display !== "cage";
+    this.drawSigns();
+  }
+
+  /** The lines of the cage, by what they are. */
+  private drawCage(): void {
+    const { cage } = this.arrays;
+    const { withCage } = this;
     const plain: number[] = [];
     const open: number[] = [];
     const seam: number[] = [];
@@ -188,21 +206,10 @@ export class PieceView {
         else creased[creaseWidths.findIndex(({ upTo }) => sharp <= upTo)].push(e);
       }
     this.plain.set(cage.positions, cage.edge_verts, plain);
-    this.behind.set(cage.positions, cage.edge_verts, withCage && display === "both" ? cage.edge_sharpness.keys() : []);
+    this.behind.set(cage.positions, cage.edge_verts, withCage && this.display === "both" ? cage.edge_sharpness.keys() : []);
     this.open.set(cage.positions, cage.edge_verts, open);
     this.seam.set(cage.positions, cage.edge_verts, seam);
     this.creases.forEach((line, i) => line.set(cage.positions, cage.edge_verts, creased[i]));
-
-    const wanted = `${this.dress.isolines} ${this.dress.wire}`;
-    if (wanted !== this.drawnLines) {
-      this.drawnLines = wanted;
-      const upTo = Math.log2(this.dress.isolines);
-      setIndex(this.iso, this.dress.isolines ? isolines(surface, upTo) : null);
-      setIndex(this.wire, this.dress.wire ? wireframe(surface, this.dress.wire) : null);
-    }
-    this.iso.visible = this.dress.isolines > 0 && display !== "cage";
-    this.wire.visible = this.dress.wire > 0 && display !== "cage";
-    this.drawSigns();
   }
 
   private get withCage(): boolean {
