@@ -24,7 +24,7 @@ setup: .stamps/python .stamps/web
 .stamps/npm: web/package-lock.json web/package.json
 	@mkdir -p .stamps
 	@command -v npm >/dev/null && command -v node >/dev/null || { echo "Install Node.js 20.19 or newer (or 22.12 or newer) with npm."; exit 1; }
-	@node -e 'const [a, b] = process.versions.node.split(".").map(Number); process.exit(a === 20 ? b < 19 : a === 22 ? b < 12 : a < 23)' || { echo "Node.js 20.19 or newer (or 22.12 or newer) is needed; this is $$(node --version)."; exit 1; }
+	@node -e 'const [a, b] = process.versions.node.split(".").map(Number); process.exit(+(a === 20 ? b < 19 : a === 22 ? b < 12 : a < 23))' || { echo "Node.js 20.19 or newer (or 22.12 or newer) is needed; this is $$(node --version)."; exit 1; }
 	cd web && npm ci --ignore-scripts --no-audit --no-fund --loglevel=error
 	@touch $@
 

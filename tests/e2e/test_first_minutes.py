@@ -158,3 +158,31 @@ class FindingAndDropping(VerbCase):
         self.page.get_by_label("Pieces").get_by_text("wedge").first.wait_for()
         self.page.evaluate(_DROP, ["notes.txt", "nothing"])
         self.page.get_by_text("notes.txt cannot be brought in here").wait_for()
+
+
+class LockedAndLook(VerbCase):
+    def test_a_locked_piece_lets_clicks_through(self) -> None:
+        front = {"kind": "add-box", "size": [40, 4, 40], "counts": [1, 1, 1], "centre": [0, -30, 0], "size_of": "cage"}
+        self.begin_with(
+            {"kind": "add-box", "size": [40, 40, 40], "counts": [1, 1, 1], "size_of": "cage"},
+            front,
+            {"kind": "lock-piece", "piece": "p2", "locked": True},
+        )
+        for key in ("0", "1", "f"):
+            self.press(key)
+        self.screen.click((0, -20, 0))
+        self.page.get_by_test_id("chosen").get_by_text("1 face").wait_for()
+        self.assertTrue(self.page.get_by_test_id("counts").inner_text().startswith("Box:"))
+
+    def test_look_is_as_it_was_left(self) -> None:
+        self.begin_box()
+        self.press("d")
+        self.assertEqual(self.page.get_by_label("Show cage").get_attribute("aria-pressed"), "true")
+        self.page.reload()
+        self.screen.steps(1)
+        self.assertEqual(self.page.get_by_label("Show cage").get_attribute("aria-pressed"), "true")
+        # What cannot be understood is as at first.
+        self.page.evaluate("""() => localStorage.setItem("zinc-otter.look", '{"shows": "sideways", "isolines": "4"}')""")
+        self.page.reload()
+        self.screen.steps(1)
+        self.assertEqual(self.page.get_by_label("Show both").get_attribute("aria-pressed"), "true")

@@ -118,7 +118,7 @@ export class Gestures {
   private paint(going: Extract<Going, { what: "paint" }>, x: number, y: number): void {
     const { paints } = this;
     if (!paints) return;
-    const found = this.scene.picker(usePicking.getState().through).at(paints.kind, x, y);
+    const found = this.scene.freePicker(usePicking.getState().through).at(paints.kind, x, y);
     if (!found || (going.piece !== null && found.piece !== going.piece)) return;
     going.piece = found.piece;
     going.ids.add(found.id);
@@ -197,7 +197,7 @@ export class Gestures {
     const { pointing } = this;
     this.host.style.cursor = part ? "grab" : pointing ? "crosshair" : "default";
     if (pointing) setSpot(part ? null : this.spot(pointing, x, y));
-    setHover(part || pointing ? null : scene.picker(through).at(this.paints?.kind ?? pickKind, x, y));
+    setHover(part || pointing ? null : scene.freePicker(through).at(this.paints?.kind ?? pickKind, x, y));
     scene.draw();
   }
 

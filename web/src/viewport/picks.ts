@@ -16,7 +16,7 @@ export interface Band {
 /** Pick what lies under a click. */
 export function pickAt(scene: Scene, x: number, y: number, add: boolean): void {
   const now = usePicking.getState();
-  const hit = scene.picker(now.through).at(now.pickKind, x, y);
+  const hit = scene.freePicker(now.through).at(now.pickKind, x, y);
   if (!hit) {
     if (!add) pick(null, []);
     return;
@@ -44,7 +44,7 @@ function pickWhole(id: string, add: boolean): void {
 export function pickBand(scene: Scene, band: Band, x1: number, y1: number): void {
   const now = usePicking.getState();
   const { x: x0, y: y0, add, line } = band;
-  const picker = scene.picker(now.through);
+  const picker = scene.freePicker(now.through);
   const box: [number, number, number, number] = [Math.min(x0, x1), Math.min(y0, y1), Math.max(x0, x1), Math.max(y0, y1)];
   const { lasso } = useShow.getState();
   const inside = (view: Parameters<typeof picker.inBox>[1]) =>
@@ -64,7 +64,7 @@ export function pickBand(scene: Scene, band: Band, x1: number, y1: number): void
 export function pickLoop(scene: Scene, x: number, y: number, add: boolean): void {
   const now = usePicking.getState();
   if (now.pickKind === "piece" || useShow.getState().compare) return;
-  const picker = scene.picker(now.through);
+  const picker = scene.freePicker(now.through);
   const hit = picker.at(now.pickKind, x, y);
   if (!hit || hit.kind === "piece") return;
   const towards = hit.kind === "edge" ? null : picker.edgeNearest(hit.kind, hit.piece, hit.id, x, y);

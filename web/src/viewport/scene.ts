@@ -132,10 +132,20 @@ export class Scene {
   }
 
   picker(through: boolean): Picker {
+    return this.pickerOf(this.shownViews(), through);
+  }
+
+  /** For picking by hand: what is locked lets clicks through. */
+  freePicker(through: boolean): Picker {
+    this.refresh();
+    return this.pickerOf(this.shownViews().filter((view) => !this.states.get(view.id)?.locked), through);
+  }
+
+  private pickerOf(views: PieceView[], through: boolean): Picker {
     this.refresh();
     const { camera, target, back } = this.eye;
     const screen = { camera, width: this.host.clientWidth, height: this.host.clientHeight, middle: target, back };
-    return new Picker(screen, this.shownViews(), through, this.planes);
+    return new Picker(screen, views, through, this.planes);
   }
 
   view(id: string | null): PieceView | null {

@@ -2,6 +2,7 @@
 import { create } from "zustand";
 import type { AxisPlane } from "../../model/context";
 import type { Frame, Vec } from "../../model/vec";
+import { keepLook, type KeptLook, rememberedLook } from "./keptLook";
 
 export type Shows = "cage" | "surface" | "both";
 export type Material = "clay" | "metal" | "stripes";
@@ -76,26 +77,19 @@ export function draw(name: Drawing, on: boolean): void {
   }
 }
 
+const look = rememberedLook();
+
 export const useShow = create<ShowStore>(() => ({
-  shows: "both",
+  ...look,
   level: null,
-  material: "clay",
-  isolines: 0,
-  wire: 0,
-  normals: false,
-  valences: false,
-  backs: true,
-  bodies: true,
   second: null,
   section: null,
   isolated: false,
   compare: null,
-  lasso: false,
   quick: remembered("quick"),
   smooth: remembered("smooth"),
   snaps: { grid: false, vertex: false, edge: false, face: false, reference: true },
   grid: 10,
-  nudge: 0,
   pivot: null,
   orientation: "world",
   edgeFrame: null,
@@ -105,6 +99,9 @@ export const useShow = create<ShowStore>(() => ({
 }));
 
 export const show = useShow.setState;
+useShow.subscribe((now, before) => {
+  if (Object.keys(look).some((name) => now[name as keyof KeptLook] !== before[name as keyof KeptLook])) keepLook(now);
+});
 
 /** An amount by the grid where that is on, else by what a pixel can tell. */
 export function toGrid(value: number): number | null {
