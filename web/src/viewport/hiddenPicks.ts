@@ -2,16 +2,22 @@
 import { picksShown } from "../live/context";
 import { setHidden, usePicking } from "../live/stores/picking";
 import { useShow } from "../live/stores/show";
-import type { Scene } from "./scene";
+import type { Picker } from "./picking";
+import type { PieceView } from "./pieceView";
 
 const rest = 200;
 /** More would be felt while they are counted. */
 const atMost = 20_000;
 
+interface Looks {
+  view(id: string | null): PieceView | null;
+  picker(through: boolean): Picker;
+}
+
 export class HiddenPicks {
   private timer = 0;
 
-  constructor(private readonly scene: Scene) {}
+  constructor(private readonly scene: Looks) {}
 
   /** The view, the form or the picked have changed. */
   later(): void {

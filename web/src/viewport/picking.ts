@@ -1,21 +1,13 @@
 /** What lies under the pointer, or in a box: by distance in pixels for vertices and edges, by ray for faces. */
-import { type Camera, Matrix4, type Plane, Ray, Vector3 } from "three";
+import { Matrix4, type Plane, Ray, Vector3 } from "three";
 import type { CageArrays, Kind } from "../model/types";
 import { withinLine } from "../model/vec";
 import type { PieceView } from "./pieceView";
 import { projected } from "./projected";
+import type { Screen } from "./screen";
 import { pointOf, Sight } from "./sight";
 
 export const reachInPixels = 12;
-
-export interface Screen {
-  camera: Camera;
-  width: number;
-  height: number;
-  /** What the view turns about, and the direction towards the eye. */
-  middle: Vector3;
-  back: Vector3;
-}
 
 export interface Hit {
   piece: string;

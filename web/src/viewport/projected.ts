@@ -1,7 +1,7 @@
 /** Where the vertices of a piece lie on the screen: looked up with every move of the pointer, computed when the view or the form moves. */
 import { type Matrix4, Vector3 } from "three";
 import type { PieceView } from "./pieceView";
-import type { Screen } from "./picking";
+import type { Screen } from "./screen";
 
 interface Held {
   version: number;

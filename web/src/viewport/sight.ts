@@ -4,7 +4,7 @@ import type { MeshBVH } from "three-mesh-bvh";
 import type { Kind } from "../model/types";
 import { meanNormal } from "../model/measure";
 import { cageBeside, quadsBeside } from "./besides";
-import type { Screen } from "./picking";
+import type { Screen } from "./screen";
 import type { PieceView } from "./pieceView";
 
 /** A face that is turned away further than this (a cosine, half a degree) shows its edge alone. */
