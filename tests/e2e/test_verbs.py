@@ -160,11 +160,13 @@ class Verbs(VerbCase):
         other = self.screen.faces_where(lambda x, y, z: z > 9, "p2")
         self.screen.click(self.screen.face_point(other[0], "p2"))
         self.previewed()
+        # As far apart as their edges are long: no fewer than bend well.
+        self.assertEqual(self.screen.field("Segments").input_value(), "3")
         self.apply(3)
         state = self.screen.state()
         self.assertEqual(len(state["pieces"]), 1)
         self.assertEqual(self.euler(state["pieces"][0]["id"]), 2)
-        self.assertEqual(len(self.screen.cage(state["pieces"][0]["id"])["faces"]), 10 + 16)
+        self.assertEqual(len(self.screen.cage(state["pieces"][0]["id"])["faces"]), 10 + 12)
 
     def test_counts_that_do_not_answer_each_other_are_explained_and_mended(self) -> None:
         self.begin_box((60, 60, 10), (6, 6, 2))

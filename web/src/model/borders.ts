@@ -61,14 +61,14 @@ export function gridOf(cage: CageArrays, faces: number[]): { u: number; v: numbe
   return u * v === faces.length ? { u, v } : null;
 }
 
-/** Segments between two ends that are about as long as the edges at them. */
+/** Between two ends so many segments that each is about as long as the edges at them; fewer than three bend badly. */
 export function segmentsBetween(ends: { cage: CageArrays; kind: Kind; ids: number[] }[]): number | null {
   if (ends.length !== 2) return null;
   const [a, b] = ends.map(({ cage, kind, ids }): Vec => middleOf(cage, kind, ids));
   const lengths = ends.flatMap(({ cage, kind, ids }) => edgesAt(cage, kind, ids));
   if (!lengths.length) return null;
   const mean = lengths.reduce((sum, x) => sum + x, 0) / lengths.length;
-  return mean > 0 ? Math.max(1, Math.min(32, Math.round(apart(a, b) / mean))) : null;
+  return mean > 0 ? Math.max(3, Math.min(32, Math.round(apart(a, b) / mean))) : null;
 }
 
 function edgesAt({ positions, edge_verts, edge_faces }: CageArrays, kind: Kind, ids: number[]): number[] {
