@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import re
 from collections.abc import Sequence
 from typing import Any
 
@@ -148,3 +149,29 @@ class Focus(VerbCase):
         self.previewed()
         self.page.keyboard.press("Enter")
         self.screen.steps(2)
+
+    def test_elements_are_picked_by_keys_alone(self) -> None:
+        self.begin_box((40, 30, 20), (4, 3, 2))
+        for key in ("0", "1", "v", "Control+ArrowRight"):
+            self.press(key)
+        first = self.picked_at()
+        self.assertEqual(first[1], -15, "what lies in the middle of the view, on the near side")
+        for key, way in (("Right", (10, 0, 0)), ("Up", (0, 0, 10)), ("Left", (-10, 0, 0)), ("Down", (0, 0, -10))):
+            before = self.picked_at()
+            self.press(f"Control+Arrow{key}")
+            np.testing.assert_allclose(self.picked_at() - before, way, atol=1e-9)
+        self.press("Control+Shift+ArrowRight")
+        self.page.get_by_test_id("chosen").get_by_text("2 vertices picked").wait_for()
+        for kind, word in (("e", "edge"), ("f", "face")):
+            self.press("Escape")
+            self.press(kind)
+            self.press("Escape")
+            self.press("Control+ArrowLeft")
+            self.page.get_by_test_id("chosen").get_by_text(f"1 {word} picked").wait_for()
+
+    def picked_at(self) -> Any:
+        """Where the picked vertex lies, by the fact strip."""
+        self.page.get_by_test_id("chosen").get_by_text("1 vertex picked").wait_for()
+        words = re.search(r"at (.*) mm", self.screen.chosen().replace("−", "-"))
+        assert words is not None
+        return np.array([float(x) for x in words.group(1).split(",")])

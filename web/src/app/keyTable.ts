@@ -10,7 +10,7 @@ import type { Registry } from "../model/registry";
 import { rules } from "../model/rules";
 import type { Kind } from "../model/types";
 import { changePlace } from "../panels/parts/focus";
-import { dragKeys, viewKeys } from "../viewport/keys";
+import { dragKeys, stepKeys, viewKeys } from "../viewport/keys";
 
 export interface ScreenActions {
   find(): void;
@@ -41,6 +41,7 @@ function picking(): KeyRow[] {
           if (rule.fits(pickKind, picked.length)) void pickBy(rule.rule(pickKind));
         }),
       ),
+    ...stepKeys,
     key(["H"], "pick through, or only what is seen", () => setThrough(!usePicking.getState().through)),
     key(["Escape"], "back out: the preview, then the tool or the selection", back, { shown: "Esc" }),
     key(["Escape"], "end comparing", () => show({ compare: null }), { shown: "Esc", holds: "comparing" }),

@@ -40,7 +40,7 @@ function Chosen() {
   const words = count
     ? `${count} ${count === 1 ? now.kind : plural[now.kind]} picked, ${cage ? figure(cage, now.kind, now.ids, unit) : ""}`
     : `No ${plural[pickKind]} picked`;
-  return <Typography variant="body2" data-testid="chosen" sx={{ fontWeight: 600 }}>{words}</Typography>;
+  return <Typography variant="body2" data-testid="chosen" role="status" sx={{ fontWeight: 600 }}>{words}</Typography>;
 }
 
 function OutOfSight() {

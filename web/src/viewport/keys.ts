@@ -5,6 +5,7 @@ import { type KeyRow, withMouse } from "../model/keys";
 import { axisVec, times } from "../model/vec";
 import { type Eye, viewNames } from "./camera";
 import { mainView } from "./mainView";
+import { step } from "./stepping";
 
 const turn = Math.PI / 12;
 const arrows: Record<string, [number, number]> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] };
@@ -48,6 +49,18 @@ function nudgeAlong(key: string): void {
   const { nudge: step, grid } = useShow.getState();
   nudge(times(axisVec(axis), Math.sign(direction[axis]) * sign * (step || grid)));
 }
+
+/** From element to element: without a mouse everything can be picked. */
+export const stepKeys: KeyRow[] = [
+  {
+    keys: Object.keys(arrows).map((key) => `Ctrl ${key}`), words: "pick the neighbour that way; with nothing picked, what lies in the middle", section: "Pick",
+    where: "form", shown: "Ctrl + arrows", act: (key) => step(key.replace("Ctrl ", ""), false),
+  },
+  {
+    keys: Object.keys(arrows).map((key) => `Ctrl Shift ${key}`), words: "add the neighbour that way", section: "Pick", where: "form",
+    shown: "Ctrl Shift + arrows", act: (key) => step(key.replace("Ctrl Shift ", ""), true),
+  },
+];
 
 /** What the sheet says of drags, whose keys whoever holds the drag takes; and nudging. */
 export const dragKeys: KeyRow[] = [

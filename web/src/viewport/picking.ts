@@ -41,6 +41,10 @@ export class Picker {
     this.toScreen.multiplyMatrices(screen.camera.projectionMatrix, screen.camera.matrixWorldInverse);
   }
 
+  get middleOfScreen(): [number, number] {
+    return [this.screen.width / 2, this.screen.height / 2];
+  }
+
   get view(): { middle: Vector3; back: Vector3 } {
     return this.screen;
   }

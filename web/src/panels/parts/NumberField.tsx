@@ -102,6 +102,7 @@ export function NumberField({ field, value, disabled, onChange }: Props) {
           }
         }}
         slotProps={{
+          formHelperText: fault === null ? undefined : { role: "alert" },
           htmlInput: { autoComplete: "off", "data-number": "", maxLength: 120 },
           input: ending ? { endAdornment: <InputAdornment position="end">{ending}</InputAdornment> } : undefined,
         }}
