@@ -175,3 +175,25 @@ class Focus(VerbCase):
         words = re.search(r"at (.*) mm", self.screen.chosen().replace("−", "-"))
         assert words is not None
         return np.array([float(x) for x in words.group(1).split(",")])
+
+
+class Touch(VerbCase):
+    def test_one_finger_beside_the_form_turns_the_view_and_a_touch_picks_nothing(self) -> None:
+        self.begin_box((20, 20, 20), (1, 1, 1))
+        self.press("f")
+        self.screen.click((0, 0, 10))
+        hand = self.page.context.new_cdp_session(self.page)
+
+        def finger(*points: tuple[float, float]) -> None:
+            for i, (x, y) in enumerate(points):
+                kind = "touchMove" if i else "touchStart"
+                hand.send("Input.dispatchTouchEvent", {"type": kind, "touchPoints": [{"x": x, "y": y}]})
+            hand.send("Input.dispatchTouchEvent", {"type": "touchEnd", "touchPoints": []})
+            self.screen.settled()
+
+        before = self.screen.viewport.get_attribute("data-view-projection")
+        finger((330, 560), (380, 540), (430, 520))
+        self.assertNotEqual(self.screen.viewport.get_attribute("data-view-projection"), before)
+        self.assertIn("1 face picked", self.screen.chosen())
+        finger((330, 560))
+        self.page.get_by_test_id("chosen").get_by_text("No faces picked").wait_for()

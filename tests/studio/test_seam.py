@@ -90,6 +90,20 @@ class AtTheSeam(unittest.TestCase):
             self.assertFalse((np.abs(x) < 1e-9).any(), "the seam is open")
 
 
+class UnequalEnds(unittest.TestCase):
+    def test_faces_of_more_than_four_sides_are_mentioned(self) -> None:
+        design = outcome(Design(), {"kind": "add-box", "size": [60, 60, 20], "counts": [6, 6, 1], "size_of": "cage"}).design
+
+        def near(x: float, y: float, at: float, within: float) -> bool:
+            return max(abs(x - at), abs(y - at)) < within
+
+        for wide, said in ((1.0, False), (11.0, True)):
+            ends = picked(design, "face", lambda x, y, z, w=wide: z > 9 and (near(x, y, -15, 1) or near(x, y, 15, w)))
+            command = read_command({"kind": "bridge", "piece": "p1", "picked": ends})
+            notes = " ".join(command.notes(command.apply(design)))
+            self.assertEqual("of the new faces have more than four sides" in notes, said, notes)
+
+
 class Crossings(unittest.TestCase):
     def test_a_hole_through_a_hole_is_said_and_marked(self) -> None:
         design = outcome(Design(), {"kind": "add-box", "size": [60, 60, 60], "counts": [3, 3, 4], "size_of": "cage"}).design

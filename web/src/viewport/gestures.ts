@@ -26,7 +26,7 @@ import { spotOnBody } from "./bodyEdges";
 const slack = 4;
 
 type Going =
-  | { what: "orbit" }
+  | { what: "orbit"; tap?: [number, number] }
   | { what: "pan" }
   | { what: "pinch" }
   | { what: "point"; x: number; y: number }
@@ -149,9 +149,16 @@ export class Gestures {
         this.going = { what: "paint", piece: null, ids: new Set() };
         this.paint(this.going, x, y);
       }
+      else if (event.pointerType === "touch" && !this.isOverForm(x, y)) this.going = { what: "orbit", tap: [x, y] };
       else if (!useShow.getState().compare)
         this.going = { what: "pick", x, y, add: event.shiftKey, band: false, line: [[x, y]] };
     }
+  }
+
+  /** A finger beside the form turns the view: there is no right button on it. */
+  private isOverForm(x: number, y: number): boolean {
+    const { pickKind } = usePicking.getState();
+    return this.scene.freePicker(true).at(pickKind, x, y) !== null;
   }
 
   private partAt(x: number, y: number): Part | null {
@@ -225,7 +232,9 @@ export class Gestures {
     this.going = null;
     this.band.style.display = this.lasso.style.display = "none";
     if (!going) return;
-    if (going.what === "handle") void this.keep(going.drag);
+    // Only touched, it picks nothing, as a click would.
+    if (going.what === "orbit" && going.tap && Math.hypot(x - going.tap[0], y - going.tap[1]) <= slack) void cleared().then(() => pickAt(this.scene, x, y, false));
+    else if (going.what === "handle") void this.keep(going.drag);
     else if (going.what === "point") {
       if (Math.hypot(x - going.x, y - going.y) <= slack) this.setPoint(x, y);
     } else if (going.what === "paint") {

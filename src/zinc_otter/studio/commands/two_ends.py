@@ -105,13 +105,15 @@ class Bridge(TwoEnds):
         return f"Bridged two ends of {self.between(design)}"
 
     def notes(self, outcome: Outcome) -> tuple[str, ...]:
-        if outcome.piece_id is None:
+        if outcome.piece_id is None or outcome.selected is None:
             return ()
         t = outcome.design.piece(outcome.piece_id).cage.topology
+        many = int(np.count_nonzero(np.diff(t.face_offsets)[outcome.selected.ids] > 4))
+        sides = (f"{many} of the new faces have more than four sides: the ends have unequal counts.",) if many else ()
         if t.is_closed and t.face_shell.max() == 0:
             holes = (2 - t.euler_characteristic) // 2
-            return (f"Closed, with {holes} {'hole' if holes == 1 else 'holes'} through it.",)
-        return (f"{len(t.open_edges)} edges stay open.",) if len(t.open_edges) else ()
+            return (f"Closed, with {holes} {'hole' if holes == 1 else 'holes'} through it.", *sides)
+        return (f"{len(t.open_edges)} edges stay open.", *sides) if len(t.open_edges) else sides
 
 
 class Zip(TwoEnds):
