@@ -18,8 +18,9 @@ export function flatBorder(cage: CageArrays | undefined): AxisPlane | null {
       let edges = 0;
       for (let e = 0; e < edge_open.length; e++)
         if (edge_open[e] && Math.abs(along(edge_verts[2 * e]) - at) < near && Math.abs(along(edge_verts[2 * e + 1]) - at) < near) edges += 1;
-      // Flat in this direction as a whole it is no half.
-      if (edges > 1 && high - low > near && (!best || edges > best.edges)) best = { axis, at, edges };
+      // An open rim that lies level is a vessel's, unless it lies in the ground plane; flat as a whole it is no half either.
+      const isRim = axis === 2 && Math.abs(at) > near;
+      if (!isRim && edges > 1 && high - low > near && (!best || edges > best.edges)) best = { axis, at, edges };
     }
   }
   return best && { axis: best.axis, at: best.at };

@@ -109,7 +109,9 @@ export class Picker {
   private canBeTaken(view: PieceView, kind: Kind, { id, ends, along }: Near): boolean {
     const at = position(view, ends[0]).lerp(position(view, ends[1]), along);
     if (this.sight.isCut(at)) return false;
-    return this.through || this.sight.isOpen(view, at, drawnInFront) || this.sight.sees(view, kind, id);
+    if (this.through || this.sight.isOpen(view, at, drawnInFront)) return true;
+    // A vertex that lies inside the surface is meant where it pulls; of an edge only the pointer's place counts.
+    return kind === "vertex" && this.sight.sees(view, kind, id);
   }
 
   vertex(piece: string, id: number): Vector3 {
