@@ -93,7 +93,8 @@ export class Eye {
     this.place();
   }
 
-  /** Let the eye take in a box; some pixels along the edges lie under cards. */
+  /** Let the eye take in a box; some pixels along the edges lie under cards. To the side it is not moved: it would turn about a
+   * place beside the form. */
   fit(box: Box3, { top, bottom, left }: Covered): void {
     if (box.isEmpty()) {
       this.target.set(0, 0, 0);
@@ -104,7 +105,7 @@ export class Eye {
       const free = Math.max(0.4, 1 - (0.6 * (top + bottom)) / this.height);
       const across = this.aspect - left / this.height;
       this.distance = radius / Math.sin((fieldOfView * Math.PI) / 360) / Math.min(across, free);
-      this.target.addScaledVector(this.up, ((top - bottom) / 2) * this.pixel).addScaledVector(this.right, (-left / 2) * this.pixel);
+      this.target.addScaledVector(this.up, ((top - bottom) / 2) * this.pixel);
     }
     this.place();
   }
