@@ -86,7 +86,7 @@ class Looking(BrowserCase):
             "Back": (0, 1, 0),
             "Left": (-1, 0, 0),
             "Top": (0, 0, 1),
-            "Bottom": (0, 0, -1),
+            "Low": (0, 0, -1),
         }
         for key, (name, direction) in enumerate(toward.items(), start=1):
             for act in (

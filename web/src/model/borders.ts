@@ -8,6 +8,7 @@ import { middleOf } from "./measure";
 export function flatBorder(cage: CageArrays | undefined): AxisPlane | null {
   if (!cage) return null;
   const { positions, edge_verts, edge_open } = cage;
+  const open = edge_open.reduce((sum, one) => sum + (one ? 1 : 0), 0);
   let best: (AxisPlane & { edges: number }) | null = null;
   for (const axis of [0, 1, 2] as const) {
     const along = (v: number) => positions[3 * v + axis];
@@ -20,7 +21,7 @@ export function flatBorder(cage: CageArrays | undefined): AxisPlane | null {
         if (edge_open[e] && Math.abs(along(edge_verts[2 * e]) - at) < near && Math.abs(along(edge_verts[2 * e + 1]) - at) < near) edges += 1;
       // An open rim that lies level is a vessel's, unless it lies in the ground plane; flat as a whole it is no half either.
       const isRim = axis === 2 && Math.abs(at) > near;
-      if (!isRim && edges > 1 && high - low > near && (!best || edges > best.edges)) best = { axis, at, edges };
+      if (!isRim && edges > 1 && edges > 0.75 * open && high - low > near && (!best || edges > best.edges)) best = { axis, at, edges };
     }
   }
   return best && { axis: best.axis, at: best.at };
