@@ -48,14 +48,6 @@ def list_bin(room: AtHand) -> list[DesignCard]:
     return [DesignCard.of(facts) for _, facts in sorted(binned, key=lambda pair: pair[0], reverse=True)]
 
 
-@router.delete("/bin", status_code=204)
-def empty_bin(room: AtHand) -> None:
-    """Delete all designs in the bin with all their steps, for good."""
-    for facts in room.store.designs():
-        if facts.binned_at is not None:
-            room.delete(facts.id)
-
-
 @router.put("/bin/{design_id}", status_code=204)
 def put_in_bin(design_id: str, room: AtHand) -> None:
     """Put a design into the bin: it stays as it is, and can be put back."""

@@ -111,6 +111,7 @@ class Store:
             return self._saved(session, row)
 
     def put_in_bin(self, design_id: str, binned: bool) -> None:
+        """Put a design into the bin, or take it out. It stays as it is. Raises UnknownDesignError."""
         with self.write() as session:
             row = self._row(session, design_id)
             row.binned_at = self._now() if binned else None

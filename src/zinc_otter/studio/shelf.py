@@ -104,9 +104,6 @@ class Shelf(Protocol):
     def rename(self, design_id: str, name: str | None, unit: Unit | None = None) -> Saved:
         """Give a design another name, or another unit to be shown in; no step."""
 
-    def put_in_bin(self, design_id: str, binned: bool) -> None:
-        """Put a design into the bin, or take it out. It stays as it is. Raises UnknownDesignError."""
-
     def delete(self, design_id: str) -> None:
         """Delete a design with all its steps."""
 

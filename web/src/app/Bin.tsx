@@ -34,7 +34,8 @@ export function Bin({ attempt }: { attempt: Attempt }) {
   if (!binned.length) return null;
   const forget = (meant: DesignCard[]) => {
     setAsked(null);
-    void attempt(() => (meant.length === binned.length ? service.emptyBin() : service.remove(meant[0].id)));
+    // Those that were asked about, and no other that somebody has put there since.
+    void attempt(() => Promise.all(meant.map(({ id }) => service.remove(id))));
   };
   return (
     <Box component="section" aria-label="Bin" sx={{ mt: 4 }}>

@@ -14,6 +14,7 @@ import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { NameField } from "../panels/parts/NameField";
 import { download, Refused, service } from "../live/service";
+import { keep, kept } from "../live/stores/kept";
 import type { DesignCard } from "../model/types";
 import { type Unit, unitNames, units } from "../model/units";
 import { BoxIcon, MoreIcon, PenIcon, PlaneIcon } from "../theme/icons";
@@ -21,7 +22,6 @@ import { colours } from "../theme/colours";
 import { type Attempt, Bin, JustBinned } from "./Bin";
 import { useDrop } from "./drop";
 import { Reading, Room } from "./Keeping";
-import { useKept } from "./kept";
 import { go } from "./route";
 
 export function FirstScreen() {
@@ -30,7 +30,7 @@ export function FirstScreen() {
   const [name, setName] = useState("");
   const [fault, setFault] = useState<string | null>(null);
   const [binned, setBinned] = useState<DesignCard | null>(null);
-  const [unit, setUnit] = useKept<Unit>("unit", "mm", units);
+  const [unit, setUnit] = useState<Unit>(() => units.find((u) => u === kept("unit")) ?? "mm");
 
   const attempt = async (act: () => Promise<unknown>) => {
     setFault(null);
@@ -40,6 +40,11 @@ export function FirstScreen() {
       setFault(e instanceof Refused ? e.message : String(e));
     }
     await client.invalidateQueries({ queryKey: ["designs"] });
+  };
+
+  const chooseUnit = (next: Unit) => {
+    setUnit(next);
+    keep("unit", next);
   };
 
   const begin = (tool: string | null) =>
@@ -84,7 +89,7 @@ export function FirstScreen() {
               slotProps={{ htmlInput: { maxLength: 80 } }}
               sx={{ width: 260, bgcolor: "#fff" }}
             />
-            <TextField select label="In" value={unit} onChange={(event) => setUnit(event.target.value as Unit)} sx={{ width: 130 }}>
+            <TextField select label="In" value={unit} onChange={(event) => chooseUnit(event.target.value as Unit)} sx={{ width: 130 }}>
               {units.map((u) => <MenuItem key={u} value={u}>{unitNames[u]}</MenuItem>)}
             </TextField>
             <Button variant="contained" startIcon={<BoxIcon />} onClick={() => void begin("box")}>

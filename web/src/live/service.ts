@@ -66,7 +66,6 @@ export const service = {
   bin: () => call<DesignCard[]>("GET", "/designs/bin"),
   putInBin: (id: string) => call<void>("PUT", `/designs/bin/${id}`),
   putBack: (id: string) => call<void>("DELETE", `/designs/bin/${id}`),
-  emptyBin: () => call<void>("DELETE", "/designs/bin"),
   remove: (id: string) => call<void>("DELETE", `/designs/${id}`),
   give: (id: string, revision: number, command: unknown) =>
     call<DesignState>("POST", `/designs/${id}/commands`, { revision, command }),

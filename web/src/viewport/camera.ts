@@ -93,8 +93,8 @@ export class Eye {
     this.place();
   }
 
-  /** Let the eye take in a box; some pixels along the edges lie under cards. To the side it is not moved: it would turn about a
-   * place beside the form. */
+  /** Let the eye take in a box; some pixels along the edges lie under cards. It is not moved aside, for then it would turn about a
+   * place beside the form: as much is left free on the other side. */
   fit(box: Box3, { top, bottom, left }: Covered): void {
     if (box.isEmpty()) {
       this.target.set(0, 0, 0);
@@ -103,8 +103,8 @@ export class Eye {
       box.getCenter(this.target);
       const radius = Math.max(box.getSize(new Vector3()).length() / 2, 0.5);
       const free = Math.max(0.4, 1 - (0.6 * (top + bottom)) / this.height);
-      const across = this.aspect - left / this.height;
-      this.distance = radius / Math.sin((fieldOfView * Math.PI) / 360) / Math.min(across, free);
+      const across = this.aspect - (2 * left) / this.height;
+      this.distance = radius / Math.sin((fieldOfView * Math.PI) / 360) / Math.max(Math.min(across, free), 0.3);
       this.target.addScaledVector(this.up, ((top - bottom) / 2) * this.pixel);
     }
     this.place();

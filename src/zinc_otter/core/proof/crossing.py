@@ -24,45 +24,35 @@ class Meetings:
     touch: Ints
 
 
-def meeting_faces(cage: Cage, level: int = 1) -> Meetings:
+def meeting_faces(cage: Cage, level: int = 1, among: Ints | None = None) -> Meetings:
     """Pairs of faces of a cage whose smooth surfaces meet where no edge or corner joins them.
 
     The surface is looked at as triangles of limit points at ``level``. Faces that cross somewhere do not count as touching.
-    """
-    stencils = build_stencils(cage, level)
-    points = evaluate(stencils, cage).points
-    quads = stencils.quads
-    found = meetings(points, np.stack([quads[:, [0, 1, 2]], quads[:, [0, 2, 3]]], axis=1).reshape(-1, 3))
-    count = cage.topology.face_count
-    cross, touch = (_pairs(stencils.face_of_quad[pairs // 2], count) for pairs in (found.cross, found.touch))
-    return Meetings(cross, touch[~_among(touch, cross, count)])
-
-
-def crossing_faces(cage: Cage, level: int = 1, among: Ints | None = None) -> Ints:
-    """Faces of a cage whose smooth surface, as triangles of limit points at ``level``, runs through another face's.
-
     With ``among`` only pairs count of which one at least is of these faces: what has changed.
     """
     stencils = build_stencils(cage, level)
     points = evaluate(stencils, cage).points
     quads, of_face = stencils.quads, stencils.face_of_quad
-    asked = np.ones(len(quads), dtype=bool) if among is None else _members(of_face, among, cage.topology.face_count)
-    if not asked.any():
-        return np.zeros(0, dtype=np.int32)
-    near = _near(points[quads], asked)
-    triangles = np.stack([quads[near][:, [0, 1, 2]], quads[near][:, [0, 2, 3]]], axis=1).reshape(-1, 3)
-    found = meetings(points, triangles, None if among is None else np.repeat(asked[near], 2)).cross
-    return np.unique(of_face[near][found // 2]).astype(np.int32)
+    asked = None if among is None else np.isin(of_face, among)
+    if asked is not None:
+        near = _near(points[quads], asked)
+        quads, of_face, asked = quads[near], of_face[near], asked[near]
+    triangles = np.stack([quads[:, [0, 1, 2]], quads[:, [0, 2, 3]]], axis=1).reshape(-1, 3)
+    found = meetings(points, triangles, None if asked is None else np.repeat(asked, 2))
+    count = cage.topology.face_count
+    cross, touch = (_pairs(of_face[pairs // 2], count) for pairs in (found.cross, found.touch))
+    return Meetings(cross, touch[~_among(touch, cross, count)])
 
 
-def _members(of: Ints, among: Ints, count: int) -> Bools:
-    wanted = np.zeros(count, dtype=bool)
-    wanted[among] = True
-    return np.asarray(wanted[of])
+def crossing_faces(cage: Cage, level: int = 1, among: Ints | None = None) -> Ints:
+    """Faces of a cage whose smooth surface runs through another face's; see :func:`meeting_faces`."""
+    return np.unique(meeting_faces(cage, level, among).cross).astype(np.int32)
 
 
 def _near(corners: Floats, asked: Bools) -> Ints:
-    """Quads (n, 4, 3) that reach into the box around those asked about."""
+    """Quads (n, 4, 3) that reach into the box around those asked about; none where none are."""
+    if not asked.any():
+        return np.zeros(0, dtype=np.int64)
     low, high = corners.min(axis=1), corners.max(axis=1)
     return np.flatnonzero(((high >= low[asked].min(axis=0)) & (low <= high[asked].max(axis=0))).all(axis=1))
 

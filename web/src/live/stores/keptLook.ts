@@ -1,5 +1,5 @@
 /** What of Look this browser keeps: how forms are shown, not which. */
-const address = "zinc-otter.look";
+import { keep, kept } from "./kept";
 
 const initial = {
   shows: "both" as "cage" | "surface" | "both",
@@ -20,7 +20,7 @@ const words: Partial<Record<keyof KeptLook, readonly string[]>> = { shows: ["cag
 /** What was kept, as far as it can be understood; what cannot is as it is at first. */
 export function rememberedLook(): KeptLook {
   try {
-    const said = JSON.parse(localStorage.getItem(address) ?? "{}") as Record<string, unknown>;
+    const said = JSON.parse(kept("look") ?? "{}") as Record<string, unknown>;
     const fits = ([name, value]: [string, unknown]) => {
       const known = initial[name as keyof KeptLook];
       const among = words[name as keyof KeptLook];
@@ -33,10 +33,5 @@ export function rememberedLook(): KeptLook {
 }
 
 export function keepLook(look: KeptLook): void {
-  const kept = Object.fromEntries(Object.keys(initial).map((name) => [name, look[name as keyof KeptLook]]));
-  try {
-    localStorage.setItem(address, JSON.stringify(kept));
-  } catch {
-    // Without storage it holds until the page is left.
-  }
+  keep("look", JSON.stringify(Object.fromEntries(Object.keys(initial).map((name) => [name, look[name as keyof KeptLook]]))));
 }

@@ -2,6 +2,7 @@
 import { create } from "zustand";
 import type { AxisPlane } from "../../model/context";
 import type { Frame, Vec } from "../../model/vec";
+import { keep, kept } from "./kept";
 import { keepLook, type KeptLook, rememberedLook } from "./keptLook";
 
 export type Shows = "cage" | "surface" | "both";
@@ -57,24 +58,15 @@ interface ShowStore {
 /** How finely this browser draws, and what it does where nothing was said. */
 const drawing = { quick: false, smooth: true };
 type Drawing = keyof typeof drawing;
-const kept = (name: Drawing) => `zinc-otter.${name}-drawing`;
 
 function remembered(name: Drawing): boolean {
-  try {
-    const said = localStorage.getItem(kept(name));
-    return said === null ? drawing[name] : said === "yes";
-  } catch {
-    return drawing[name];
-  }
+  const said = kept(`${name}-drawing`);
+  return said === null ? drawing[name] : said === "yes";
 }
 
 export function draw(name: Drawing, on: boolean): void {
   useShow.setState(name === "quick" ? { quick: on } : { smooth: on });
-  try {
-    localStorage.setItem(kept(name), on ? "yes" : "no");
-  } catch {
-    // Without storage it holds until the page is left.
-  }
+  keep(`${name}-drawing`, on ? "yes" : "no");
 }
 
 const look = rememberedLook();
