@@ -1,15 +1,17 @@
-"""Numbers as people write them, and picking by rules."""
+"""Numbers as people write them, picking by rules, and what cards begin with."""
 
 from __future__ import annotations
 
 from typing import Annotated, Any
 
 from fastapi import APIRouter, Query
-from pydantic import BaseModel, ConfigDict
+from pydantic import BaseModel, ConfigDict, JsonValue
 
 from zinc_otter.api.designs import AtHand
+from zinc_otter.core.errors import BadSelectionError
 from zinc_otter.core.units import LONGEST, Asked, read_number
-from zinc_otter.studio.commands import Picked
+from zinc_otter.studio.commands import Picked, commands
+from zinc_otter.studio.commands.base import InHand
 from zinc_otter.studio.picks import AnyRule
 from zinc_otter.studio.shelf import Unit
 
@@ -34,6 +36,33 @@ def get_number(
 ) -> NumberState:
     """The value of an expression with units, such as ``3/8 in``; a bare length is taken in ``unit``."""
     return NumberState(value=read_number(text, asked, unit))
+
+
+class Begin(BaseModel):
+    model_config = ConfigDict(extra="forbid")
+    kind: str
+    hand: InHand
+
+
+class Beginnings(BaseModel):
+    """Parameters by their names; those that follow from nothing are not among them."""
+
+    values: dict[str, JsonValue]
+
+
+@router.post("/designs/{design_id}/beginnings")
+def beginnings(design_id: str, given: Begin, room: AtHand) -> Beginnings:
+    """What the parameters of a command begin with, where that follows from what is in hand."""
+    command = commands().get(given.kind)
+    if command is None:
+        raise BadSelectionError(f"There is no command called {given.kind}.")
+    design = room.studio.saved(design_id).design
+    design.piece(given.hand.piece)
+    try:
+        return Beginnings(values=command.beginnings(design, given.hand))
+    except BadSelectionError:
+        # Nothing follows from what is picked: the tool will say itself what it needs.
+        return Beginnings(values={})
 
 
 @router.post("/designs/{design_id}/pieces/{piece_id}/pick", tags=["geometry"])

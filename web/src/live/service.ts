@@ -55,6 +55,8 @@ export const service = {
   showIn: (id: string, unit: "mm" | "cm" | "in") => call<DesignState>("PATCH", `/designs/${id}`, { unit }),
   number: (text: string, asked: string, unit: string) =>
     call<{ value: number }>("GET", `/number?${new URLSearchParams({ text, asked, unit })}`),
+  beginnings: (design: string, kind: string, hand: { piece: string; picked: Picked; far: { piece: string; picked: Picked } | null }) =>
+    call<{ values: Record<string, unknown> }>("POST", `/designs/${design}/beginnings`, { kind, hand }),
   pick: (design: string, id: string, rule: PickRule, picked: Picked) =>
     call<Picked>("POST", `${piece(design, id)}/pick`, { rule, picked }),
   addPicture: (design: string, revision: number, file: File, view: string) =>

@@ -5,6 +5,7 @@ import { initialValues, settledValues } from "../model/fields";
 import type { AnyFollower, Command } from "../model/types";
 import type { Vec } from "../model/vec";
 import { commandNow, contextNow, missing, target } from "./context";
+import { service } from "./service";
 import { callOff, commit, isWaited, lastDone, preview, turns, weigh } from "./line";
 import { nothingMeant, useBodies } from "./stores/bodies";
 import { useDesign } from "./stores/design";
@@ -34,8 +35,7 @@ function eagerly(): void {
 export function afresh(): void {
   const tool = toolInHand();
   if (tool?.is === "verb" && !tool.eager) useSession.setState({ values: settled() });
-  if (!useSession.getState().touched) beginFrom(tool);
-  eagerly();
+  if (!beginFrom(tool)) eagerly();
 }
 
 const layAside = () => useSession.setState({ toolId: null });
@@ -54,15 +54,35 @@ export function takeTool(id: string | null): void {
   weigh();
 }
 
-/** What follows from what is picked; nothing of it was set by hand. */
-function beginFrom(tool: Tool | null): void {
-  const begins = tool?.is === "verb" ? tool.begins?.(contextNow()) : undefined;
-  if (begins) useSession.setState(({ values }) => ({ values: { ...values, ...begins } }));
+/** Ask what the card begins with, which follows from what is in hand, and show it then. What is done meanwhile waits its turn. */
+function beginFrom(tool: Tool | null): boolean {
+  if (tool?.is !== "verb" || !tool.begins || useSession.getState().touched || missing()) return false;
+  const { begins } = tool;
+  turns.take(() => {
+    const { design, piece, pickKind, picked, far } = contextNow();
+    if (!design || !piece || toolInHand() !== tool) return;
+    const hand = { piece: piece.id, picked: { kind: pickKind, ids: picked }, far: far && { piece: far.piece, picked: { kind: far.kind, ids: far.ids } } };
+    turns.await(beginning);
+    void service
+      .beginnings(design.id, begins.kind, hand)
+      // Where nothing follows, or nothing is said, the card begins as it always does.
+      .then(({ values }) => (begins.read ? begins.read(values) : values), () => ({}))
+      .then((told) => {
+        if (toolInHand() === tool && !useSession.getState().touched) {
+          useSession.setState(({ values }) => ({ values: { ...values, ...told } }));
+          eagerly();
+        }
+        turns.answered(beginning);
+      });
+  });
+  return true;
 }
+
+/** The number of its turn: no message of the channel has it, nor any other request. */
+const beginning = -2;
 
 function begin(tool: Tool): void {
   useSession.setState({ station: tool.station });
-  beginFrom(tool);
   if (tool.is === "verb" && tool.atOnce) {
     turns.take(() => {
       const command = tool.command({}, contextNow());
@@ -73,7 +93,7 @@ function begin(tool: Tool): void {
     // A new piece is shown from the start, so that its sizes are seen before it is put down.
     useSession.setState({ touched: true });
     showPreview();
-  } else eagerly();
+  } else if (!beginFrom(tool)) eagerly();
 }
 
 /** Each station opens with the tool that its work begins with. */

@@ -509,6 +509,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/designs/{design_id}/beginnings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Beginnings
+         * @description What the parameters of a command begin with, where that follows from what is in hand.
+         */
+        post: operations["beginnings"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/designs/{design_id}/pieces/{piece_id}/pick": {
         parameters: {
             query?: never;
@@ -1965,6 +1985,22 @@ export interface components {
              * @enum {string}
              */
             rule: "band";
+        };
+        /** Begin */
+        Begin: {
+            /** Kind */
+            kind: string;
+            hand: components["schemas"]["InHand"];
+        };
+        /**
+         * Beginnings
+         * @description Parameters by their names; those that follow from nothing are not among them.
+         */
+        Beginnings: {
+            /** Values */
+            values: {
+                [key: string]: components["schemas"]["JsonValue"];
+            };
         };
         /**
          * BenchAnswer
@@ -3972,6 +4008,16 @@ export interface components {
             kind?: "imported";
         };
         /**
+         * InHand
+         * @description What is in hand when a tool is taken up.
+         */
+        InHand: {
+            /** Piece */
+            piece: string;
+            picked: components["schemas"]["Picked"];
+            far?: components["schemas"]["FarEnd"] | null;
+        };
+        /**
          * Inset
          * @description A ring of faces ``width`` mm wide within the rim of the picked, the inner faces ``depth`` mm along their normals.
          *
@@ -4032,6 +4078,7 @@ export interface components {
             /** Pieces */
             pieces: string[];
         };
+        JsonValue: unknown;
         /**
          * KeepVariant
          * @description Keep one of an original and its variants, under the original's name; the others are deleted.
@@ -12401,6 +12448,149 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["NumberState"];
+                };
+            };
+            /** @description The request cannot be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The key is missing. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It comes from another place, or designs are only read here. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such design, piece, asset, job or file. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description This is not done here. */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The rest of the request did not arrive. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The design has moved on, or the work was stopped. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request does not say how long it is. */
+            411: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request is too large. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It is refused: the detail says what is wrong, and the place where. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Something nobody foresaw; nothing was changed. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is too much to do at once, another program holds the designs, or they are damaged. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full; nothing was changed. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    beginnings: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                design_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Begin"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Beginnings"];
                 };
             };
             /** @description The request cannot be read. */

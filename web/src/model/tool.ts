@@ -92,8 +92,8 @@ interface Numbered<F extends Fields> {
   verb: string;
   /** What the button says that shows the fields that are seldom needed. */
   moreWords?: string;
-  /** What the card begins with where that follows from what is picked. */
-  begins?(context: Context): Partial<ValuesOf<F>>;
+  /** The command whose beginnings the card begins with: the service tells them, by the names of fields or as they are read. */
+  begins?: { kind: Command["kind"]; read?(told: Readonly<Record<string, unknown>>): Partial<ValuesOf<F>> };
   /** Sets other values that follow from one that was typed. */
   typed?(values: ValuesOf<F>, field: NameOf<F>): ValuesOf<F>;
   /** Beads on the form itself, each for one number. */

@@ -7,7 +7,7 @@ from collections.abc import Callable
 from dataclasses import dataclass
 from typing import Annotated, ClassVar, Literal
 
-from pydantic import BaseModel, ConfigDict, Field
+from pydantic import BaseModel, ConfigDict, Field, JsonValue
 
 from zinc_otter.core.cage import Edit, Kind, Selection
 from zinc_otter.core.cage.cage import LARGEST_LENGTH, Cage
@@ -46,6 +46,23 @@ class Picked(BaseModel):
         if self.kind == "piece":
             return everything(cage.topology, "face")
         return Selection.of(self.kind, self.ids)
+
+
+class FarEnd(BaseModel):
+    """An end that was picked earlier, on this piece or on another."""
+
+    model_config = ConfigDict(extra="forbid", frozen=True)
+    piece: PieceId
+    picked: Picked
+
+
+class InHand(BaseModel):
+    """What is in hand when a tool is taken up."""
+
+    model_config = ConfigDict(extra="forbid", frozen=True)
+    piece: PieceId
+    picked: Picked
+    far: FarEnd | None = None
 
 
 @dataclass(frozen=True, eq=False)
@@ -91,6 +108,11 @@ class Command(BaseModel, ABC):
     def notes(self, outcome: Outcome) -> tuple[str, ...]:
         """What is worth knowing of the outcome before it is kept, in plain words: how true it came out."""
         return outcome.remarks
+
+    @classmethod
+    def beginnings(cls, design: Design, hand: InHand) -> dict[str, JsonValue]:
+        """What parameters begin with where that follows from what is in hand, by their names. Raises CoreError."""
+        return {}
 
     def crossing_words(self, count: int) -> str:
         """What is said where so many faces of what it leads to run through others."""

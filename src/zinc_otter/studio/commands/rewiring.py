@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from typing import Annotated, Literal
 
-from pydantic import Field
+from pydantic import Field, JsonValue
 
 from zinc_otter.core.cage import Cage, Edit, Selection
 from zinc_otter.core.cage.edit import ElementMap
@@ -15,7 +15,7 @@ from zinc_otter.core.cage.symmetry import for_each_image
 from zinc_otter.core.errors import BadSelectionError
 from zinc_otter.core.holding import resample
 from zinc_otter.core.holding.resample import MOST
-from zinc_otter.studio.commands.base import OnSelection
+from zinc_otter.studio.commands.base import InHand, OnSelection
 from zinc_otter.studio.commands.labelled import labelled
 from zinc_otter.studio.design import Design
 
@@ -70,6 +70,12 @@ class Resample(OnSelection):
 
     def edit(self, cage: Cage, selection: Selection) -> Edit:
         return resample(cage, selection, self.u, self.v, density=self.density)
+
+    @classmethod
+    def beginnings(cls, design: Design, hand: InHand) -> dict[str, JsonValue]:
+        cage = design.piece(hand.piece).cage
+        u, v = grid_of(cage.topology, hand.picked.on(cage)).counts
+        return {"u": u, "v": v}
 
     def edited(self, design: Design, piece_id: str) -> tuple[Design, Edit]:
         piece = design.piece(piece_id)

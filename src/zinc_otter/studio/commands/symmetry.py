@@ -6,14 +6,15 @@ from dataclasses import replace
 from typing import Annotated, Literal
 
 import numpy as np
-from pydantic import Field
+from pydantic import Field, JsonValue
 
 from zinc_otter.core.cage import Cage, Selection
 from zinc_otter.core.cage.cage import unit
 from zinc_otter.core.cage.symmetry import Group, Plane, Symmetry, mirror, mirrored_copy, plane_at, radial
 from zinc_otter.core.cage.symmetry.assembling import assembled, cut_and_assembled, following, sides_of
+from zinc_otter.core.cage.symmetry.open_half import open_half
 from zinc_otter.core.errors import BadSelectionError
-from zinc_otter.studio.commands.base import Command, Direction, Length, Outcome, PieceId, Vector
+from zinc_otter.studio.commands.base import Command, Direction, InHand, Length, Outcome, PieceId, Vector
 from zinc_otter.studio.commands.labelled import labelled
 from zinc_otter.studio.design import Design, Follows, Piece
 from zinc_otter.studio.words import along_axes, number
@@ -62,6 +63,15 @@ class Mirror(Command):
             return Outcome(changed, piece.id)
         cage, symmetry = self._mirrored(piece, plane)
         return Outcome(design.with_piece(replace(piece, cage=cage, symmetry=symmetry)), piece.id, Selection.of("face", []))
+
+    @classmethod
+    def beginnings(cls, design: Design, hand: InHand) -> dict[str, JsonValue]:
+        half = open_half(design.piece(hand.piece).cage)
+        if half is None:
+            return {}
+        axis, at = half
+        normal: list[JsonValue] = [float(k == axis) for k in range(3)]
+        return {"way": "open", "normal": normal, "point": [at if k == axis else 0.0 for k in range(3)]}
 
     def _mirrored(self, piece: Piece, plane: Plane) -> tuple[Cage, Symmetry]:
         own = piece.symmetry

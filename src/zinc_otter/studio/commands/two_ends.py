@@ -6,27 +6,19 @@ from dataclasses import replace
 from typing import Annotated, Literal
 
 import numpy as np
-from pydantic import BaseModel, ConfigDict, Field
+from pydantic import Field, JsonValue
 
 from zinc_otter.core.cage import Cage, Edit, Selection
 from zinc_otter.core.cage.building.joining import joined
 from zinc_otter.core.cage.building.lifting import ends_of
-from zinc_otter.core.cage.edits.bridge import bridge
+from zinc_otter.core.cage.edits.bridge import bridge, fitting_segments
 from zinc_otter.core.cage.edits.zip import zip_chains
 from zinc_otter.core.cage.symmetry.image_by_image import regions
 from zinc_otter.core.errors import BadSelectionError
-from zinc_otter.studio.commands.base import OnSelection, Outcome, Picked, PieceId
+from zinc_otter.studio.commands.base import FarEnd, InHand, OnSelection, Outcome, Picked
 from zinc_otter.studio.commands.join_pieces import refuse_symmetric
 from zinc_otter.studio.commands.labelled import labelled
 from zinc_otter.studio.design import Design
-
-
-class FarEnd(BaseModel):
-    """An end that was picked earlier, on this piece or on another."""
-
-    model_config = ConfigDict(extra="forbid", frozen=True)
-    piece: PieceId
-    picked: Picked
 
 
 class TwoEnds(OnSelection):
@@ -100,6 +92,18 @@ class Bridge(TwoEnds):
         return bridge(
             cage, selection, segments=self.segments, shift=self.shift, strength=self.strength, add_loops=self.add_loops
         )
+
+    @classmethod
+    def beginnings(cls, design: Design, hand: InHand) -> dict[str, JsonValue]:
+        ends = []
+        given = [(hand.piece, hand.picked), *([(hand.far.piece, hand.far.picked)] if hand.far else [])]
+        for piece, on_it in given:
+            cage = design.piece(piece).cage
+            picked = on_it.on(cage)
+            picked.check(cage.topology)
+            label = ends_of(cage.topology, picked)
+            ends += [(cage, Selection.of(picked.kind, picked.ids[label == k])) for k in np.unique(label)]
+        return {"segments": fitting_segments(ends)} if len(ends) == 2 else {}
 
     def title(self, design: Design) -> str:
         return f"Bridged two ends of {self.between(design)}"

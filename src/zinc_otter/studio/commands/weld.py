@@ -4,12 +4,12 @@ from __future__ import annotations
 
 from typing import Annotated, Literal
 
-from pydantic import Field
+from pydantic import Field, JsonValue
 
 from zinc_otter.core.cage import Cage, Edit, Selection
 from zinc_otter.core.cage.edits.weld import weld, weld_close
 from zinc_otter.core.errors import BadNumberError
-from zinc_otter.studio.commands.base import Length, OnSelection, Vector
+from zinc_otter.studio.commands.base import InHand, Length, OnSelection, Vector
 from zinc_otter.studio.commands.labelled import labelled
 from zinc_otter.studio.design import Design
 
@@ -48,6 +48,12 @@ class Weld(OnSelection):
     def edited(self, design: Design, piece_id: str) -> tuple[Design, Edit]:
         # What lies close is welded wherever it is; all into one is meant for each side on its own.
         return super().edited(design, piece_id) if self.to == "close" else self.edited_image_by_image(design, piece_id)
+
+    @classmethod
+    def beginnings(cls, design: Design, hand: InHand) -> dict[str, JsonValue]:
+        # Two vertices that were picked are meant to become one, however far apart they are.
+        two = hand.picked.kind == "vertex" and len(hand.picked.ids) == 2
+        return {"to": "middle" if two else "close"}
 
     def title(self, design: Design) -> str:
         return f"Welded {self.what(design)}"

@@ -1,4 +1,3 @@
-import { gridOf } from "../../model/borders";
 import { drawn, verb } from "../../model/tool";
 import { parameter } from "../shared/fields";
 
@@ -20,9 +19,6 @@ export const tool = verb({
     v: parameter("resample", "v", { initial: 8 }),
     density: parameter("resample", "density", { keep: true }),
   },
-  begins({ piece, pickKind, picked, arrays }) {
-    const cage = piece && arrays(piece.id)?.cage;
-    return (pickKind === "face" && cage ? gridOf(cage, picked) : null) ?? {};
-  },
+  begins: { kind: "resample" },
   command: (v, { target }) => target && { kind: "resample", ...target, u: v.u, v: v.v, density: v.density },
 });

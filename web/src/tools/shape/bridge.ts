@@ -1,4 +1,3 @@
-import { groupsOf, segmentsBetween } from "../../model/borders";
 import { drawn, verb } from "../../model/tool";
 import { bothEnds } from "../shared/ends";
 import { parameter } from "../shared/fields";
@@ -26,14 +25,7 @@ export const tool = verb({
     loops: parameter("bridge", "add_loops"),
   },
   waysOut: { "/problems/bridge-counts": { words: "Add the missing loops", values: { loops: "yes" } } },
-  begins({ piece, pickKind, picked, far, arrays }) {
-    const cage = piece && arrays(piece.id)?.cage;
-    if (!cage) return {};
-    const here = groupsOf(cage, pickKind, picked).map((ids) => ({ cage, kind: pickKind, ids }));
-    const other = far && arrays(far.piece)?.cage;
-    const segments = segmentsBetween(other && far ? [...here, { cage: other, kind: far.kind, ids: far.ids }] : here);
-    return segments === null ? {} : { segments };
-  },
+  begins: { kind: "bridge" },
   command(v, context) {
     const ends = bothEnds(context);
     return ends && { kind: "bridge", ...ends, segments: v.segments, strength: v.strength / 100, shift: v.shift, add_loops: v.loops === "yes" };

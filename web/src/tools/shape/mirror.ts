@@ -1,5 +1,4 @@
 import { mirrorDrawing } from "../../model/drawings";
-import { flatBorder } from "../../model/borders";
 import { axisNames, verb } from "../../model/tool";
 import { choice, length, parameter } from "../shared/fields";
 import { axesOf, grip, pointAlong } from "../shared/placing";
@@ -30,9 +29,12 @@ export const tool = verb({
     keep: (v) => v.way === "cut" || v.way === "follow",
     tolerance: (v) => v.way === "cut" || v.way === "open",
   },
-  begins({ piece, arrays }) {
-    const flat = piece && flatBorder(arrays(piece.id)?.cage);
-    return flat ? { way: "open", axis: axisNames[flat.axis], at: flat.at } : {};
+  begins: {
+    kind: "mirror",
+    read({ way, normal, point }) {
+      const axis = Array.isArray(normal) ? normal.indexOf(1) : -1;
+      return way === "open" && axis >= 0 ? { way, axis: axisNames[axis], at: (point as number[])[axis] } : {};
+    },
   },
   command(v, { piece, placing }) {
     if (!piece) return null;

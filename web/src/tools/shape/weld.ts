@@ -21,8 +21,7 @@ export const tool = verb({
     tolerance: parameter("weld", "tolerance", { keep: true }),
   },
   shown: { tolerance: (v) => v.to === "close" },
-  // Two vertices that were picked are meant to become one, however far apart they are.
-  begins: ({ pickKind, picked }) => ({ to: pickKind === "vertex" && picked.length === 2 ? "middle" : "close" }),
+  begins: { kind: "weld" },
   command(v, { target, placing }) {
     if (!target) return null;
     const onto = v.to === "vertex" && target.picked.kind === "vertex" ? { onto: target.picked.ids[target.picked.ids.length - 1] } : {};

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Callable
+from collections.abc import Callable, Sequence
 from dataclasses import dataclass
 
 import numpy as np
@@ -14,11 +14,12 @@ from zinc_otter.core.cage.building.pairing import best_shift, brought_onto
 from zinc_otter.core.cage.cage import Cage, unit
 from zinc_otter.core.cage.edit import Edit, ElementMap, edges_between, rebuilt
 from zinc_otter.core.cage.edits.add_loop import split_rings
-from zinc_otter.core.cage.selection import Selection
+from zinc_otter.core.cage.selection import Selection, vertices_of
 from zinc_otter.core.cage.topology import Bools, Floats, Ints, Topology
 from zinc_otter.core.errors import BadNumberError, BadSelectionError, CoreError
 
 MOST_SEGMENTS = 64
+LEAST_FITTING = 3
 
 
 class BridgeCountError(CoreError):
@@ -72,6 +73,27 @@ def bridge(
         return _with_loops(cage, selection, lambda c, s: bridge(c, s, segments=segments, shift=shift, strength=strength))
     a, b = sorted(ends, key=lambda end: end.chain.edge_count)
     return _joined(cage, keep, a, b, segments, shift, strength)
+
+
+def fitting_segments(ends: Sequence[tuple[Cage, Selection]]) -> int:
+    """Between two ends so many segments that each is about as long as the edges at them; fewer than three bend badly.
+
+    >>> from zinc_otter.core.primitives import box
+    >>> cage = box((60, 10, 10), (6, 1, 1))
+    >>> fitting_segments([(cage, Selection.of("face", [f])) for f in np.flatnonzero(np.abs(cage.face_normals[:, 0]) > 0.9)])
+    6
+    """
+    middles, lengths = [], []
+    for cage, picked in ends:
+        t = cage.topology
+        verts = vertices_of(t, picked)
+        edges = picked.ids if picked.kind == "edge" else np.unique(t.corner_edge[np.isin(t.corner_face, picked.ids)])
+        middles.append((cage.positions[verts].min(axis=0) + cage.positions[verts].max(axis=0)) / 2)
+        a, b = cage.positions[t.edge_verts[edges]].transpose(1, 0, 2)
+        lengths.append(np.linalg.norm(a - b, axis=1))
+    mean = float(np.concatenate(lengths).mean())
+    apart = float(np.linalg.norm(middles[0] - middles[1]))
+    return int(np.clip(round(apart / mean), LEAST_FITTING, MOST_SEGMENTS)) if mean > 0 else LEAST_FITTING
 
 
 def _count_words(counts: list[int]) -> str:
