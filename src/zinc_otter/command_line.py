@@ -10,6 +10,7 @@ from collections.abc import Sequence
 from dataclasses import asdict
 from importlib.metadata import version
 from pathlib import Path
+from typing import NoReturn
 
 from platformdirs import user_data_dir
 
@@ -46,8 +47,15 @@ def _wrong(sentence: str) -> int:
 _ANYWAY = "write a body that is incomplete or not sound all the same, and say what is the matter"
 
 
+class _OneLine(argparse.ArgumentParser):
+    """Says in one line what is wrong; how a command is used stands in its help."""
+
+    def error(self, message: str) -> NoReturn:
+        self.exit(_wrong(f"{message} (see {self.prog} --help)"))
+
+
 def _parser() -> argparse.ArgumentParser:
-    parser = argparse.ArgumentParser(prog="zinc-otter", description=__doc__)
+    parser = _OneLine(prog="zinc-otter", description=__doc__)
     parser.add_argument("--version", action="version", version=f"zinc-otter {version('zinc-otter')}")
     commands = parser.add_subparsers(dest="name", required=True)
 
@@ -103,8 +111,10 @@ def _parser() -> argparse.ArgumentParser:
 
 
 def _port(text: str) -> int:
-    if not text.isdecimal() or not 1 <= int(text) <= 65535:
-        raise argparse.ArgumentTypeError(f"a port is a number from 1 to 65535, and {text!r} is none")
+    if not text.isdecimal() or int(text) > 65535:
+        raise argparse.ArgumentTypeError(
+            f"a port is a number from 1 to 65535, or 0 for any that is free, and {text!r} is none"
+        )
     return int(text)
 
 

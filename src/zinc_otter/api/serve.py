@@ -25,7 +25,7 @@ SECONDS_FOR_HEADERS = 10.0
 
 
 def serve(port: int, folder: Path, demo: bool, among_others: bool = False) -> None:
-    """Serve until stopped.
+    """Serve until stopped; on any port that is free for port 0.
 
     Raises CoreError when the port is taken, the folder is in use or holds others' things, or its database cannot be read;
     OSError when the folder cannot be used.
@@ -33,6 +33,7 @@ def serve(port: int, folder: Path, demo: bool, among_others: bool = False) -> No
     if not (WEB / "index.html").is_file():
         raise CoreError(f"The front end is not in {WEB}: make setup builds it; a wheel holds it.")
     listening = _listen(port)
+    port = listening.getsockname()[1]
     room = Room(folder, among_others, port)
     if room.store.reading:
         print(f"zinc-otter: {room.store.reading}", file=sys.stderr, flush=True)

@@ -94,7 +94,9 @@ def _doubled(corners: Ints) -> Ints:
     first = corners.argmin(axis=1)
     turned = np.take_along_axis(corners, (first[:, None] + np.arange(3)) % 3, axis=1)
     order = np.lexsort(turned.T)
-    same = (turned[order[1:]] == turned[order[:-1]]).all(axis=1)
+    # What has shrunk to a line or a point is no shell.
+    whole = (corners[:, [0, 1, 2]] != corners[:, [1, 2, 0]]).all(axis=1)[order]
+    same = (turned[order[1:]] == turned[order[:-1]]).all(axis=1) & whole[1:]
     return np.column_stack([order[:-1][same], order[1:][same]]).astype(np.int64)
 
 
