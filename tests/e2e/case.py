@@ -1,4 +1,4 @@
-"""A browser for all tests of a class, a fresh page for each test, and no request to anywhere else.
+"""One browser for all tests of a process, a fresh page for each test, and no request to anywhere else.
 
 Tests that work on the demo designs have a server each. The others begin designs of their own, and share one: starting takes
 some seconds.
@@ -6,11 +6,15 @@ some seconds.
 
 from __future__ import annotations
 
+import atexit
+import os
 import shutil
 import tempfile
 import unittest
+from functools import cache
 from pathlib import Path
-from typing import Any, ClassVar
+from typing import Any
+from unittest.mock import patch
 
 import numpy as np
 from playwright.sync_api import sync_playwright
@@ -18,18 +22,43 @@ from playwright.sync_api import sync_playwright
 from tests.e2e.harness import Screen, Server, demo_data, launch
 
 
+@cache
+def browser_of_all() -> Any:
+    playwright = sync_playwright().start()
+    atexit.register(playwright.stop)
+    return launch(playwright)
+
+
+def lasting_server(web: Path | None = None) -> Server:
+    """A server that lives as long as this process, with another front end where one is named."""
+    holder = tempfile.TemporaryDirectory(ignore_cleanup_errors=True)
+    atexit.register(holder.cleanup)
+    with patch.dict(os.environ, {"ZINC_OTTER_WEB": str(web)} if web else {}):
+        server = Server(Path(holder.name) / "data")
+    atexit.register(server.kill)
+    return server
+
+
+_shared: list[Server] = []
+
+
+def server_of_all() -> Server:
+    """The one server of the tests of this process; a new one where a test left it dead."""
+    if not (_shared and _shared[-1].is_alive):
+        _shared.append(lasting_server())
+    return _shared[-1]
+
+
 class BrowserCase(unittest.TestCase):
-    browser: ClassVar[Any]
-    server_of_all: ClassVar[Server | None]
     demo = False
 
-    @classmethod
-    def setUpClass(cls) -> None:
-        cls.server_of_all = None
-        playwright = sync_playwright().start()
-        cls.addClassCleanup(playwright.stop)
-        cls.browser = launch(playwright)
-        cls.addClassCleanup(cls.browser.close)
+    @property
+    def browser(self) -> Any:
+        return browser_of_all()
+
+    def server_here(self) -> Server:
+        """The server of tests that need no demo designs."""
+        return server_of_all()
 
     def setUp(self) -> None:
         holder = tempfile.TemporaryDirectory(ignore_cleanup_errors=True)
@@ -40,8 +69,8 @@ class BrowserCase(unittest.TestCase):
             self.server = Server(self.folder / "data", demo=True)
             self.addCleanup(self.server.kill)
         else:
-            self.server = self._shared()
-        context = self.browser.new_context(viewport={"width": 1280, "height": 800}, accept_downloads=True)
+            self.server = self.server_here()
+        self.context = context = self.browser.new_context(viewport={"width": 1280, "height": 800}, accept_downloads=True)
         self.addCleanup(context.close)
         # There is no graphics card here: draw as on any such machine.
         for how, on in (("quick", "yes"), ("smooth", "no")):
@@ -49,16 +78,6 @@ class BrowserCase(unittest.TestCase):
         self.screen = Screen(context.new_page(), self.server)
         self.page = self.screen.page
         self.expected_errors: tuple[str, ...] = ()
-
-    @classmethod
-    def _shared(cls) -> Server:
-        """The server of the class; a new one where a test left it dead."""
-        if cls.server_of_all is None or not cls.server_of_all.is_alive:
-            holder = tempfile.TemporaryDirectory(ignore_cleanup_errors=True)
-            cls.addClassCleanup(holder.cleanup)
-            cls.server_of_all = Server(Path(holder.name) / "data")
-            cls.addClassCleanup(cls.server_of_all.kill)
-        return cls.server_of_all
 
     def tearDown(self) -> None:
         self.assertEqual(self.screen.outside, [], "something was asked for from elsewhere")

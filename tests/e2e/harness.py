@@ -25,6 +25,8 @@ CHROMIUM = os.environ.get("CHROMIUM", "/usr/bin/chromium")
 _ALWAYS = [
     "--no-sandbox", "--disable-quic", "--no-first-run", "--no-default-browser-check", "--disable-background-networking",
     "--disable-component-update", "--disable-sync", "--disable-default-apps", "--ignore-gpu-blocklist",
+    # Putting the page together on a drawing card that is played by software costs as much as the form itself.
+    "--disable-gpu-compositing",
 ]  # fmt: skip
 _MESA = ["--use-gl=angle", "--use-angle=gl-egl"]
 _SWIFTSHADER = ["--use-gl=angle", "--use-angle=swiftshader", "--enable-unsafe-swiftshader"]

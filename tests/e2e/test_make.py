@@ -128,7 +128,7 @@ class Journey(BrowserCase):
         # The browser goes too, and comes back.
         address = self.page.url
         self.page.close()
-        page = self.browser.contexts[0].new_page()
+        page = self.context.new_page()
         from tests.e2e.harness import Screen
 
         self.screen = Screen(page, self.server)

@@ -2,17 +2,17 @@
 
 from __future__ import annotations
 
-import os
+import atexit
 import shutil
 import subprocess
 import tempfile
+from functools import cache
 from pathlib import Path
-from unittest.mock import patch
 
 import msgpack
 from playwright.sync_api import WebSocketRoute
 
-from tests.e2e.case import BrowserCase, VerbCase
+from tests.e2e.case import BrowserCase, VerbCase, lasting_server
 from tests.e2e.harness import Server
 from tests.e2e.renders import WEB
 
@@ -29,22 +29,23 @@ export const tool = verb({
 """
 
 
+@cache
+def with_trial() -> Server:
+    """A server whose front end was built with one tool more, in one file more."""
+    holder = tempfile.TemporaryDirectory(ignore_cleanup_errors=True)
+    atexit.register(holder.cleanup)
+    web = Path(holder.name) / "web"
+    shutil.copytree(WEB, web, ignore=shutil.ignore_patterns("node_modules", "dist", "build"))
+    (web / "node_modules").symlink_to(WEB / "node_modules")
+    (web / "src" / "tools" / "prove").mkdir()
+    (web / "src" / "tools" / "prove" / "trial.ts").write_text(TRIAL, "utf-8")
+    subprocess.run(["npm", "run", "--silent", "named"], cwd=web, check=True, capture_output=True)
+    return lasting_server(web / "build" / "named")
+
+
 class OneFile(VerbCase):
-    @classmethod
-    def _shared(cls) -> Server:
-        if cls.server_of_all is None:
-            holder = tempfile.TemporaryDirectory(ignore_cleanup_errors=True)
-            cls.addClassCleanup(holder.cleanup)
-            web = Path(holder.name) / "web"
-            shutil.copytree(WEB, web, ignore=shutil.ignore_patterns("node_modules", "dist", "build"))
-            (web / "node_modules").symlink_to(WEB / "node_modules")
-            (web / "src" / "tools" / "prove").mkdir()
-            (web / "src" / "tools" / "prove" / "trial.ts").write_text(TRIAL, "utf-8")
-            subprocess.run(["npm", "run", "--silent", "named"], cwd=web, check=True, capture_output=True)
-            with patch.dict(os.environ, {"ZINC_OTTER_WEB": str(web / "build" / "named")}):
-                cls.server_of_all = Server(Path(holder.name) / "data")
-            cls.addClassCleanup(cls.server_of_all.kill)
-        return cls.server_of_all
+    def server_here(self) -> Server:
+        return with_trial()
 
     def test_a_tool_in_a_station_that_had_none(self) -> None:
         self.begin_box((40, 30, 20), (2, 2, 1))

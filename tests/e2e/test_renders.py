@@ -2,14 +2,11 @@
 
 from __future__ import annotations
 
-import os
-import tempfile
-from pathlib import Path
-from unittest.mock import patch
+from functools import cache
 
 import numpy as np
 
-from tests.e2e.case import BrowserCase
+from tests.e2e.case import BrowserCase, lasting_server
 from tests.e2e.harness import Server
 from tests.e2e.renders import count_renders, named_build, rendered
 
@@ -17,16 +14,14 @@ STRIP = {"FactStrip", "Chosen", "Counts", "Clearances", "ClickHint"}
 CARD = {"Numbers", "FieldRow", "FieldInput", "NumberField", "Deeds", "CardHint", "ShowWhere"}
 
 
+@cache
+def with_names() -> Server:
+    return lasting_server(named_build())
+
+
 class Renders(BrowserCase):
-    @classmethod
-    def _shared(cls) -> Server:
-        if cls.server_of_all is None:
-            holder = tempfile.TemporaryDirectory(ignore_cleanup_errors=True)
-            cls.addClassCleanup(holder.cleanup)
-            with patch.dict(os.environ, {"ZINC_OTTER_WEB": str(named_build())}):
-                cls.server_of_all = Server(Path(holder.name) / "data")
-            cls.addClassCleanup(cls.server_of_all.kill)
-        return cls.server_of_all
+    def server_here(self) -> Server:
+        return with_names()
 
     def setUp(self) -> None:
         super().setUp()

@@ -256,7 +256,7 @@ class Shaping(BrowserCase):
     def test_a_tool_by_its_name_and_the_sheet_of_keys(self) -> None:
         self.page.keyboard.press("/")
         self.page.get_by_role("listbox").wait_for()
-        groups = self.page.locator("[role=listbox] > li > div").all_inner_texts()
+        groups = self.page.locator("[role=listbox] > li > p").all_inner_texts()
         self.assertEqual(groups, ["Set out", "Rough", "Shape", "Refine", "Make"])
         self.page.get_by_role("combobox", name="Find a tool").fill("extr")
         self.page.keyboard.press("Enter")
