@@ -23,6 +23,11 @@ setup: .stamps/python .stamps/web
 	$(VENV)/python -m pip install --quiet --disable-pip-version-check --no-deps --no-build-isolation -e .
 	@touch $@
 
+# What tests, looks over and measures; the application itself needs none of it.
+.stamps/develop: develop.lock .stamps/python
+	$(VENV)/python -m pip install --quiet --disable-pip-version-check -r develop.lock
+	@touch $@
+
 .stamps/npm: web/package-lock.json web/package.json
 	@mkdir -p .stamps
 	@command -v npm >/dev/null && command -v node >/dev/null || { echo "Install Node.js 20.19 or newer (or 22.12 or newer) with npm."; exit 1; }
@@ -46,35 +51,35 @@ demo: setup
 serve: setup
 	$(VENV)/zinc-otter serve --port $(PORT)
 
-test: setup .stamps/debian
+test: setup .stamps/develop .stamps/debian
 	$(VENV)/python -m tests
 
-test-core: .stamps/python .stamps/debian
+test-core: .stamps/develop .stamps/debian
 	$(VENV)/python -m tests core studio store api
 
-test-e2e: setup .stamps/debian
+test-e2e: setup .stamps/develop .stamps/debian
 	$(VENV)/python -m tests e2e
 
-bench: setup .stamps/debian
+bench: setup .stamps/develop .stamps/debian
 	$(VENV)/python -m bench
 	$(VENV)/python -m sheets.solids
 
-shots: setup .stamps/debian
+shots: setup .stamps/develop .stamps/debian
 	$(VENV)/python -m tests.e2e.shots
 	$(VENV)/python -m sheets.verbs
 
-tables: .stamps/python
+tables: .stamps/develop
 	$(VENV)/python -m sheets.tables
 	$(VENV)/python -m sheets.notices
 
-solids: .stamps/python
+solids: .stamps/develop
 	$(VENV)/python -m sheets.solids
 
 types: .stamps/python .stamps/npm
 	$(VENV)/zinc-otter openapi > docs/openapi.json
 	cd web && npm run --silent types
 
-lint: .stamps/python .stamps/npm
+lint: .stamps/develop .stamps/npm
 	$(VENV)/ruff check .
 	$(VENV)/mypy
 	cd web && npm run --silent check && npm run --silent lint

@@ -70,7 +70,7 @@ class Keeping(unittest.TestCase):
     def test_it_is_sqlite_in_wal_mode_with_migrations_noted(self) -> None:
         with sqlite3.connect(self.path) as connection:
             self.assertEqual(connection.execute("PRAGMA journal_mode").fetchone(), ("wal",))
-            self.assertEqual(connection.execute("SELECT version_num FROM alembic_version").fetchall(), [("0004",)])
+            self.assertEqual(connection.execute("SELECT version_num FROM alembic_version").fetchall(), [("0005",)])
 
     def test_tables_are_those_of_the_models(self) -> None:
         from alembic.autogenerate import compare_metadata

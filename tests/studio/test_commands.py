@@ -7,9 +7,9 @@ from pydantic import ValidationError
 
 from zinc_otter.core.errors import CoreError
 from zinc_otter.core.primitives import box
+from zinc_otter.core.words import extent, number
 from zinc_otter.studio.commands import Command, command_kinds, read_command
 from zinc_otter.studio.design import Design, UnknownPieceError
-from zinc_otter.studio.words import extent, number
 
 TOP = {"kind": "face", "ids": [1]}
 

@@ -48,7 +48,7 @@ class Followers(StudioCase):
         hollow = self.followers()[0].id
         saved = self.give(add(TRIM, before=hollow))
         self.assertEqual([type(f) for f in self.followers()], [Trim, Hollow])
-        self.assertEqual(saved.steps[-1].title, "Rim: added to Box")
+        self.assertEqual(saved.steps[-1].title, "Rim: trim Box by a plane")
         ids = [f.id for f in self.followers()]
         self.change("order-followers", order=ids[::-1])
         self.assertEqual([f.id for f in self.followers()], ids[::-1])
@@ -62,7 +62,41 @@ class Followers(StudioCase):
         self.assertEqual(self.followers()[0].point, (0, 0, 3))  # type: ignore[attr-defined]
         self.change("change-follower", follower={**TRIM, "id": trim.id, "point": [0, 0, 3], "on": False})
         titles = [step.title for step in self.studio.saved(self.id).steps[-2:]]
-        self.assertEqual(titles, ["Rim: changed", "Rim: switched off"])
+        self.assertEqual(titles, ["Rim: trim Box by a plane: changed", "Rim: trim Box by a plane: switched off"])
+
+    def test_steps_say_what_they_did(self) -> None:
+        self.give(BOX)
+        self.change("rename-piece", name="Grip")
+        self.change("rename-piece", piece="p2", name="Collar")
+        self.give(add({"kind": "combine", "way": "union", "body": {"kind": "piece", "piece": "p2"}}))
+        (union,) = self.followers()
+        for follower in (
+            {"kind": "fillet", "between": [union.id, "piece"], "radius": 3},
+            {"kind": "fillet", "between": ["piece", "piece"], "radius": 1, "end_radius": 2, "near": [0, 0, 5]},
+            {"kind": "cut-edge", "between": [union.id, ""], "distance": 0.5},
+            {"kind": "combine", "way": "subtract", "body": {"kind": "cylinder", "radius": 2, "height": 50}},
+            HOLLOW,
+            {"kind": "repeat-round", "count": 6},
+            {"kind": "scale-to-size", "length": 90},
+            {"kind": "trim-sheet", "sheet": "p2"},
+        ):
+            self.give(add(follower))
+        self.change("remove-follower", follower=self.followers()[4].id)
+        self.assertEqual(
+            [step.title for step in self.studio.saved(self.id).steps[-10:]],
+            [
+                "Unite Grip with Collar",
+                "Fillet 3 mm where Union meets Grip",
+                "Fillet 1 mm to 2 mm on an edge of Grip",
+                "Chamfer 0.5 mm where Union meets the rest",
+                "Subtract a cylinder from Grip",
+                "Hollow Grip to a wall of 1.5 mm",
+                "Repeat Grip 6 times round an axis",
+                "Scale Grip to 90 mm",
+                "Trim Grip by Collar",
+                "Subtract a cylinder from Grip: removed",
+            ],
+        )
 
     def test_undo_and_a_new_start_bring_them_back_exactly(self) -> None:
         self.give(add(HOLLOW))

@@ -246,7 +246,7 @@ class _Channel:
 
     async def _commit(self, seq: int, asked: AskCommit) -> None:
         def work() -> None:
-            self._room.told(self._room.studio.commit(self._design_id, asked.revision, asked.command))
+            self._room.told(self._room.studio.commit(self._design_id, asked.revision, asked.command, asked.instead))
 
         await asyncio.to_thread(work)
         await self._show_saved(seq)

@@ -39,11 +39,12 @@ class AskPreview(_Ask):
 
 
 class AskCommit(_Ask):
-    """Keep a command as a step."""
+    """Keep a command as a step, or ``instead`` of the present one."""
 
     do: Literal["commit"]
     revision: int = -1
     command: AnyCommand
+    instead: bool = False
 
 
 class AskCancel(_Ask):

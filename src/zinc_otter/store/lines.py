@@ -35,7 +35,7 @@ class Line:
 
 def line_of(session: Session, design_id: str, low: int, high: int) -> list[StepFacts]:
     """The steps of a line with numbers from ``low`` to ``high``."""
-    columns = (StepRow.id, StepRow.number, StepRow.title, StepRow.created_at)
+    columns = (StepRow.id, StepRow.number, StepRow.title, StepRow.created_at, StepRow.aside)
     within = (StepRow.design_id == design_id, StepRow.on_line, StepRow.number.between(low, high))
     found = session.execute(select(*columns).where(*within).order_by(StepRow.number))
-    return [StepFacts(r.id, r.number, r.title, r.created_at) for r in found]
+    return [StepFacts(r.id, r.number, r.title, r.created_at, r.aside) for r in found]

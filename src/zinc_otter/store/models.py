@@ -8,7 +8,7 @@ from __future__ import annotations
 from datetime import datetime
 from typing import Any
 
-from sqlalchemy import JSON, BigInteger, DateTime, ForeignKey, Index, LargeBinary, String
+from sqlalchemy import JSON, BigInteger, DateTime, ForeignKey, Index, LargeBinary, String, false
 from sqlalchemy.orm import DeclarativeBase, Mapped, mapped_column
 
 
@@ -43,6 +43,7 @@ class StepRow(Base):
     selected: Mapped[dict[str, Any] | None] = mapped_column(JSON)
     created_at: Mapped[datetime] = mapped_column(DateTime)
     on_line: Mapped[bool] = mapped_column(default=True)
+    aside: Mapped[bool] = mapped_column(default=False, server_default=false())
 
     __table_args__ = (
         Index("ix_steps_line", "design_id", "on_line", "number"),

@@ -161,17 +161,28 @@ class Store:
         command: dict[str, Any],
         design: Design,
         selected: dict[str, Any] | None,
+        aside: bool = False,
+        instead: bool = False,
     ) -> Saved:
-        """Keep a change as a new step after the present one. Raises StaleRevisionError."""
+        """Keep a change as a new step after the present one, or ``instead`` of it. Raises StaleRevisionError."""
         with self.write() as session:
             row = self._row(session, design_id, revision)
             head = session.get_one(StepRow, row.head_id)
+            if instead:
+                head = self._parent(session, head)
             undone = (StepRow.design_id == design_id) & StepRow.on_line & (StepRow.number > head.number)
             session.execute(update(StepRow).where(undone).values(on_line=False))
             step = self._new_step(session, row, head, title, command, design, selected)
+            step.aside = aside
             self._moved(row, step.id)
             row.tip_id = step.id
             return self._saved(session, row)
+
+    def before(self, design_id: str) -> Design:
+        """The design before its present step. Raises UnknownDesignError, also at the first step."""
+        with self.read() as session:
+            row = self._row(session, design_id)
+            return self._design_at(session, row, self._parent(session, session.get_one(StepRow, row.head_id)))
 
     def go_to(self, design_id: str, revision: int, step_id: int) -> Saved:
         """Make a step of the line the present one. Raises StaleRevisionError, UnknownDesignError."""
@@ -333,18 +344,27 @@ class Store:
         head = session.get(StepRow, row.head_id)
         if head is None:
             raise StoreDamagedError(damaged(f"The design “{row.name}”"))
-        hashes = blob_hashes(head.document) - asset_hashes(head.document)
-        blobs = {b.hash: b.data for b in session.scalars(select(BlobRow).where(BlobRow.hash.in_(hashes)))}
-        try:
-            design = from_document(head.document, blobs)
-        except Exception as error:
-            # Whatever comes of bytes that are not what was written.
-            raise StoreDamagedError(damaged(f"The design “{row.name}”")) from error
+        design = self._design_at(session, row, head)
         line = Line.around(session, row.id, head.number)
         return Saved(
             _facts(row, head.number), design, line.steps, row.head_id, self._selected(session, head, line.steps),
             line.earlier, line.later,
         )  # fmt: skip
+
+    def _design_at(self, session: Session, row: DesignRow, step: StepRow) -> Design:
+        hashes = blob_hashes(step.document) - asset_hashes(step.document)
+        blobs = {b.hash: b.data for b in session.scalars(select(BlobRow).where(BlobRow.hash.in_(hashes)))}
+        try:
+            return from_document(step.document, blobs)
+        except Exception as error:
+            # Whatever comes of bytes that are not what was written.
+            raise StoreDamagedError(damaged(f"The design “{row.name}”")) from error
+
+    def _parent(self, session: Session, step: StepRow) -> StepRow:
+        parent = session.get(StepRow, step.parent_id) if step.parent_id is not None else None
+        if parent is None:
+            raise UnknownDesignError("There is no step before the present one.")
+        return parent
 
     def _selected(self, session: Session, head: StepRow, steps: tuple[StepFacts, ...]) -> dict[str, Any] | None:
         """What the designer has in hand at a step: after undo, what the undone step was done to."""

@@ -60,6 +60,8 @@ class StepFacts:
     number: int
     title: str
     created_at: datetime
+    aside: bool = False
+    """Whether it changed only what is seen: it is undone like the others, but is none of the form's steps."""
 
 
 @dataclass(frozen=True)
@@ -118,8 +120,13 @@ class Shelf(Protocol):
         command: dict[str, Any],
         design: Design,
         selected: dict[str, Any] | None,
+        aside: bool = False,
+        instead: bool = False,
     ) -> Saved:
-        """Keep a change as a new step. Raises StaleRevisionError, StoreFullError."""
+        """Keep a change as a new step, or ``instead`` of the present one. Raises StaleRevisionError, StoreFullError."""
+
+    def before(self, design_id: str) -> Design:
+        """The design before its present step. Raises UnknownDesignError, also at the first step."""
 
     def go_to(self, design_id: str, revision: int, step_id: int) -> Saved:
         """Make a step of the list the present one. Raises StaleRevisionError, UnknownDesignError."""

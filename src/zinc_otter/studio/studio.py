@@ -73,24 +73,30 @@ class Studio:
                 self._previews.pop(next(iter(self._previews)))
         return outcome
 
-    def commit(self, design_id: str, revision: int, command: Command) -> Saved:
-        """Keep a command as one step: the last preview, when it was of the same command. Raises as preview does."""
+    def commit(self, design_id: str, revision: int, command: Command, instead: bool = False) -> Saved:
+        """Keep a command as one step: the last preview, when it was of the same command. Raises as preview does.
+
+        ``instead`` of the present step: a run of small ones is one step, told by its sum.
+        """
         with self._change(design_id):
             with self._lock:
                 last = self._previews.pop(design_id, None)
             saved = self._at(design_id, revision)
-            if last is not None and last.revision == revision and last.command == command:
+            design = self._shelf.before(design_id) if instead else saved.design
+            if not instead and last is not None and last.revision == revision and last.command == command:
                 outcome = last.outcome
             else:
-                outcome = self._apply(design_id, command, saved.design, self._meshes)
+                outcome = self._apply(design_id, command, design, self._meshes)
             return self._keep(
                 self._shelf.add_step(
                     design_id,
                     revision,
-                    command.title(saved.design),
+                    command.title(design),
                     command.model_dump(mode="json"),
                     outcome.design,
                     _selected_document(outcome),
+                    command.is_aside(),
+                    instead,
                 )
             )
 

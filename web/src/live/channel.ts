@@ -45,11 +45,11 @@ export class Channel {
   }
 
   /** The number of the message by which the answer will be known; 0 where there is no connection. */
-  commit(revision: number, command: Command): number {
+  commit(revision: number, command: Command, instead = false): number {
     // A preview of the same that is being worked on becomes the step.
     this.waiting = null;
     this.previewing = false;
-    return this.send({ do: "commit", revision, command });
+    return this.send({ do: "commit", revision, command, instead });
   }
 
   smooth(level: number | null): void {

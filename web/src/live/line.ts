@@ -44,11 +44,11 @@ function answerOf(seq: number): Promise<DesignState | null> {
   return seq ? new Promise((resolve) => waiting.set(seq, resolve)) : Promise.resolve(null);
 }
 
-/** Keep a command as a step, now. The answer is the design that it led to, or null where it was refused. */
-export function commit(command: Command): Promise<DesignState | null> {
+/** Keep a command as a step, now, or instead of the present one. The answer is the design that it led to, or null where it was refused. */
+export function commit(command: Command, instead = false): Promise<DesignState | null> {
   const { design } = useDesign.getState();
   if (!design || !channel) return Promise.resolve(null);
-  const seq = channel.commit(design.revision, command);
+  const seq = channel.commit(design.revision, command, instead);
   turns.await(seq);
   if ("picked" in command) last = command;
   return answerOf(seq);

@@ -20,7 +20,8 @@ import { useReach } from "./stores/reach";
 import { toolInHand, useSession } from "./stores/session";
 import { useShow } from "./stores/show";
 import { showNothing } from "./stores/shown";
-import { forgetNudge, settled } from "./tooling";
+import { forgetNudges } from "./nudging";
+import { settled } from "./tooling";
 
 /** Open a design; the answer closes it again. */
 export function open(id: string): () => void {
@@ -29,7 +30,7 @@ export function open(id: string): () => void {
   usePicking.setState({ picked: [], others: [], piece: null });
   useSession.setState({ toolId: null });
   // What this screen remembers of one design means nothing in another.
-  useShow.setState({ pivot: null, compare: null, isolated: false, section: null, reference: null, plane: "ground" });
+  useShow.setState({ pivot: null, compare: null, isolated: false, glass: [], section: null, reference: null, plane: "ground" });
   useEnds.setState({ far: null });
   useReach.setState({ within: null, weights: null });
   useCurves.setState({ section: null, seam: false, edges: false, list: [] });
@@ -55,7 +56,7 @@ function connected(yes: boolean): void {
   useDesign.setState({ connected: yes, working: null });
   // What was under way may have been kept or not: the state that comes now tells.
   forgetWaiting();
-  forgetNudge();
+  forgetNudges();
   if (yes) tellAgain();
 }
 

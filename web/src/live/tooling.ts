@@ -3,7 +3,6 @@ import type { Values } from "../model/values";
 import { fieldsOf, isEager, type StationId, type Tool } from "../model/tool";
 import { initialValues, settledValues } from "../model/fields";
 import type { AnyFollower, Command } from "../model/types";
-import type { Vec } from "../model/vec";
 import { commandNow, contextNow, missing, target } from "./context";
 import { service } from "./service";
 import { callOff, commit, isWaited, lastDone, preview, turns, weigh } from "./line";
@@ -182,26 +181,6 @@ export function repeat(): void {
   });
 }
 
-// Keys that come again before the last nudge was kept add up to one.
-let nudged: Vec | null = null;
-
-/** Move what is picked a little, as one step. */
-export function nudge(vector: Vec): void {
-  if (nudged) {
-    nudged = nudged.map((x, i) => x + vector[i]) as Vec;
-    return;
-  }
-  nudged = vector;
-  turns.take(() => {
-    const at = target();
-    if (at && nudged) void commit({ kind: "move", ...at, vector: nudged });
-    nudged = null;
-  });
-}
-
-export const forgetNudge = (): void => {
-  nudged = null;
-};
 
 /** Take up the tool that takes a file which was dropped; false where there is none. */
 export function takeFile(file: File): boolean {

@@ -4281,7 +4281,7 @@ export interface components {
         };
         /**
          * LockPiece
-         * @description Lock a piece against changes, or unlock it, and those of its group with it.
+         * @description Lock a piece against changes, or unlock it, and those of its group with it where that is wished.
          */
         LockPiece: {
             /**
@@ -4293,6 +4293,11 @@ export interface components {
             piece: string;
             /** Locked */
             locked: boolean;
+            /**
+             * With Group
+             * @default true
+             */
+            with_group?: boolean;
         };
         /**
          * Loop
@@ -5901,7 +5906,7 @@ export interface components {
         };
         /**
          * ShowPiece
-         * @description Show or hide a piece, and those of its group with it.
+         * @description Show or hide a piece, and those of its group with it where that is wished.
          */
         ShowPiece: {
             /**
@@ -5913,6 +5918,11 @@ export interface components {
             piece: string;
             /** Visible */
             visible: boolean;
+            /**
+             * With Group
+             * @default true
+             */
+            with_group?: boolean;
         };
         /**
          * Similar
@@ -6152,6 +6162,11 @@ export interface components {
              * Format: date-time
              */
             created_at: string;
+            /**
+             * Aside
+             * @description It changed only what is seen: it is undone, but is no step of the form.
+             */
+            aside: boolean;
         };
         /**
          * Straighten
@@ -6939,7 +6954,7 @@ export interface components {
         };
         /**
          * AskCommit
-         * @description Keep a command as a step.
+         * @description Keep a command as a step, or ``instead`` of the present one.
          */
         AskCommit: {
             /**
@@ -6959,6 +6974,11 @@ export interface components {
             revision?: number;
             /** Command */
             command: components["schemas"]["AddBox"] | components["schemas"]["AddCage"] | components["schemas"]["AddCapsule"] | components["schemas"]["AddComponent"] | components["schemas"]["AddCone"] | components["schemas"]["AddCylinder"] | components["schemas"]["AddFollower"] | components["schemas"]["AddLoop"] | components["schemas"]["AddPicture"] | components["schemas"]["AddPlane"] | components["schemas"]["AddPoledSphere"] | components["schemas"]["AddSphere"] | components["schemas"]["AddTorus"] | components["schemas"]["AddTube"] | components["schemas"]["AgreeNormals"] | components["schemas"]["Attract"] | components["schemas"]["Bend"] | components["schemas"]["Bridge"] | components["schemas"]["Chamfer"] | components["schemas"]["ChangeFollower"] | components["schemas"]["ChangeReference"] | components["schemas"]["Circle"] | components["schemas"]["Collapse"] | components["schemas"]["ColourPiece"] | components["schemas"]["CreaseLike"] | components["schemas"]["Delete"] | components["schemas"]["DeletePiece"] | components["schemas"]["DeleteReference"] | components["schemas"]["Detach"] | components["schemas"]["DuplicatePiece"] | components["schemas"]["Extrude"] | components["schemas"]["ExtrudeAlong"] | components["schemas"]["Fill"] | components["schemas"]["FillDrawn"] | components["schemas"]["FillOutline"] | components["schemas"]["Flatten"] | components["schemas"]["Flip"] | components["schemas"]["ForgetFaces"] | components["schemas"]["GroupPieces"] | components["schemas"]["Heal"] | components["schemas"]["Inset"] | components["schemas"]["JoinPieces"] | components["schemas"]["KeepVariant"] | components["schemas"]["Knife"] | components["schemas"]["LayFace"] | components["schemas"]["LineUp"] | components["schemas"]["LockPiece"] | components["schemas"]["MakeIndependent"] | components["schemas"]["MakeVariant"] | components["schemas"]["MeasurePicture"] | components["schemas"]["Mirror"] | components["schemas"]["Move"] | components["schemas"]["MoveAlongNormal"] | components["schemas"]["MoveEach"] | components["schemas"]["NameFaces"] | components["schemas"]["OrderFollowers"] | components["schemas"]["OrderPiece"] | components["schemas"]["PlaceComponent"] | components["schemas"]["PlacePicture"] | components["schemas"]["Relax"] | components["schemas"]["Remove"] | components["schemas"]["RemoveFollower"] | components["schemas"]["RenamePiece"] | components["schemas"]["RepeatAround"] | components["schemas"]["Resample"] | components["schemas"]["ScaleCreases"] | components["schemas"]["SetCorner"] | components["schemas"]["SetCrease"] | components["schemas"]["ShowPiece"] | components["schemas"]["SizeBy"] | components["schemas"]["Slide"] | components["schemas"]["SpaceEvenly"] | components["schemas"]["Spin"] | components["schemas"]["SplitParts"] | components["schemas"]["Straighten"] | components["schemas"]["Taper"] | components["schemas"]["Thicken"] | components["schemas"]["Turn"] | components["schemas"]["Twist"] | components["schemas"]["Weld"] | components["schemas"]["Zip"];
+            /**
+             * Instead
+             * @default false
+             */
+            instead?: boolean;
         };
         /**
          * AskCurves

@@ -1,6 +1,6 @@
 /** The main view, and beside it a second flat one where it is wanted: both live. */
 import Box from "@mui/material/Box";
-import { useCallback, useEffect, useState } from "react";
+import { useEffect, useState } from "react";
 import { useShow } from "../live/stores/show";
 import { mainView } from "./mainView";
 import type { Scene } from "./scene";
@@ -10,16 +10,12 @@ import { ViewDial } from "./ViewDial";
 
 export function Viewport() {
   const [scene, setScene] = useState<Scene | null>(null);
-  const [flat, setFlat] = useState(false);
+  const flat = useShow((s) => s.flat);
   const second = useShow((s) => s.second);
-  const toggleFlat = useCallback(() => {
-    if (!scene) return;
-    setFlat(scene.toggleFlat());
-  }, [scene]);
   useEffect(() => {
-    Object.assign(mainView, { scene, toggleFlat });
-    return () => void Object.assign(mainView, { scene: null });
-  }, [scene, toggleFlat]);
+    mainView.scene = scene;
+    return () => void (mainView.scene = null);
+  }, [scene]);
   return (
     <Box sx={{ position: "absolute", inset: 0, display: "flex" }}>
       <Box sx={{ position: "relative", flex: second ? "0 0 58%" : "1 1 100%", minWidth: 0 }}>
@@ -32,7 +28,7 @@ export function Viewport() {
           <ViewDial
             flat={flat}
             low={second !== null}
-            onFlat={toggleFlat}
+            onFlat={() => scene.toggleFlat()}
             onView={(view) => {
               scene.eye.take(view);
               // Two that are compared stand apart along the screen, wherever it has turned to.

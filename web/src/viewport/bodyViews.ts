@@ -6,7 +6,7 @@ import type { Material } from "../live/stores/show";
 import type { Body } from "../model/types";
 import { colours } from "../theme/colours";
 import { Lines } from "./lines";
-import { surfaceMaterial, surfaceTexture } from "./materials";
+import { asGlass, surfaceMaterial, surfaceTexture } from "./materials";
 import { type Sign, Signs } from "./signs";
 
 interface Shown {
@@ -80,10 +80,11 @@ export class BodyViews {
     this.broken.geometry.setAttribute("position", new BufferAttribute(new Float32Array(broken.flat()), 3));
   }
 
-  dress(visible: (id: string) => boolean, colourOf: (id: string) => string, material: Material): void {
+  dress(visible: (id: string) => boolean, colourOf: (id: string) => string, material: Material, isGlass: (id: string) => boolean): void {
     for (const [id, { mesh }] of this.shown) {
       mesh.visible = visible(id);
       mesh.material.matcap = surfaceTexture(material, colourOf(id));
+      asGlass(mesh, isGlass(id));
     }
   }
 

@@ -28,11 +28,22 @@ export class Eye {
   distance = 220;
   azimuth = views["three-quarter"][0];
   elevation = views["three-quarter"][1];
-  flat = false;
+  /** Whether a hand chose where it looks from, and not only how much fits. */
+  byHand = false;
+  private isFlat = false;
   private aspect = 1;
   private height = 1;
   private readonly perspective = new PerspectiveCamera(fieldOfView, 1, 0.1, 10_000);
   private readonly parallel = new OrthographicCamera(-1, 1, 1, -1, 0.1, 10_000);
+
+  get flat(): boolean {
+    return this.isFlat;
+  }
+
+  set flat(flat: boolean) {
+    this.isFlat = flat;
+    this.byHand = true;
+  }
 
   get camera(): Camera {
     return this.flat ? this.parallel : this.perspective;
@@ -68,6 +79,7 @@ export class Eye {
   }
 
   orbit(dx: number, dy: number): void {
+    this.byHand = true;
     this.azimuth -= dx;
     this.elevation = Math.max(-quarter, Math.min(quarter, this.elevation + dy));
     this.place();
@@ -75,12 +87,14 @@ export class Eye {
 
   /** Pan by pixels, so that what lies under the pointer stays under it. */
   pan(dx: number, dy: number): void {
+    this.byHand = true;
     this.target.addScaledVector(this.right, -dx * this.pixel).addScaledVector(this.up, dy * this.pixel);
     this.place();
   }
 
   /** Zoom by a factor, holding still the point at (x, y) pixels from the middle of the view. */
   zoom(factor: number, x = 0, y = 0): void {
+    this.byHand = true;
     const before = this.pixel;
     this.distance = Math.max(0.5, Math.min(50_000, this.distance * factor));
     const shift = before - this.pixel;
@@ -89,7 +103,20 @@ export class Eye {
   }
 
   take(view: ViewName): void {
+    this.byHand = true;
     [this.azimuth, this.elevation] = views[view];
+    this.place();
+  }
+
+  /** Where it looks from, as numbers that can be kept. */
+  get stand(): number[] {
+    return [...this.target.toArray(), this.distance, this.azimuth, this.elevation, +this.flat];
+  }
+
+  /** Look from there again. */
+  look([x, y, z, distance, azimuth, elevation, flat]: number[]): void {
+    this.target.set(x, y, z);
+    Object.assign(this, { distance, azimuth, elevation, flat: flat === 1 });
     this.place();
   }
 

@@ -1,5 +1,5 @@
 /** The view's own keys, and those that belong to a drag. */
-import { nudge } from "../live/tooling";
+import { nudge } from "../live/nudging";
 import { useShow } from "../live/stores/show";
 import { type KeyRow, withMouse } from "../model/keys";
 import { axisVec, times } from "../model/vec";
@@ -32,7 +32,7 @@ export const viewKeys: KeyRow[] = [
   }), { where: "form", shown: "middle drag, Shift + right drag" }),
   view(["+", "-"], "zoom", withEye((eye, key) => eye.zoom(key === "+" ? 0.85 : 1 / 0.85)), { where: "form", shown: "wheel, + and −" }),
   view(viewNames.map((_, i) => String(i + 1)), viewNames.join(", "), withEye((eye, key) => eye.take(viewNames[Number(key) - 1])), { shown: "1 – 7" }),
-  view(["0"], "perspective or flat", () => mainView.toggleFlat()),
+  view(["0"], "perspective or flat", () => mainView.scene?.toggleFlat()),
   view(["."], "fit all into view", () => mainView.scene?.fit()),
 ];
 

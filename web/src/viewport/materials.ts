@@ -1,5 +1,5 @@
 /** What forms are made of on the screen: clays of several colours, metal, and dark-line stripes to judge highlights. */
-import { type CanvasTexture, DoubleSide, MeshMatcapMaterial, type Plane } from "three";
+import { type BufferGeometry, type CanvasTexture, DoubleSide, type Mesh, MeshMatcapMaterial, type Plane } from "three";
 import type { Material } from "../live/stores/show";
 import { clays } from "../theme/clays";
 import { clay, painted } from "./matcap";
@@ -34,6 +34,14 @@ export function surfaceMaterial(planes: Plane[], tinted: { value: number }): Mes
     );
   };
   return material;
+}
+
+/** Seen through, or not. */
+export function asGlass(mesh: Mesh<BufferGeometry, MeshMatcapMaterial>, glass: boolean): void {
+  const { material } = mesh;
+  if (material.transparent !== glass) material.needsUpdate = true;
+  Object.assign(material, { transparent: glass, opacity: glass ? 0.5 : 1, depthWrite: !glass });
+  mesh.renderOrder = glass ? 3 : 0;
 }
 
 function metal(): CanvasTexture {

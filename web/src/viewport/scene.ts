@@ -12,6 +12,7 @@ import { colours } from "../theme/colours";
 import { BodyViews } from "./bodyViews";
 import { type Covered, Eye } from "./camera";
 import { Grid } from "./grid";
+import { keepView, keptView } from "./keptView";
 import { HiddenPicks } from "./hiddenPicks";
 import { Handle } from "./handle";
 import { type Marked, markedNow } from "./marked";
@@ -65,7 +66,7 @@ export class Scene {
     if (side) {
       this.eye.flat = true;
       this.eye.take(side);
-    }
+    } else useShow.setState({ flat: false });
     this.three.add(this.grid.object, this.bodies.group, this.references.group, this.overlay.group, this.handle.group, this.handle.beads);
     this.handle.hide();
     this.stopListening = pieces.listen((changes) => this.take(changes));
@@ -81,11 +82,11 @@ export class Scene {
     this.draw();
   }
 
-  /** From perspective to flat, or back; the answer is whether it is flat now. */
-  toggleFlat(): boolean {
+  /** From perspective to flat, or back. */
+  toggleFlat(): void {
     this.eye.flat = !this.eye.flat;
+    useShow.setState({ flat: this.eye.flat });
     this.draw();
-    return this.eye.flat;
   }
 
   /** Something of this kind has changed: it is looked at before the next frame is drawn, or something is picked. */
@@ -154,6 +155,17 @@ export class Scene {
 
   shownViews(): PieceView[] {
     return [...this.views.values()].filter((view) => this.isShown(view.id));
+  }
+
+  /** Look as this design was last looked at here; at all of it where that was left to us. */
+  private begin(): void {
+    const kept = this.side ? null : keptView(useDesign.getState().design?.id);
+    if (!kept) return this.fit();
+    this.eye.look(kept);
+    useShow.setState({ flat: this.eye.flat });
+    this.fitted = true;
+    this.layFloor();
+    this.draw();
   }
 
   /** Let the eye take in all that is shown. */
@@ -247,7 +259,10 @@ export class Scene {
     const { camera } = this.eye;
     this.renderer.render(this.three, camera);
     this.frames += 1;
-    if (!this.side) this.hidden.later();
+    if (!this.side) {
+      this.hidden.later();
+      keepView(useDesign.getState().design?.id, this.eye);
+    }
     if (!this.side && useShow.getState().grid !== this.grid.spacing) useShow.setState({ grid: this.grid.spacing });
     // What the screen shows, for those who read it without eyes: the matrix that took points to the screen.
     const matrix = camera.projectionMatrix.clone().multiply(camera.matrixWorldInverse);
@@ -278,7 +293,7 @@ export class Scene {
     // While points are being set the view must not jump away from under the pointer.
     const setting = toolInHand()?.pointing !== undefined;
     if (setting && this.views.size) this.fitted = true;
-    if (!this.fitted && this.views.size) this.fit();
+    if (!this.fitted && this.views.size) this.begin();
     if (!this.views.size) this.fitted = false;
     this.layFloor();
     this.draw();
@@ -295,6 +310,7 @@ export class Scene {
       (id) => this.showsBody(id) && shows !== "cage",
       (id) => this.states.get(id)?.colour ?? "clay",
       useShow.getState().material,
+      (id) => useShow.getState().glass.includes(id),
     );
   }
 
@@ -309,7 +325,7 @@ export class Scene {
 
   private dress(view: PieceView): void {
     const { marked } = this;
-    const { material, isolines, wire, normals, valences, backs, compare } = useShow.getState();
+    const { material, isolines, wire, normals, valences, backs, compare, glass } = useShow.getState();
     view.group.visible = this.isShown(view.id);
     const dress: Dress = {
       display: compare ? "surface" : marked.shows,
@@ -318,7 +334,7 @@ export class Scene {
       isolines, wire, normals, valences, backs,
       badges: marked.badges && !compare,
       // Laid over one another both are seen through, each in its own clay: the smaller one shows within the larger.
-      faint: compare?.over ?? false,
+      faint: compare?.over ?? (glass.includes(view.id) && !this.showsBody(view.id)),
       replaced: this.showsBody(view.id),
     };
     view.group.position.copy(this.placeOf(view.id));

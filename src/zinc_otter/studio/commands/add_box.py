@@ -8,8 +8,8 @@ from pydantic import Field
 
 from zinc_otter.core.cage import Cage
 from zinc_otter.core.primitives.sized import sized_box
+from zinc_otter.core.words import extent
 from zinc_otter.studio.commands.forms import Count, Form, Size
-from zinc_otter.studio.words import extent
 
 
 class AddBox(Form):

@@ -9,10 +9,10 @@ from pydantic import Field
 from zinc_otter.core.cage import Cage
 from zinc_otter.core.primitives.sized import sized_cone
 from zinc_otter.core.primitives.turned import Caps
+from zinc_otter.core.words import extent, number
 from zinc_otter.studio.commands.base import Length
 from zinc_otter.studio.commands.forms import CAPS, Count, Form, Share, Sharpness, Size
 from zinc_otter.studio.commands.labelled import labelled
-from zinc_otter.studio.words import extent, number
 
 
 class AddCone(Form):

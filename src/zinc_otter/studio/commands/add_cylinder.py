@@ -9,9 +9,9 @@ from pydantic import Field
 from zinc_otter.core.cage import Cage
 from zinc_otter.core.primitives.sized import sized_cylinder
 from zinc_otter.core.primitives.turned import Caps
+from zinc_otter.core.words import extent
 from zinc_otter.studio.commands.forms import CAPS, Count, Form, Share, Sharpness, Size
 from zinc_otter.studio.commands.labelled import labelled
-from zinc_otter.studio.words import extent
 
 
 class AddCylinder(Form):

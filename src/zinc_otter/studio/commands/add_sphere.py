@@ -9,10 +9,10 @@ from pydantic import Field
 from zinc_otter.core.cage import Cage
 from zinc_otter.core.primitives.final import roundness
 from zinc_otter.core.primitives.sized import sized_patched_sphere, sized_poled_sphere
+from zinc_otter.core.words import millimetres, number
 from zinc_otter.studio.commands.base import Outcome
 from zinc_otter.studio.commands.forms import Count, Form, Size, formed, put_down
 from zinc_otter.studio.commands.labelled import labelled
-from zinc_otter.studio.words import millimetres, number
 
 
 class AddSphere(Form):

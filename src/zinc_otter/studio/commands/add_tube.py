@@ -8,9 +8,9 @@ from pydantic import Field
 
 from zinc_otter.core.cage import Cage
 from zinc_otter.core.primitives.sized import sized_capsule, sized_torus, sized_tube
+from zinc_otter.core.words import extent, number
 from zinc_otter.studio.commands.forms import Count, Form, Sharpness, Size
 from zinc_otter.studio.commands.labelled import labelled
-from zinc_otter.studio.words import extent, number
 
 
 class AddTube(Form):

@@ -97,6 +97,10 @@ class Command(BaseModel, ABC):
         """As :meth:`apply`, for commands that look at the meshes of components too."""
         return self.apply(design)
 
+    def is_aside(self) -> bool:
+        """Whether it changes nothing but what is seen: then it is undone like others, and stands among no steps."""
+        return False
+
     def weight(self, design: Design) -> int:
         """Faces that it works through, where that may take a while; 0 for what is quick however many there are."""
         return 0

@@ -12,11 +12,11 @@ from zinc_otter.core.cage.edits.bend import bending, check_bend
 from zinc_otter.core.cage.edits.taper import tapering
 from zinc_otter.core.cage.edits.twist import twisting
 from zinc_otter.core.cage.selection import vertices_of
+from zinc_otter.core.words import number
 from zinc_otter.studio.commands.base import Direction, Vector
 from zinc_otter.studio.commands.labelled import labelled
 from zinc_otter.studio.commands.placement import Placement, reaching
 from zinc_otter.studio.design import Design
-from zinc_otter.studio.words import number
 
 Angle = Annotated[float, Field(ge=-3600, le=3600, allow_inf_nan=False)]
 HELD = {"start": "at the lower end", "middle": "in the middle", "end": "at the upper end"}

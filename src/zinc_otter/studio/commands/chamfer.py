@@ -9,10 +9,10 @@ from pydantic import Field
 from zinc_otter.core.cage import Cage, Edit, Selection
 from zinc_otter.core.cage.edits.chamfer import chamfer_edges, chamfer_vertices
 from zinc_otter.core.cage.edits.chamfer.edges import MOST_SEGMENTS
+from zinc_otter.core.words import millimetres
 from zinc_otter.studio.commands.base import Length, OnSelection
 from zinc_otter.studio.commands.labelled import labelled
 from zinc_otter.studio.design import Design
-from zinc_otter.studio.words import millimetres
 
 
 class Chamfer(OnSelection):

@@ -6,11 +6,11 @@ from typing import Annotated, Literal
 
 from zinc_otter.core.cage import Cage, Edit, Selection
 from zinc_otter.core.cage.edits.creases import set_corner
+from zinc_otter.core.words import number
 from zinc_otter.studio.commands.base import OnSelection
 from zinc_otter.studio.commands.crease import Sharpness
 from zinc_otter.studio.commands.labelled import labelled
 from zinc_otter.studio.design import Design
-from zinc_otter.studio.words import number
 
 
 class SetCorner(OnSelection):

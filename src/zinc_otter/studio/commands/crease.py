@@ -8,10 +8,10 @@ from pydantic import Field
 
 from zinc_otter.core.cage import HARD, Cage, Edit, Selection
 from zinc_otter.core.cage.edits.creases import set_crease
+from zinc_otter.core.words import number
 from zinc_otter.studio.commands.base import OnSelection
 from zinc_otter.studio.commands.labelled import labelled
 from zinc_otter.studio.design import Design
-from zinc_otter.studio.words import number
 
 Sharpness = Annotated[float, Field(ge=0, le=HARD, allow_inf_nan=False)]
 

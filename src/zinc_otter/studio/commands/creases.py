@@ -13,12 +13,12 @@ from zinc_otter.core.cage import HARD, Cage, Edit, Selection
 from zinc_otter.core.cage.edits.creases import crease_along, scale_creases
 from zinc_otter.core.errors import BadSelectionError
 from zinc_otter.core.proof.features import LineDistance, feature_segments
+from zinc_otter.core.words import number
 from zinc_otter.studio.commands.base import BesideMeshes, Length, Meshes, Number, OnSelection, Outcome
 from zinc_otter.studio.commands.crease import Sharpness
 from zinc_otter.studio.commands.labelled import labelled
 from zinc_otter.studio.design import Design
 from zinc_otter.studio.references import Component
-from zinc_otter.studio.words import number
 
 
 class ScaleCreases(OnSelection):

@@ -9,10 +9,10 @@ from pydantic import Field
 from zinc_otter.core.cage import Cage, Edit, Selection
 from zinc_otter.core.cage.edits.extrude import Rise, extrude_along, extrude_edges, extrude_faces
 from zinc_otter.core.errors import BadSelectionError
+from zinc_otter.core.words import along_axes, millimetres
 from zinc_otter.studio.commands.base import Length, Number, OnSelection, Vector
 from zinc_otter.studio.commands.labelled import labelled
 from zinc_otter.studio.design import Design
-from zinc_otter.studio.words import along_axes, millimetres
 
 
 class Rising(OnSelection):

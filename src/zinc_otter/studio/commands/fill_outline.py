@@ -12,11 +12,11 @@ from zinc_otter.core.cage.cage import unit
 from zinc_otter.core.cage.topology import Floats
 from zinc_otter.core.errors import BadNumberError
 from zinc_otter.core.primitives.outline import Outline, border_deviation, circle, drawn, ellipse, filled, rounded_rectangle
+from zinc_otter.core.words import extent, millimetres, number
 from zinc_otter.studio.commands.base import Direction, Length, NewPiece, Outcome, Vector
 from zinc_otter.studio.commands.forms import Count, Form, Size, formed
 from zinc_otter.studio.commands.labelled import labelled
 from zinc_otter.studio.design import Design
-from zinc_otter.studio.words import extent, millimetres, number
 
 
 class _Shape(BaseModel):

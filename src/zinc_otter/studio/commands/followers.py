@@ -9,7 +9,7 @@ from pydantic import Field
 
 from zinc_otter.core.cage import Selection
 from zinc_otter.core.errors import BadSelectionError
-from zinc_otter.core.solid.followers import Follower
+from zinc_otter.core.solid.followers import PIECE, Follower
 from zinc_otter.studio.commands.base import Command, Outcome, PieceId
 from zinc_otter.studio.design import Design, Piece
 from zinc_otter.studio.followers import MOST, AnyFollower, takes_part_of
@@ -56,7 +56,7 @@ class AddFollower(_OfPiece):
         return design, (*piece.followers[:at], own, *piece.followers[at:])
 
     def title(self, design: Design) -> str:
-        return f"{self.follower.called}: added to {design.piece(self.piece).name}"
+        return _deed(design, self.piece, self.follower)
 
 
 class ChangeFollower(_OfPiece):
@@ -72,10 +72,11 @@ class ChangeFollower(_OfPiece):
 
     def title(self, design: Design) -> str:
         before = {f.id: f for f in design.piece(self.piece).followers}.get(self.follower.id)
+        deed = _deed(design, self.piece, self.follower)
         switched = before is not None and before.on != self.follower.on
         if before is not None and switched and replace(before, on=self.follower.on) == self.follower:
-            return f"{self.follower.called}: switched {'on' if self.follower.on else 'off'}"
-        return f"{self.follower.called}: changed"
+            return f"{deed}: switched {'on' if self.follower.on else 'off'}"
+        return f"{deed}: changed"
 
 
 class RemoveFollower(_OfPiece):
@@ -90,7 +91,7 @@ class RemoveFollower(_OfPiece):
 
     def title(self, design: Design) -> str:
         piece = design.piece(self.piece)
-        return f"{piece.followers[index_of(piece, self.follower)].called}: removed from {piece.name}"
+        return f"{_deed(design, self.piece, piece.followers[index_of(piece, self.follower)])}: removed"
 
 
 class OrderFollowers(_OfPiece):
@@ -107,6 +108,15 @@ class OrderFollowers(_OfPiece):
 
     def title(self, design: Design) -> str:
         return f"Ordered the followers of {design.piece(self.piece).name}"
+
+
+def _deed(design: Design, piece_id: str, follower: Follower) -> str:
+    """What a follower of a piece does, by the names of all that it goes by; its own name first, where it has one."""
+    names = {piece.id: piece.name for piece in design.pieces}
+    piece = design.piece(piece_id)
+    names |= {other.id: other.called for other in piece.followers} | {PIECE: piece.name}
+    deed = follower.deed(lambda key: names.get(key, "what is gone"))
+    return f"{follower.name}: {deed[0].lower()}{deed[1:]}" if follower.name else deed
 
 
 def index_of(piece: Piece, follower_id: str) -> int:

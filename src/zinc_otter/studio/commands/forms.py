@@ -14,11 +14,11 @@ from zinc_otter.core.errors import BadNumberError
 from zinc_otter.core.primitives.placed import Axis, Side, placed
 from zinc_otter.core.primitives.sized import SizeOf
 from zinc_otter.core.primitives.standing import surface_size
+from zinc_otter.core.words import extent
 from zinc_otter.studio.commands.base import Length, NewPiece, Outcome, Vector
 from zinc_otter.studio.commands.labelled import labelled
 from zinc_otter.studio.commands.symmetry import Mirror
 from zinc_otter.studio.design import Design
-from zinc_otter.studio.words import extent
 
 Size = Annotated[Length, Field(gt=0)]
 Count = Annotated[int, Field(ge=1, le=10_000)]

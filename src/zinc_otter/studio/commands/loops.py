@@ -14,10 +14,10 @@ from zinc_otter.core.cage.picking.loops import edge_loop
 from zinc_otter.core.cage.topology import Floats
 from zinc_otter.core.errors import BadSelectionError
 from zinc_otter.core.holding import add_holding_loops, remove_holding
+from zinc_otter.core.words import number
 from zinc_otter.studio.commands.base import OnSelection
 from zinc_otter.studio.commands.labelled import labelled
 from zinc_otter.studio.design import Design
-from zinc_otter.studio.words import number
 
 Share = Annotated[float, Field(gt=0, lt=1, allow_inf_nan=False)]
 

@@ -6,10 +6,10 @@ from typing import Literal
 
 from zinc_otter.core.cage import Cage, Selection
 from zinc_otter.core.cage.building.motion import Motion, moving
+from zinc_otter.core.words import along_axes
 from zinc_otter.studio.commands.base import Vector
 from zinc_otter.studio.commands.placement import Placement, reaching
 from zinc_otter.studio.design import Design
-from zinc_otter.studio.words import along_axes
 
 
 class Move(Placement):

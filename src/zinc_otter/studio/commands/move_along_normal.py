@@ -6,10 +6,10 @@ from typing import Literal
 
 from zinc_otter.core.cage import Cage, Selection
 from zinc_otter.core.cage.building.motion import Motion, along_normal
+from zinc_otter.core.words import millimetres
 from zinc_otter.studio.commands.base import Length
 from zinc_otter.studio.commands.placement import Placement, reaching
 from zinc_otter.studio.design import Design
-from zinc_otter.studio.words import millimetres
 
 
 class MoveAlongNormal(Placement):

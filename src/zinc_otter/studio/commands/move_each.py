@@ -6,11 +6,11 @@ from typing import Annotated, Literal
 
 from zinc_otter.core.cage import Cage, Edit, Selection
 from zinc_otter.core.cage.edits.push import push
+from zinc_otter.core.words import millimetres
 from zinc_otter.studio.commands.base import Length, OnSelection
 from zinc_otter.studio.commands.labelled import labelled
 from zinc_otter.studio.commands.placement import ReachBy, reach_on, reaching
 from zinc_otter.studio.design import Design
-from zinc_otter.studio.words import millimetres
 
 
 class MoveEach(OnSelection):

@@ -9,11 +9,11 @@ import numpy as np
 from pydantic import Field, StringConstraints
 
 from zinc_otter.core.errors import BadNumberError, BadSelectionError
+from zinc_otter.core.words import millimetres
 from zinc_otter.studio.commands.base import Command, Name, Number, Outcome, PieceId, Vector
 from zinc_otter.studio.commands.forms import Size
 from zinc_otter.studio.design import Design
 from zinc_otter.studio.references import Picture
-from zinc_otter.studio.words import millimetres
 
 AssetHash = Annotated[str, StringConstraints(pattern=r"^[0-9a-f]{64}$")]
 FlatView = Literal["front", "back", "right", "left", "top", "bottom"]

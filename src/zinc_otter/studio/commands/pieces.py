@@ -49,35 +49,40 @@ class RenamePiece(Command):
 
 
 class ShowPiece(Command):
-    """Show or hide a piece, and those of its group with it."""
+    """Show or hide a piece, and those of its group with it where that is wished."""
 
     kind: Literal["show-piece"] = "show-piece"
     piece: PieceId
     visible: bool
+    with_group: bool = True
 
     def apply(self, design: Design) -> Outcome:
-        for piece in _with_group(design, self.piece):
+        for piece in _with_group(design, self.piece, self.with_group):
             design = design.with_piece(replace(piece, visible=self.visible))
         return Outcome(design, self.piece)
 
+    def is_aside(self) -> bool:
+        return True
+
     def title(self, design: Design) -> str:
-        return f"{'Showed' if self.visible else 'Hid'} {_names(_with_group(design, self.piece))}"
+        return f"{'Showed' if self.visible else 'Hid'} {_names(_with_group(design, self.piece, self.with_group))}"
 
 
 class LockPiece(Command):
-    """Lock a piece against changes, or unlock it, and those of its group with it."""
+    """Lock a piece against changes, or unlock it, and those of its group with it where that is wished."""
 
     kind: Literal["lock-piece"] = "lock-piece"
     piece: PieceId
     locked: bool
+    with_group: bool = True
 
     def apply(self, design: Design) -> Outcome:
-        for piece in _with_group(design, self.piece):
+        for piece in _with_group(design, self.piece, self.with_group):
             design = design.with_piece(replace(piece, locked=self.locked))
         return Outcome(design, self.piece)
 
     def title(self, design: Design) -> str:
-        return f"{'Locked' if self.locked else 'Unlocked'} {_names(_with_group(design, self.piece))}"
+        return f"{'Locked' if self.locked else 'Unlocked'} {_names(_with_group(design, self.piece, self.with_group))}"
 
 
 class ColourPiece(Command):
@@ -206,9 +211,9 @@ def family_of(design: Design, piece: Piece) -> list[Piece]:
     return sorted((p for p in design.pieces if p.id == original or p.original == original), key=lambda p: p.id != original)
 
 
-def _with_group(design: Design, piece_id: str) -> list[Piece]:
+def _with_group(design: Design, piece_id: str, whole: bool) -> list[Piece]:
     piece = design.piece(piece_id)
-    return [p for p in design.pieces if p is piece or (piece.group is not None and p.group == piece.group)]
+    return [p for p in design.pieces if p is piece or (whole and piece.group is not None and p.group == piece.group)]
 
 
 def _names(pieces: Sequence[Piece]) -> str:

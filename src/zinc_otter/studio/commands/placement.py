@@ -12,9 +12,9 @@ from zinc_otter.core.cage import Cage, Edit, Selection
 from zinc_otter.core.cage.building.motion import Motion, placed
 from zinc_otter.core.cage.reach import Reach
 from zinc_otter.core.cage.symmetry.whole import whole_moved
+from zinc_otter.core.words import millimetres
 from zinc_otter.studio.commands.base import Length, OnSelection, Picked
 from zinc_otter.studio.design import Design
-from zinc_otter.studio.words import millimetres
 
 Share = Annotated[float, Field(ge=0, le=1, allow_inf_nan=False)]
 

@@ -8,11 +8,11 @@ from typing import Annotated, Literal
 from pydantic import Field
 
 from zinc_otter.core.errors import BadSelectionError
+from zinc_otter.core.words import millimetres, number
 from zinc_otter.studio.commands.base import Command, Name, Outcome, PieceId
 from zinc_otter.studio.commands.components import Clearance
 from zinc_otter.studio.design import Design
 from zinc_otter.studio.references import Picture
-from zinc_otter.studio.words import millimetres, number
 
 
 class ChangeReference(Command):
@@ -36,6 +36,9 @@ class ChangeReference(Command):
         if unfit in given:
             raise BadSelectionError(f"{reference.name} has no {unfit.replace('_', ' ')} to set.")
         return Outcome(design.with_reference(replace(reference, **given)))  # type: ignore[arg-type]
+
+    def is_aside(self) -> bool:
+        return set(self._given()) == {"visible"}
 
     def _given(self) -> dict[str, object]:
         fields = ("name", "visible", "locked", "opacity", "in_front", "clearance")

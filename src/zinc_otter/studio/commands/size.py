@@ -8,10 +8,10 @@ from pydantic import Field
 
 from zinc_otter.core.cage import Cage, Selection
 from zinc_otter.core.cage.building.motion import Motion, middle_of, sizing
+from zinc_otter.core.words import number
 from zinc_otter.studio.commands.base import Direction, Vector
 from zinc_otter.studio.commands.placement import Placement, reaching
 from zinc_otter.studio.design import Design
-from zinc_otter.studio.words import number
 
 Factor = Annotated[float, Field(ge=0, le=1000, allow_inf_nan=False)]
 

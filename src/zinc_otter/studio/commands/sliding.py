@@ -13,11 +13,11 @@ from zinc_otter.core.cage.edits.slide import slide
 from zinc_otter.core.cage.edits.space_evenly import space_evenly
 from zinc_otter.core.cage.edits.straighten import straighten
 from zinc_otter.core.holding import relax_holding
+from zinc_otter.core.words import millimetres, number
 from zinc_otter.studio.commands.aligning import Aligning, Share
 from zinc_otter.studio.commands.base import Direction, Length, OnSelection
 from zinc_otter.studio.commands.labelled import labelled
 from zinc_otter.studio.design import Design
-from zinc_otter.studio.words import millimetres, number
 
 
 class Slide(OnSelection):

@@ -14,10 +14,10 @@ from zinc_otter.core.cage.symmetry import Group, Plane, Symmetry, mirror, mirror
 from zinc_otter.core.cage.symmetry.assembling import assembled, cut_and_assembled, following, sides_of
 from zinc_otter.core.cage.symmetry.open_half import open_half
 from zinc_otter.core.errors import BadSelectionError
+from zinc_otter.core.words import along_axes, number
 from zinc_otter.studio.commands.base import Command, Direction, InHand, Length, Outcome, PieceId, Vector
 from zinc_otter.studio.commands.labelled import labelled
 from zinc_otter.studio.design import Design, Follows, Piece
-from zinc_otter.studio.words import along_axes, number
 
 Tolerance = Annotated[Length, Field(ge=0)]
 

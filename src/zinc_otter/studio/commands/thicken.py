@@ -9,10 +9,10 @@ from pydantic import Field
 
 from zinc_otter.core.cage import Cage, Edit, Selection
 from zinc_otter.core.solid.thicken import thicken
+from zinc_otter.core.words import millimetres
 from zinc_otter.studio.commands.base import Length, OnSelection
 from zinc_otter.studio.commands.labelled import labelled
 from zinc_otter.studio.design import Design
-from zinc_otter.studio.words import millimetres
 
 
 class Thicken(OnSelection):

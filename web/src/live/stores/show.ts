@@ -31,10 +31,14 @@ interface ShowStore {
   backs: boolean;
   /** What followers make of pieces is drawn, instead of the pieces' own surfaces. */
   bodies: boolean;
+  /** The main view is flat, as on a drawing, and not in perspective. */
+  flat: boolean;
   second: FlatName | null;
   section: (AxisPlane & { flip: boolean }) | null;
   isolated: boolean;
   compare: Compare | null;
+  /** Pieces that are seen through, for what lies within or behind them. */
+  glass: string[];
   lasso: boolean;
   /** Draw a quarter of the pixels, with their steps: for machines without a graphics card. Kept by the browser. */
   quick: boolean;
@@ -74,10 +78,12 @@ const look = rememberedLook();
 export const useShow = create<ShowStore>(() => ({
   ...look,
   level: null,
+  flat: false,
   second: null,
   section: null,
   isolated: false,
   compare: null,
+  glass: [],
   quick: remembered("quick"),
   smooth: remembered("smooth"),
   snaps: { grid: false, vertex: false, edge: false, face: false, reference: true },

@@ -10,12 +10,12 @@ import MenuItem from "@mui/material/MenuItem";
 import Stack from "@mui/material/Stack";
 import Tooltip from "@mui/material/Tooltip";
 import Typography from "@mui/material/Typography";
-import { useState } from "react";
+import { Fragment, useState } from "react";
 import { give } from "../../live/line";
-import { pick } from "../../live/picks";
+import { pick, setPickKind } from "../../live/picks";
 import { useDesign } from "../../live/stores/design";
 import { usePicking } from "../../live/stores/picking";
-import { show } from "../../live/stores/show";
+import { show, useShow } from "../../live/stores/show";
 import type { Command, PieceState } from "../../model/types";
 import { FreeIcon, HiddenIcon, LockedIcon, MirrorIcon, MoreIcon, ShownIcon } from "../../theme/icons";
 import { clays } from "../../theme/clays";
@@ -36,7 +36,10 @@ export function Pieces() {
       )}
       <List dense disablePadding>
         {list.map((piece, i) => (
-          <PieceRow key={piece.id} piece={piece} place={i} headed={piece.group !== null && piece.group !== list[i - 1]?.group} />
+          <Fragment key={piece.id}>
+            {piece.group !== null && piece.group !== list[i - 1]?.group && <GroupRow name={piece.group} members={list.filter((p) => p.group === piece.group)} />}
+            <PieceRow piece={piece} place={i} />
+          </Fragment>
         ))}
       </List>
     </Box>
@@ -45,7 +48,32 @@ export function Pieces() {
 
 type Naming = "piece" | "group" | null;
 
-function PieceRow({ piece, place, headed }: { piece: PieceState; place: number; headed: boolean }) {
+/** A group's name picks all of it; its lock and its eye are for all of it. */
+function GroupRow({ name, members }: { name: string; members: PieceState[] }) {
+  const [first] = members;
+  const locked = members.every((p) => p.locked);
+  const visible = members.some((p) => p.visible);
+  const held = usePicking((s) => s.pickKind === "piece" && s.picked.length > 0 && members.every((p) => p.id === s.piece || s.others.includes(p.id)));
+  const all = members.map((p) => p.id);
+  return (
+    <ListItem disablePadding sx={quiet}>
+      <Tooltip title={`Pick all of ${name}`}>
+        <ListItemButton selected={held} aria-label={`Pick all of ${name}`} onClick={() => pickWholes(all)} sx={{ minWidth: 0, pl: 1.5, pr: 0 }}>
+          <Typography noWrap variant="body2" color="text.secondary" sx={{ fontStyle: "italic" }}>{name}</Typography>
+        </ListItemButton>
+      </Tooltip>
+      <Stack direction="row" sx={{ mr: 3.5 }}>
+        <LockButton name={`all of ${name}`} locked={locked} onClick={() => void give({ kind: "lock-piece", piece: first.id, locked: !locked, with_group: true })} />
+        <EyeButton name={`all of ${name}`} visible={visible} onClick={() => void give({ kind: "show-piece", piece: first.id, visible: !visible, with_group: true })} />
+      </Stack>
+    </ListItem>
+  );
+}
+
+/** What is needed rarely stands back until it is near. */
+const quiet = { "& .at-need": { opacity: 0.35 }, "&:hover .at-need, &:focus-within .at-need": { opacity: 1 } };
+
+function PieceRow({ piece, place }: { piece: PieceState; place: number }) {
   const [menu, setMenu] = useState<HTMLElement | null>(null);
   const [wantsName, setWantsName] = useState<Naming>(null);
   const [naming, setNaming] = useState<Naming>(null);
@@ -59,10 +87,7 @@ function PieceRow({ piece, place, headed }: { piece: PieceState; place: number; 
   };
   return (
     <>
-      {headed && (
-        <Typography variant="body2" color="text.secondary" sx={{ px: 1.5, pt: 0.5, fontStyle: "italic" }}>{piece.group}</Typography>
-      )}
-      <ListItem disablePadding sx={{ pl: piece.group !== null || piece.original !== null ? 1 : 0, "& .at-need": { opacity: 0.35 }, "&:hover .at-need, &:focus-within .at-need": { opacity: 1 } }}>
+      <ListItem disablePadding sx={{ pl: piece.group !== null || piece.original !== null ? 1 : 0, ...quiet }}>
         {naming ? <PieceNaming piece={piece} what={naming} onDone={named} /> : <PieceName piece={piece} />}
         <PieceButtons piece={piece} onMenu={setMenu} />
         <PieceMenu
@@ -85,6 +110,11 @@ function PieceRow({ piece, place, headed }: { piece: PieceState; place: number; 
 function wholes(): string[] {
   const { piece, others, pickKind, picked } = usePicking.getState();
   return pickKind === "piece" && picked.length && piece ? [piece, ...others] : [];
+}
+
+function pickWholes(ids: string[]): void {
+  if (usePicking.getState().pickKind !== "piece") setPickKind("piece");
+  pick(ids[0], [0], ids.slice(1));
 }
 
 function take(id: string, add: boolean): void {
@@ -137,31 +167,32 @@ function PieceButtons({ piece, onMenu }: { piece: PieceState; onMenu(at: HTMLEle
   const { id, name, locked, visible } = piece;
   return (
     <Stack direction="row">
-      <Tooltip title={locked ? "Unlock" : "Lock"}>
-        <IconButton
-          className={locked ? undefined : "at-need"}
-          size="small"
-          aria-label={`${locked ? "Unlock" : "Lock"} ${name}`}
-          onClick={() => void give({ kind: "lock-piece", piece: id, locked: !locked })}
-          sx={{ p: 0.4 }}
-        >
-          {locked ? <LockedIcon fontSize="small" /> : <FreeIcon fontSize="small" />}
-        </IconButton>
-      </Tooltip>
-      <Tooltip title={visible ? "Hide" : "Show"}>
-        <IconButton
-          size="small"
-          aria-label={`${visible ? "Hide" : "Show"} ${name}`}
-          onClick={() => void give({ kind: "show-piece", piece: id, visible: !visible })}
-          sx={{ p: 0.4 }}
-        >
-          {visible ? <ShownIcon fontSize="small" /> : <HiddenIcon fontSize="small" />}
-        </IconButton>
-      </Tooltip>
+      <LockButton name={name} locked={locked} onClick={() => void give({ kind: "lock-piece", piece: id, locked: !locked, with_group: false })} />
+      <EyeButton name={name} visible={visible} onClick={() => void give({ kind: "show-piece", piece: id, visible: !visible, with_group: false })} />
       <IconButton size="small" aria-label={`More for ${name}`} onClick={(event) => onMenu(event.currentTarget)} sx={{ p: 0.4 }}>
         <MoreIcon fontSize="small" />
       </IconButton>
     </Stack>
+  );
+}
+
+function LockButton({ name, locked, onClick }: { name: string; locked: boolean; onClick(): void }) {
+  return (
+    <Tooltip title={locked ? "Unlock" : "Lock"}>
+      <IconButton className={locked ? undefined : "at-need"} size="small" aria-label={`${locked ? "Unlock" : "Lock"} ${name}`} onClick={onClick} sx={{ p: 0.4 }}>
+        {locked ? <LockedIcon fontSize="small" /> : <FreeIcon fontSize="small" />}
+      </IconButton>
+    </Tooltip>
+  );
+}
+
+function EyeButton({ name, visible, onClick }: { name: string; visible: boolean; onClick(): void }) {
+  return (
+    <Tooltip title={visible ? "Hide" : "Show"}>
+      <IconButton size="small" aria-label={`${visible ? "Hide" : "Show"} ${name}`} onClick={onClick} sx={{ p: 0.4 }}>
+        {visible ? <ShownIcon fontSize="small" /> : <HiddenIcon fontSize="small" />}
+      </IconButton>
+    </Tooltip>
   );
 }
 
@@ -177,6 +208,8 @@ function PieceMenu(props: {
 }) {
   const { piece, place, at, onClose } = props;
   const design = useDesign((s) => s.design);
+  const glass = useShow((s) => s.glass);
+  const isGlass = glass.includes(piece.id);
   const count = design?.pieces.length ?? 0;
   const original = piece.original ?? piece.id;
   const family = design?.pieces.filter((p) => p.id === original || p.original === original) ?? [];
@@ -193,6 +226,9 @@ function PieceMenu(props: {
       {(piece.symmetry ?? piece.follows) && (
         <MenuItem onClick={choose(() => void give({ kind: "make-independent", piece: piece.id }))}>Make independent</MenuItem>
       )}
+      <MenuItem onClick={choose(() => show({ glass: isGlass ? glass.filter((id) => id !== piece.id) : [...glass, piece.id] }))}>
+        {isGlass ? "See it as clay again" : "See through it"}
+      </MenuItem>
       <MenuItem onClick={choose(() => void give({ kind: "make-variant", piece: piece.id }))}>Make a variant</MenuItem>
       {family.filter((p) => p.id !== piece.id).map((p) => (
         <MenuItem key={p.id} onClick={choose(() => show({ compare: { a: p.id, b: piece.id, over: false } }))}>Compare with {p.name}</MenuItem>

@@ -33,6 +33,9 @@ export function Steps() {
   const present = useRef<HTMLLIElement>(null);
   const coming = useRef<HTMLLIElement>(null);
   const { joined, fetchMore, hidden } = useEarlier(design);
+  // What only shows or hides is undone like the rest, but the list is the form's.
+  const listed = design?.steps.map((step, i) => ({ step, i })).filter(({ step }) => !step.aside) ?? [];
+  const now = listed.filter(({ i }) => i <= (design?.head ?? 0)).at(-1)?.i;
   useEffect(() => {
     // It returns a promise in newer browsers, which an effect must not.
     void (coming.current ?? present.current)?.scrollIntoView({ block: "nearest" });
@@ -47,9 +50,9 @@ export function Steps() {
         <Button size="small" onClick={() => void fetchMore()} sx={{ ml: 1 }}>Show earlier ones ({hidden})</Button>
       )}
       <List dense disablePadding component="ol" sx={{ pb: 1 }}>
-        {joined.map((step) => <Row key={step.id} step={step} />)}
-        {design?.steps.map((step, i) => (
-          <Row key={step.id} step={step} ref={i === design.head ? present : undefined} isPresent={i === design.head} undone={i > design.head} />
+        {joined.filter((step) => !step.aside).map((step) => <Row key={step.id} step={step} />)}
+        {listed.map(({ step, i }) => (
+          <Row key={step.id} step={step} ref={i === now ? present : undefined} isPresent={i === now} undone={i > (design?.head ?? 0)} />
         ))}
         {previewed && (
           <ListItem ref={coming} sx={{ py: 0.3, pl: 1.5, alignItems: "baseline" }}>

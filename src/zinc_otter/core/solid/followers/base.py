@@ -19,6 +19,9 @@ if TYPE_CHECKING:
 PIECE: Name = "piece"
 """The name of all faces that the piece itself makes."""
 
+NameOf = Callable[[str], str]
+"""What people call a piece or a follower, by its id; the piece itself by ``PIECE``."""
+
 EdgeName = tuple[Name, Name]
 """Edges by what made the faces on both sides; a name with itself means its sharp bends, "" stands for anything else."""
 
@@ -88,6 +91,10 @@ class Follower:
     @property
     def called(self) -> str:
         return self.name or self.what
+
+    def deed(self, name_of: NameOf) -> str:
+        """What it does, in words that begin a sentence; ``name_of`` calls pieces, followers and their own piece by name."""
+        return f"{self.what} {name_of(PIECE)}"
 
     @property
     def pieces(self) -> tuple[str, ...]:

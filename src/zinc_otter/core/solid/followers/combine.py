@@ -12,7 +12,7 @@ from zinc_otter.core.cage.plane import Vec
 from zinc_otter.core.cage.topology import Floats
 from zinc_otter.core.errors import CoreError
 from zinc_otter.core.solid.exact import Ball, Block, Cone, Cylinder
-from zinc_otter.core.solid.followers.base import Follower, OnKernel, OnMesh
+from zinc_otter.core.solid.followers.base import PIECE, Follower, NameOf, OnKernel, OnMesh
 from zinc_otter.core.solid.mesh.body import MeshBody, named
 
 if TYPE_CHECKING:
@@ -77,6 +77,14 @@ class Combine(Follower):
     @property
     def called(self) -> str:
         return self.name or {"union": "Union", "subtract": "Subtract", "intersect": "Intersect"}[self.way]
+
+    def deed(self, name_of: NameOf) -> str:
+        if isinstance(self.body, PieceBody):
+            other = name_of(self.body.piece)
+        else:
+            other = "an imported solid" if isinstance(self.body, ImportedBody) else f"a {self.body.kind}"
+        joins = {"union": "Unite {} with {}", "subtract": "Subtract {1} from {0}", "intersect": "Intersect {} with {}"}
+        return joins[self.way].format(name_of(PIECE), other)
 
     @property
     def pieces(self) -> tuple[str, ...]:

@@ -17,8 +17,9 @@ from zinc_otter.core.cage.symmetry import mirrored_copy
 from zinc_otter.core.cage.topology import Floats
 from zinc_otter.core.errors import BadNumberError, BadSelectionError
 from zinc_otter.core.solid.exact import above_nothing, direction
-from zinc_otter.core.solid.followers.base import Follower, OnKernel, OnMesh
+from zinc_otter.core.solid.followers.base import PIECE, Follower, NameOf, OnKernel, OnMesh
 from zinc_otter.core.solid.mesh.body import MeshBody, together
+from zinc_otter.core.words import millimetres
 
 if TYPE_CHECKING:
     from zinc_otter.core.solid.kernel.shape import NamedShape
@@ -129,6 +130,9 @@ class RepeatRound(_Copies):
             if number is not None and not np.isfinite(number):
                 raise BadNumberError("Angle and phase are numbers.")
 
+    def deed(self, name_of: NameOf) -> str:
+        return f"Repeat {name_of(PIECE)} {self.count} times round an axis"
+
     def motions(self) -> Sequence[Floats]:
         step = np.radians(360 / self.count if self.angle is None else self.angle)
         return [self._turn((i + self.phase) * step) for i in range(self.count)]
@@ -172,6 +176,9 @@ class RepeatAlong(_Copies):
         if not np.isfinite(self.phase):
             raise BadNumberError("The phase is a number.")
 
+    def deed(self, name_of: NameOf) -> str:
+        return f"Repeat {name_of(PIECE)} {self.count} times, {millimetres(self.spacing)} apart"
+
     def motions(self) -> Sequence[Floats]:
         found = []
         for i in range(self.count):
@@ -205,6 +212,9 @@ class ScaleToSize(Follower):
         above_nothing(length=self.length)
         if self.measure == "distance" and (self.ends is None or np.linalg.norm(np.subtract(*self.ends)) < 1e-9):
             raise BadNumberError("A measured distance needs two points that are apart.")
+
+    def deed(self, name_of: NameOf) -> str:
+        return f"Scale {name_of(PIECE)} to {millimetres(self.length)}"
 
     def measured(self, size: Callable[[], Floats]) -> Follower:
         if self.measure == "distance":

@@ -10,10 +10,11 @@ import numpy as np
 from zinc_otter.core.cage.plane import Vec
 from zinc_otter.core.errors import BadNumberError, CoreError
 from zinc_otter.core.solid.exact import Cylinder, above_nothing, direction
-from zinc_otter.core.solid.followers.base import Follower, OnKernel, OnMesh
+from zinc_otter.core.solid.followers.base import PIECE, Follower, NameOf, OnKernel, OnMesh
 from zinc_otter.core.solid.followers.trim import Trim
 from zinc_otter.core.solid.mesh.body import MeshBody, named
 from zinc_otter.core.solid.mesh.offset import deepest_place, fitting_voxel, offset
+from zinc_otter.core.words import millimetres
 
 if TYPE_CHECKING:
     from zinc_otter.core.solid.kernel.shape import NamedShape
@@ -60,6 +61,9 @@ class Hollow(Follower):
         above_nothing(wall=self.wall)
         if len(self.vents) > 100:
             raise BadNumberError("A hollow takes up to 100 vents.")
+
+    def deed(self, name_of: NameOf) -> str:
+        return f"Hollow {name_of(PIECE)} to a wall of {millimetres(self.wall)}"
 
     def on_mesh(self, body: MeshBody, at: OnMesh) -> MeshBody:
         voxel = fitting_voxel(body, self.wall / 4, at.budget)

@@ -11,10 +11,11 @@ from zinc_otter.core.cage.plane import Vec
 from zinc_otter.core.cage.topology import Bools, Floats
 from zinc_otter.core.errors import KernelError
 from zinc_otter.core.solid.exact import above_nothing
-from zinc_otter.core.solid.followers.base import PIECE, EdgeName, Follower, OnKernel, OnMesh, WaitsError
+from zinc_otter.core.solid.followers.base import PIECE, EdgeName, Follower, NameOf, OnKernel, OnMesh, WaitsError
 from zinc_otter.core.solid.mesh.blend import Radius, blend
 from zinc_otter.core.solid.mesh.body import MeshBody
 from zinc_otter.core.solid.mesh.chains import nearest_chain
+from zinc_otter.core.words import millimetres
 
 if TYPE_CHECKING:
     from OCP.TopoDS import TopoDS_Edge
@@ -44,6 +45,13 @@ class _OnEdges(Follower):
 
         edges = edges_between(body, self.between)
         return edges if self.near is None or not edges else nearest_contour(body, edges, self.near)
+
+    def where(self, name_of: NameOf) -> str:
+        """The edges in words, as they are named."""
+        one, other = (name_of(maker) if maker else "the rest" for maker in self.between)
+        if self.between[0] == self.between[1]:
+            return f"on the edges of {one}" if self.near is None else f"on an edge of {one}"
+        return f"where {one} meets {other}"
 
     @property
     def widest(self) -> float:
@@ -92,6 +100,10 @@ class Fillet(_OnEdges):
         above_nothing(radius=self.radius)
         if self.end_radius is not None:
             above_nothing(end_radius=self.end_radius)
+
+    def deed(self, name_of: NameOf) -> str:
+        grown = "" if self.end_radius is None else f" to {millimetres(self.end_radius)}"
+        return f"Fillet {millimetres(self.radius)}{grown} {self.where(name_of)}"
 
     @property
     def widest(self) -> float:
@@ -191,6 +203,9 @@ class CutEdge(_OnEdges):
     def __post_init__(self) -> None:
         super().__post_init__()
         above_nothing(distance=self.distance)
+
+    def deed(self, name_of: NameOf) -> str:
+        return f"Chamfer {millimetres(self.distance)} {self.where(name_of)}"
 
     @property
     def widest(self) -> float:

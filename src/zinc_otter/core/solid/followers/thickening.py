@@ -8,9 +8,10 @@ from typing import TYPE_CHECKING, ClassVar, Literal
 from zinc_otter.core.cage.cage import Cage
 from zinc_otter.core.errors import BadSelectionError
 from zinc_otter.core.solid.exact import above_nothing
-from zinc_otter.core.solid.followers.base import Follower, OnKernel, OnMesh
+from zinc_otter.core.solid.followers.base import PIECE, Follower, NameOf, OnKernel, OnMesh
 from zinc_otter.core.solid.mesh.body import MeshBody
 from zinc_otter.core.solid.thicken import Side, thicken
+from zinc_otter.core.words import millimetres
 
 if TYPE_CHECKING:
     from zinc_otter.core.solid.kernel.shape import NamedShape
@@ -39,6 +40,9 @@ class Thickened(Follower):
     def __post_init__(self) -> None:
         super().__post_init__()
         above_nothing(thickness=self.distance)
+
+    def deed(self, name_of: NameOf) -> str:
+        return f"Thicken {name_of(PIECE)} by {millimetres(self.distance)}"
 
     def on_cage(self, cage: Cage) -> Cage | None:
         return thicken(cage, self.distance, self.side, self.crease_rims).cage

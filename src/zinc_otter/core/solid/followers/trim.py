@@ -10,7 +10,7 @@ import numpy as np
 from zinc_otter.core.cage.plane import Plane, Vec, plane_at
 from zinc_otter.core.errors import CoreError
 from zinc_otter.core.solid.exact import Block, direction, frame_along
-from zinc_otter.core.solid.followers.base import Follower, OnKernel, OnMesh
+from zinc_otter.core.solid.followers.base import PIECE, Follower, NameOf, OnKernel, OnMesh
 from zinc_otter.core.solid.mesh.body import MeshBody, named
 
 if TYPE_CHECKING:
@@ -43,6 +43,9 @@ class Trim(Follower):
     @property
     def plane(self) -> Plane:
         return plane_at(self.point, self.normal)
+
+    def deed(self, name_of: NameOf) -> str:
+        return f"Trim {name_of(PIECE)} by a plane"
 
     def on_mesh(self, body: MeshBody, at: OnMesh) -> MeshBody:
         reach = 2 * float(np.linalg.norm(body.size)) + float(np.abs(self.plane.heights(_middle(body))[0]))

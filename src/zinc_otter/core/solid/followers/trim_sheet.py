@@ -9,7 +9,7 @@ import numpy as np
 
 from zinc_otter.core.cage.cage import Cage
 from zinc_otter.core.errors import CoreError
-from zinc_otter.core.solid.followers.base import Follower, OnKernel, OnMesh
+from zinc_otter.core.solid.followers.base import PIECE, Follower, NameOf, OnKernel, OnMesh
 from zinc_otter.core.solid.mesh.body import MeshBody, mesh_body_of
 from zinc_otter.core.solid.thicken import grown, two_walls
 
@@ -33,6 +33,9 @@ class TrimBySheet(Follower):
     sheet: str = ""
     flipped: bool = False
     kind: Literal["trim-sheet"] = "trim-sheet"
+
+    def deed(self, name_of: NameOf) -> str:
+        return f"Trim {name_of(PIECE)} by {name_of(self.sheet)}"
 
     @property
     def pieces(self) -> tuple[str, ...]:

@@ -1,0 +1,16 @@
+"""Which steps changed only what is seen: showing and hiding."""
+
+import sqlalchemy as sa
+from alembic import op
+
+revision = "0005"
+down_revision = "0004"
+
+
+def upgrade() -> None:
+    op.add_column("steps", sa.Column("aside", sa.Boolean(), nullable=False, server_default=sa.false()))
+    op.execute("UPDATE steps SET aside = 1 WHERE json_extract(command, '$.kind') = 'show-piece'")
+
+
+def downgrade() -> None:
+    op.drop_column("steps", "aside")
