@@ -10,7 +10,7 @@ import trimesh
 
 from tests.studio.test_pieces_and_forms import after, outcome
 from zinc_otter.core.cage.selection import middles_of
-from zinc_otter.core.errors import BadSelectionError
+from zinc_otter.core.errors import BadSelectionError, CoreError
 from zinc_otter.core.proof.distance import MeshDistance
 from zinc_otter.studio.commands import Command, read_command
 from zinc_otter.studio.design import Design
@@ -139,6 +139,33 @@ class OnOneSide(unittest.TestCase):
             else:
                 self.assertTrue(cage.topology.is_closed)
                 self.assertLess(cage.bounds[1, 0], 20)
+
+    def test_an_oblique_plane_through_each_side_by_itself(self) -> None:
+        whole = {"kind": "piece", "ids": [0]}
+        flat = after(Design(), {**BOX, "size_of": "cage"}, MIRROR)
+        # It meets the mirror's plane at x = 0, y = 0: a V, not an X.
+        plane = {"kind": "knife", "piece": "p1", "picked": whole, "point": [8, 4, 0], "normal": [-1, 2, 0]}
+        crossed = self.check(outcome(flat, plane), 2)
+        self.assertTrue(np.isclose(np.abs(crossed.positions[:, 0]), -2 * crossed.positions[:, 1]).sum() > 4, "an X")
+        done = outcome(flat, {**plane, "sides": "each"})
+        cage = self.check(done, 2)
+        assert done.selected is not None
+        ends = cage.positions[cage.topology.edge_verts[done.selected.ids]].reshape(-1, 3)
+        np.testing.assert_allclose(np.abs(ends[:, 0]), 2 * ends[:, 1], atol=1e-9)
+        self.assertTrue(cage.topology.is_closed)
+        # All round on each side, meeting at the seam.
+        self.assertGreaterEqual(ends[:, 1].min(), -1e-9)
+        kept = self.check(outcome(flat, {**plane, "sides": "each", "keep": "negative"}), 2)
+        middles = kept.positions[kept.topology.face_verts]
+        self.assertLessEqual((2 * middles[:, 1] - np.abs(middles[:, 0])).max(), 1e-9)
+
+    def test_each_side_needs_faces_that_have_a_side(self) -> None:
+        odd = after(Design(), {**BOX, "counts": [3, 3, 2], "size_of": "cage"}, {**MIRROR, "way": "follow"})
+        cut = {"kind": "knife", "piece": "p1", "picked": {"kind": "piece", "ids": [0]}, "point": [8, 4, 0],
+               "normal": [-1, 2, 0], "sides": "each"}  # fmt: skip
+        with self.assertRaisesRegex(CoreError, "lie across the seam") as refused:
+            outcome(odd, cut)
+        self.assertTrue(refused.exception.place.faces)
 
     def test_the_knife_in_sectors(self) -> None:
         tube = after(Design(), {**TUBE, "size_of": "cage"}, {

@@ -180,6 +180,7 @@ export const parameters = {
     keep: {"label":"Keeps","initial":"both","words":[["both","both sides"],["positive","one side"],["negative","the other side"]]},
     leave: {"label":"Leaves it","initial":"joined","words":[["joined","joined"],["open","open"],["filled","filled"]]},
     cap: {"label":"Fills with","initial":"face","words":[["face","one face"],["quads","quads"]]},
+    sides: {"label":"Mirrored","initial":"through","words":[["through","through both sides"],["each","each side by itself"]]},
     sharpness: {"label":"Sharpness","unit":"","step":1,"initial":0,"min":0,"max":10},
   },
   "line-up": {

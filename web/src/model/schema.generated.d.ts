@@ -4144,7 +4144,8 @@ export interface components {
          * @description Cut the picked faces, or with a piece picked all of it, along the plane through ``point`` with a ``normal``.
          *
          *     Vertices within ``near`` mm are used for the cut and drawn into the plane. ``keep`` a side, or both; ``leave`` them
-         *     "joined", "open" or "filled" with a ``cap``. The edges of the cut get a ``sharpness``.
+         *     "joined", "open" or "filled" with a ``cap``. The edges of the cut get a ``sharpness``. Of a symmetric piece every image
+         *     of the plane goes "through" the whole, or "each" through its own part alone, as a mitre does.
          */
         Knife: {
             /** Piece */
@@ -4195,6 +4196,12 @@ export interface components {
              * @enum {string}
              */
             cap?: "face" | "quads";
+            /**
+             * Sides
+             * @default through
+             * @enum {string}
+             */
+            sides?: "through" | "each";
             /**
              * Sharpness
              * @default 0

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Callable
 from typing import Annotated, Literal
 
 import numpy as np
@@ -14,6 +15,8 @@ from zinc_otter.core.cage.picking import everything
 from zinc_otter.core.cage.plane import Plane, plane_at
 from zinc_otter.core.cage.selection import touching_faces
 from zinc_otter.core.cage.symmetry import for_each_image
+from zinc_otter.core.cage.symmetry.domains import part_of_faces
+from zinc_otter.core.cage.topology import Ints
 from zinc_otter.studio.commands.base import Direction, Length, OnSelection, Vector
 from zinc_otter.studio.commands.labelled import labelled
 from zinc_otter.studio.design import Design
@@ -23,7 +26,8 @@ class Knife(OnSelection):
     """Cut the picked faces, or with a piece picked all of it, along the plane through ``point`` with a ``normal``.
 
     Vertices within ``near`` mm are used for the cut and drawn into the plane. ``keep`` a side, or both; ``leave`` them
-    "joined", "open" or "filled" with a ``cap``. The edges of the cut get a ``sharpness``.
+    "joined", "open" or "filled" with a ``cap``. The edges of the cut get a ``sharpness``. Of a symmetric piece every image
+    of the plane goes "through" the whole, or "each" through its own part alone, as a mitre does.
     """
 
     shows_result = True
@@ -40,6 +44,10 @@ class Knife(OnSelection):
         labelled("Leaves it", words={"joined": "joined", "open": "open", "filled": "filled"}),
     ] = "joined"
     cap: Annotated[Literal["face", "quads"], labelled("Fills with", words={"face": "one face", "quads": "quads"})] = "face"
+    sides: Annotated[
+        Literal["through", "each"],
+        labelled("Mirrored", words={"through": "through both sides", "each": "each side by itself"}),
+    ] = "through"
     sharpness: Annotated[float, Field(ge=0, le=HARD, allow_inf_nan=False), labelled("Sharpness")] = 0.0
 
     def edit(self, cage: Cage, selection: Selection) -> Edit:
@@ -55,11 +63,31 @@ class Knife(OnSelection):
         whole = len(faces) == piece.cage.topology.face_count
         planes = [symmetry.group.moved_plane(k, plane_at(self.point, self.normal)) for k in range(symmetry.group.order)]
 
+        part = part_of_faces(symmetry, piece.cage, self.point) if self.sides == "each" else None
+        if part is not None:
+            return design.edited(piece_id, picked, self._each(symmetry.closed(faces).ids, part, planes))
+
         def cut(cage: Cage, one: Selection, element: int, _: ElementMap) -> Edit:
             return self._cut(cage, planes[element], everything(cage.topology, "face") if whole else one)
 
         edit = for_each_image(symmetry, faces, cut, lambda element: _same_for_one_plane(planes[element]))
         return design.edited(piece_id, picked, edit)
+
+    def _each(self, faces: Ints, part: Ints, planes: list[Plane]) -> Callable[[Cage, Selection], Edit]:
+        """Each plane through those of the meant faces, and of their images, that lie in its own part."""
+
+        def edited(cage: Cage, _: Selection) -> Edit:
+            went = ElementMap.identity(cage.topology)
+            chosen = Selection.of("edge", [])
+            for element, plane in enumerate(planes):
+                own = went.follow(Selection.of("face", faces[part[faces] == element]))
+                done = self._cut(cage, plane, own)
+                kept = done.old_to_new.follow(chosen).ids
+                chosen = Selection.of("edge", np.concatenate([kept, done.selected.ids]))
+                went, cage = went.then(done.old_to_new), done.cage
+            return Edit(cage, chosen, went)
+
+        return edited
 
     def _cut(self, cage: Cage, plane: Plane, selection: Selection) -> Edit:
         selection.check(cage.topology)

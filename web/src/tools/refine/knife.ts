@@ -52,21 +52,22 @@ export const tool = verb({
   fields: {
     how: choice("Line", { drawn: "drawn across the view", x: "across x", y: "across y", z: "across z" }, { keep: true }),
     at: length("At", 0, { keep: true }),
+    sides: parameter("knife", "sides", { keep: true }),
     leave: parameter("knife", "leave", { keep: true }),
     keep: parameter("knife", "keep", { keep: true }),
     near: parameter("knife", "near", { initial: 0.5, keep: true }),
     cap: parameter("knife", "cap", { keep: true }),
     sharpness: parameter("knife", "sharpness", { keep: true }),
   },
-  shown: { at: (v) => v.how !== "drawn", cap: (v) => v.leave === "filled" },
+  shown: { sides: (_, { piece }) => !!piece?.symmetry, at: (v) => v.how !== "drawn", cap: (v) => v.leave === "filled" },
   places: (v) => v.how !== "drawn",
   command(v, context) {
     const target = meant(context);
     const normal = axesOf(context.placing)["xyz".indexOf(v.how)];
     const plane = v.how === "drawn" ? throughView(context) : { point: pointAlong(normal, v.at, context.placing), normal };
     if (!target || !plane) return null;
-    const { near, keep, leave, cap, sharpness } = v;
-    return { kind: "knife", ...target, ...plane, near, keep, leave, cap, sharpness };
+    const { sides, near, keep, leave, cap, sharpness } = v;
+    return { kind: "knife", ...target, ...plane, sides, near, keep, leave, cap, sharpness };
   },
   grips(v, { placing }) {
     if (v.how === "drawn") return [];
