@@ -9,7 +9,7 @@ from zinc_otter.core.cage.cage import Cage
 from zinc_otter.core.cage.selection import middles_of
 from zinc_otter.core.cage.symmetry.symmetric import Symmetry
 from zinc_otter.core.cage.topology import Ints
-from zinc_otter.core.errors import BadSelectionError, Place
+from zinc_otter.core.errors import BadSelectionError
 
 
 def part_of_faces(symmetry: Symmetry, cage: Cage, hand: ArrayLike) -> Ints:
@@ -22,7 +22,7 @@ def part_of_faces(symmetry: Symmetry, cage: Cage, hand: ArrayLike) -> Ints:
     if across.any():
         raise BadSelectionError(
             "Each side cannot be cut by itself: the marked faces lie across the seam. Add a loop along it first.",
-            place=Place(faces=tuple(np.flatnonzero(across).tolist())),
+            faces=np.flatnonzero(across),
         )
     group = symmetry.group
     extent = float(np.ptp(cage.positions, axis=0).max())
