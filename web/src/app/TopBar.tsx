@@ -17,6 +17,7 @@ import type { Unit } from "../model/units";
 import { NameField } from "../panels/parts/NameField";
 import { colours } from "../theme/colours";
 import { KeysIcon, RedoIcon, UndoIcon } from "../theme/icons";
+import { tight, unseen } from "../theme/tight";
 import { titleFont } from "../theme/theme";
 import { go } from "./route";
 
@@ -68,7 +69,7 @@ function Name() {
   return (
     <Tooltip title="Rename">
       <Box component="h1" sx={{ m: 0, lineHeight: 1 }}>
-        <Button color="inherit" onClick={() => setRenaming(true)} sx={{ p: 0, px: 0.5, minWidth: 0, maxWidth: 230 }}>
+        <Button color="inherit" onClick={() => setRenaming(true)} sx={{ p: 0, px: 0.5, minWidth: 0, maxWidth: 230, [tight]: { maxWidth: 110 } }}>
           <Typography component="span" noWrap sx={{ fontFamily: titleFont, fontWeight: 600, fontSize: 16 }}>
             {name ?? "…"}
           </Typography>
@@ -100,7 +101,7 @@ function Stations() {
   const station = useSession((s) => s.station);
   return (
     <Stack component="nav" aria-label="Stations" direction="row" sx={{ position: "relative" }}>
-      <Box sx={{ position: "absolute", top: 11, left: 36, right: 36, height: 2, bgcolor: colours.zincLight }} />
+      <Box sx={{ position: "absolute", top: 11, left: 36, right: 36, height: 2, bgcolor: colours.zincLight, [tight]: { display: "none" } }} />
       {stations.map(({ id, name, about }) => {
         const here = id === station;
         const filled = tools().all.some((tool) => tool.station === id);
@@ -111,13 +112,13 @@ function Stations() {
                 disabled={!filled}
                 aria-current={here ? "step" : undefined}
                 onClick={() => setStation(id)}
-                sx={{ flexDirection: "column", minWidth: 72, p: 0, pt: "4px", color: here ? "primary.main" : "text.primary", fontWeight: here ? 700 : 500, lineHeight: 1.3 }}
+                sx={{ flexDirection: "column", minWidth: 72, [tight]: { minWidth: 36 }, p: 0, pt: "4px", color: here ? "primary.main" : "text.primary", fontWeight: here ? 700 : 500, lineHeight: 1.3 }}
               >
                 <Box
                   component="span"
                   sx={{ width: here ? 22 : 16, height: here ? 14 : 11, my: here ? 0 : "1.5px", borderRadius: "50%", zIndex: 1, bgcolor: here ? "primary.main" : filled ? colours.zinc : colours.zincLight, border: `2px solid ${colours.card}`, boxSizing: "content-box" }}
                 />
-                {name}
+                <Box component="span" sx={here ? undefined : { [tight]: unseen }}>{name}</Box>
               </Button>
             </span>
           </Tooltip>

@@ -25,7 +25,7 @@ import { settled } from "./tooling";
 
 /** Open a design; the answer closes it again. */
 export function open(id: string): () => void {
-  useDesign.setState({ design: null, gone: false, preview: null });
+  useDesign.setState({ id, design: null, gone: false, preview: null });
   useProblem.setState({ problem: null });
   usePicking.setState({ picked: [], others: [], piece: null });
   useSession.setState({ toolId: null });

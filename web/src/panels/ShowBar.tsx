@@ -9,6 +9,7 @@ import { setPickKind, setThrough } from "../live/picks";
 import { usePicking } from "../live/stores/picking";
 import { show, type Shows, useShow } from "../live/stores/show";
 import type { Kind } from "../model/types";
+import { tight } from "../theme/tight";
 import { ShowMenu } from "./ShowMenu";
 import { PickMenu } from "./PickMenu";
 
@@ -29,8 +30,8 @@ export function ShowBar() {
   const through = usePicking((s) => s.through);
   const [shows, lasso, isolated] = useShow(useShallow((s) => [s.shows, s.lasso, s.isolated] as const));
   return (
-    <Paper elevation={2} sx={{ position: "absolute", left: 188, top: 12, p: 0.75, borderRadius: 2, zIndex: 2, maxWidth: "calc(100% - 346px)", "& .MuiToggleButton-root": { px: "7px", fontSize: 13 } }}>
-      <Stack direction="row" useFlexGap spacing={0.5} sx={{ flexWrap: "wrap", rowGap: 0.5 }}>
+    <Paper elevation={2} sx={{ position: "absolute", left: 188, top: 12, p: 0.75, borderRadius: 2, zIndex: 2, maxWidth: "calc(100% - 346px)", [tight]: { left: 66, maxWidth: "calc(100% - 214px)", overflowX: "auto" }, "& .MuiToggleButton-root": { px: "7px", fontSize: 13 } }}>
+      <Stack direction="row" useFlexGap spacing={0.5} sx={{ flexWrap: "wrap", rowGap: 0.5, [tight]: { flexWrap: "nowrap", "& > *": { flexShrink: 0 } } }}>
         <ToggleButtonGroup size="small" exclusive value={pickKind} aria-label="Pick" onChange={(_, kind: Kind | null) => kind && setPickKind(kind)}>
           {kinds.map(([kind, label, key]) => (
             <ToggleButton key={kind} value={kind} aria-label={`Pick ${label.toLowerCase()} (${key})`}>{label}</ToggleButton>

@@ -17,6 +17,7 @@ import { change, takeTool } from "../live/tooling";
 import { beginnings } from "../model/beginnings";
 import type { Problem } from "../model/types";
 import { FoldIcon } from "../theme/icons";
+import { tight } from "../theme/tight";
 import { NamedCard } from "./NamedCard";
 import { Numbers } from "./Numbers";
 import { CardHead } from "./parts/CardHead";
@@ -87,7 +88,7 @@ function Card({ children }: { children: React.ReactNode }) {
       elevation={3}
       component="section"
       aria-label="Tool card"
-      sx={{ position: "absolute", left: 188, right: 10, mx: "auto", width: "fit-content", bottom: 12, pl: 1.5, pr: 4.25, py: 1.1, borderRadius: 2, maxWidth: "min(900px, calc(100% - 198px))", maxHeight: "50%", overflow: "auto", zIndex: 2 }}
+      sx={{ position: "absolute", left: 188, right: 10, mx: "auto", width: "fit-content", bottom: 12, pl: 1.5, pr: 4.25, py: 1.1, borderRadius: 2, maxWidth: "min(900px, calc(100% - 198px))", maxHeight: "50%", [tight]: { left: 66, maxWidth: "calc(100% - 76px)", maxHeight: "58%" }, overflow: "auto", zIndex: 2 }}
     >
       {children}
     </Paper>

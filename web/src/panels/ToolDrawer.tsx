@@ -11,6 +11,7 @@ import { stationName } from "../model/stations";
 import type { Tool } from "../model/tool";
 import { colours } from "../theme/colours";
 import { DrawingIcon } from "../theme/icons";
+import { tight, unseen } from "../theme/tight";
 import { focusCard } from "./parts/focus";
 
 /** Taken up by a key, the next keys are meant for its numbers. */
@@ -30,7 +31,7 @@ export function ToolDrawer({ onFind }: { onFind(): void }) {
       elevation={2}
       component="aside"
       aria-label={`Tools of ${name}`}
-      sx={{ position: "absolute", left: 12, top: 12, width: 166, maxHeight: "calc(100% - 24px)", overflow: "auto", borderRadius: 2, zIndex: 2, pb: 0.75 }}
+      sx={{ position: "absolute", left: 12, top: 12, width: 166, maxHeight: "calc(100% - 24px)", overflow: "auto", borderRadius: 2, zIndex: 2, pb: 0.75, [tight]: narrow }}
     >
       <Stack direction="row" sx={{ position: "sticky", top: 0, zIndex: 1, alignItems: "center", pl: 1.5, pr: 0.75, pt: 0.5, bgcolor: "background.paper" }}>
         <Typography component="h2" variant="h3" sx={{ flexGrow: 1 }}>{name}</Typography>
@@ -50,6 +51,13 @@ export function ToolDrawer({ onFind }: { onFind(): void }) {
     </Paper>
   );
 }
+
+/** Only the drawings, until the pointer or the keys come near. */
+const narrow = {
+  width: 46, overflowX: "hidden",
+  "&:hover, &:focus-within": { width: 166, zIndex: 3 },
+  "&:not(:hover):not(:focus-within)": { "& h2, & [aria-hidden].MuiTypography-root": unseen, "& [aria-pressed]": { fontSize: 0 } },
+};
 
 function sectionsOf(own: readonly Tool[]): { section: string; list: Tool[] }[] {
   const found: { section: string; list: Tool[] }[] = [];

@@ -1,6 +1,9 @@
 import { createTheme } from "@mui/material/styles";
 import { colours } from "./colours";
 
+/** Where the keys go: 4.9 to 1 against paper and card. */
+const ring = { outline: `2px solid ${colours.river}`, outlineOffset: 1 };
+
 const text = '"Source Sans 3 Variable", sans-serif';
 export const titleFont = '"Fraunces Variable", serif';
 
@@ -28,9 +31,20 @@ export const theme = createTheme({
     MuiCssBaseline: {
       styleOverrides: {
         body: { fontVariantNumeric: "tabular-nums", overflow: "hidden" },
-        ":focus-visible": { outline: `2px solid ${colours.river}`, outlineOffset: 1 },
+        ":focus-visible": ring,
+        "@media (prefers-reduced-motion: reduce)": {
+          "*, *::before, *::after": { transitionDuration: "0.01ms !important", animationDuration: "0.01ms !important", animationIterationCount: "1 !important" },
+        },
+        // Where colours are the system's, a tinted ground is none: what is chosen is framed.
+        "@media (forced-colors: active)": {
+          ".Mui-selected, [aria-pressed=true], [aria-current]": { outline: "2px solid Highlight !important", outlineOffset: "-2px !important" },
+          ".Mui-disabled": { color: "GrayText !important" },
+        },
       },
     },
+    // Buttons take their outline away themselves, in a rule that comes later.
+    MuiButtonBase: { styleOverrides: { root: { "&:focus-visible": ring } } },
+    MuiSelect: { styleOverrides: { select: { "&.MuiInput-input:focus-visible": ring } } },
     MuiButton: { defaultProps: { disableElevation: true } },
     MuiPaper: { styleOverrides: { root: { backgroundImage: "none" } } },
     MuiTooltip: { defaultProps: { enterDelay: 500, describeChild: true, disableInteractive: true } },

@@ -41,7 +41,7 @@ export function Stage(props: { name: string; label: string; side?: FlatName; onS
         role="application"
         aria-label={label}
         tabIndex={0}
-        sx={{ position: "absolute", inset: 0, touchAction: "none", "&:focus-visible": { outline: "1px solid rgba(31,111,120,0.5)", outlineOffset: "-2px" }, "& canvas": { display: "block" } }}
+        sx={{ position: "absolute", inset: 0, touchAction: "none", "&:focus-visible": { outlineOffset: "-3px" }, "& canvas": { display: "block" } }}
       />
       <Box
         ref={band}

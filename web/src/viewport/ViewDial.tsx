@@ -6,6 +6,7 @@ import Stack from "@mui/material/Stack";
 import Tooltip from "@mui/material/Tooltip";
 import { FitIcon } from "../theme/icons";
 import { colours } from "../theme/colours";
+import { tight } from "../theme/tight";
 import { type ViewName, viewNames } from "./camera";
 
 const label: Record<ViewName, string> = {
@@ -37,9 +38,9 @@ export function ViewDial(props: { flat: boolean; low: boolean; onFlat(): void; o
       elevation={2}
       role="group"
       aria-label="View dial"
-      sx={{ position: "absolute", top: props.low ? 66 : 12, right: 12, p: 1, borderRadius: 2, width: 140, textAlign: "center" }}
+      sx={{ position: "absolute", top: props.low ? 66 : 12, right: 12, p: 1, borderRadius: 2, width: 140, textAlign: "center", [tight]: { p: 0.5, width: 124 } }}
     >
-      <Box component="svg" viewBox="0 0 120 120" sx={{ width: 122, height: 122, display: "block", mx: "auto" }}>
+      <Box component="svg" viewBox="0 0 120 120" sx={{ width: 122, height: 122, display: "block", mx: "auto", [tight]: { display: "none" } }}>
         {viewNames.map((view, i) => {
           const { d, x, y, text } = shapes[view];
           const turned = view === "right" || view === "left";
@@ -80,7 +81,7 @@ export function ViewDial(props: { flat: boolean; low: boolean; onFlat(): void; o
           );
         })}
       </Box>
-      <Stack direction="row" spacing={0.5} sx={{ mt: 0.5, justifyContent: "center" }}>
+      <Stack direction="row" spacing={0.5} sx={{ mt: 0.5, justifyContent: "center", [tight]: { mt: 0 } }}>
         <Tooltip title="Perspective or flat (key 0)">
           <Button size="small" onClick={props.onFlat} aria-pressed={props.flat} sx={{ minWidth: 0, px: 0.75, fontSize: 12.5 }}>
             {props.flat ? "Flat" : "Perspective"}

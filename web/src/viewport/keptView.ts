@@ -15,8 +15,8 @@ function stands(): Stands {
   }
 }
 
-export function keptView(design: string | undefined): number[] | null {
-  const said = design === undefined ? null : stands()[design];
+export function keptView(design: string | null): number[] | null {
+  const said = design === null ? null : stands()[design];
   const fits = Array.isArray(said) && said.length === 7 && said.every((x) => Number.isFinite(x)) && said[3] > 0;
   return fits ? said : null;
 }
@@ -24,9 +24,9 @@ export function keptView(design: string | undefined): number[] | null {
 let timer = 0;
 
 /** Kept once the eye rests; what was never turned by hand is left to fit. */
-export function keepView(design: string | undefined, eye: Eye): void {
+export function keepView(design: string | null, eye: Eye): void {
   clearTimeout(timer);
-  if (design === undefined || !eye.byHand) return;
+  if (design === null || !eye.byHand) return;
   const stand = eye.stand;
   timer = window.setTimeout(() => {
     const { [design]: _, ...others } = stands();

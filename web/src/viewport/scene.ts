@@ -159,7 +159,7 @@ export class Scene {
 
   /** Look as this design was last looked at here; at all of it where that was left to us. */
   private begin(): void {
-    const kept = this.side ? null : keptView(useDesign.getState().design?.id);
+    const kept = this.side ? null : keptView(useDesign.getState().id);
     if (!kept) return this.fit();
     this.eye.look(kept);
     useShow.setState({ flat: this.eye.flat });
@@ -261,7 +261,7 @@ export class Scene {
     this.frames += 1;
     if (!this.side) {
       this.hidden.later();
-      keepView(useDesign.getState().design?.id, this.eye);
+      keepView(useDesign.getState().id, this.eye);
     }
     if (!this.side && useShow.getState().grid !== this.grid.spacing) useShow.setState({ grid: this.grid.spacing });
     // What the screen shows, for those who read it without eyes: the matrix that took points to the screen.

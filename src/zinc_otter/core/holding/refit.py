@@ -10,9 +10,9 @@ from dataclasses import dataclass
 from functools import cached_property
 
 import numpy as np
-from scipy.linalg import solve
+from scipy.linalg import cho_factor, cho_solve
 from scipy.sparse import block_array, csr_matrix, diags_array, identity
-from scipy.sparse.linalg import cg, spsolve
+from scipy.sparse.linalg import cg
 
 from zinc_otter.core.cage.cage import Cage
 from zinc_otter.core.cage.edit import Edit
@@ -25,13 +25,13 @@ from zinc_otter.core.surface.stencils import Stencils, build_stencils
 ROUNDS = 4
 _SETTLED = 1e-7
 """A step smaller than this share of the part's size ends the rounds."""
+_WORTH = 0.01
+"""A round that gains less than this share of the squared distances is the last."""
 _DAMPING = 1e-3
 """Of the mean diagonal of the normal equations."""
-_DENSE = 600
-"""Up to so many unknowns a dense solver is quicker."""
-_DIRECT = 5_000
-"""Up to so many unknowns a sparse factorization is; it fills up faster than the cage grows."""
-_ENOUGH_POINTS = 40_000
+_DENSE = 1_500
+"""Up to so many unknowns a dense factorization is quicker than going there step by step."""
+_ENOUGH_POINTS = 15_000
 _MARGIN = 3
 """Rings of faces around the free points that the fit looks at: two that they reach, and one that these lean on."""
 
@@ -74,11 +74,12 @@ def refitted(cage: Cage, old: NearestOnSurface, free: Ints, *, rounds: int = ROU
         moved[part.free] += step.reshape(3, -1).T
         tried = _Linear(part, old, moved)
         # A step that leads away from the surface is not taken; a shorter one is tried next.
-        if tried.distance < kept.distance:
+        gained = 1 - tried.distance / max(kept.distance, 1e-300)
+        if gained > 0:
             kept, damping = tried, max(damping / 3, _DAMPING)
         else:
             damping *= 30
-        if np.abs(step).max() < _SETTLED * part.span:
+        if 0 <= gained < _WORTH or np.abs(step).max() < _SETTLED * part.span:
             break
     positions = cage.positions.copy()
     positions[part.verts[part.free]] = kept.points[part.free]
@@ -120,12 +121,10 @@ class _Linear:
         if gram.shape[0] <= _DENSE:
             full = gram.toarray()
             full[np.diag_indices_from(full)] += weight
-            return np.asarray(solve(full, goal, assume_a="pos", overwrite_a=True, check_finite=False))
-        damped = csr_matrix(gram + weight * identity(gram.shape[0]))
-        if gram.shape[0] <= _DIRECT:
-            return np.asarray(spsolve(damped.tocsc(), goal, permc_spec="MMD_AT_PLUS_A"))
+            return np.asarray(cho_solve(cho_factor(full, overwrite_a=True, check_finite=False), goal, check_finite=False))
         # A step is only the way to the next one: conjugate gradients bring it near enough, in time linear in the faces.
-        found, _ = cg(damped, goal, rtol=1e-9, maxiter=400, M=diags_array(1 / damped.diagonal()))
+        damped = csr_matrix(gram + weight * identity(gram.shape[0]))
+        found, _ = cg(damped, goal, rtol=1e-6, maxiter=400, M=diags_array(1 / damped.diagonal()))
         return np.asarray(found)
 
 

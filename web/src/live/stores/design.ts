@@ -4,6 +4,8 @@ import type { DesignState, PieceState, PreviewState } from "../../model/types";
 import type { Unit } from "../../model/units";
 
 interface DesignStore {
+  /** Which one is open, also before it was told. */
+  id: string | null;
   design: DesignState | null;
   preview: PreviewState | null;
   connected: boolean;
@@ -13,7 +15,7 @@ interface DesignStore {
   working: { seq: number; seconds: number; stoppable: boolean } | null;
 }
 
-export const useDesign = create<DesignStore>(() => ({ design: null, preview: null, connected: false, gone: false, working: null }));
+export const useDesign = create<DesignStore>(() => ({ id: null, design: null, preview: null, connected: false, gone: false, working: null }));
 
 export const pieceNamed = (id: string | null): PieceState | null => useDesign.getState().design?.pieces.find((p) => p.id === id) ?? null;
 
