@@ -150,7 +150,7 @@ class Screen:
         self.server = server
         self.outside: list[str] = []
         self.errors: list[str] = []
-        page.set_default_timeout(30_000)
+        page.set_default_timeout(60_000)
         # What the printed address leaves in the browser; one test comes in by that address itself.
         page.context.add_cookies([{"name": f"zinc-otter-{server.port}", "value": server.key, "url": server.address}])
         page.on("request", lambda r: self._note(r.url))

@@ -25,7 +25,7 @@ class Making(BrowserCase):
         return dict(zip(table.locator("dt").all_inner_texts(), table.locator("dd").all_inner_texts(), strict=True))
 
     def download(self, name: str) -> bytes:
-        with self.page.expect_download() as waiting:
+        with self.page.expect_download(timeout=120_000) as waiting:
             self.screen.button(name).click()
         target = self.folder / waiting.value.suggested_filename
         waiting.value.save_as(target)

@@ -367,11 +367,12 @@ class Copies(InFolder):
         with closing(sqlite3.connect(store.path)) as connection, connection:
             for words in (
                 "DROP TABLE made_files", "DROP TABLE blob_uses", "DROP INDEX ix_steps_line", "DROP INDEX ix_steps_parent",
-                "ALTER TABLE steps DROP COLUMN on_line", "UPDATE alembic_version SET version_num = '0002'",
+                "ALTER TABLE steps DROP COLUMN on_line", "ALTER TABLE steps DROP COLUMN aside",
+                "ALTER TABLE designs DROP COLUMN binned_at", "UPDATE alembic_version SET version_num = '0002'",
             ):  # fmt: skip
                 connection.execute(words)
         again = self.store()
-        self.assertTrue((self.folder / "backups" / "before-0003.sqlite").exists())
+        self.assertTrue((self.folder / "backups" / "before-0005.sqlite").exists())
         now = again.load(saved.facts.id)
         self.assertEqual([s.id for s in now.steps], [saved.head_id, branch.head_id])
         self.assertNotIn(step.head_id, [s.id for s in now.steps])
