@@ -32,6 +32,8 @@ _DAMPING = 1e-3
 _DENSE = 1_500
 """Up to so many unknowns a dense factorization is quicker than going there step by step."""
 _ENOUGH_POINTS = 15_000
+_ROWS = 4
+"""Surface points that are fitted to, for each unknown."""
 _MARGIN = 3
 """Rings of faces around the free points that the fit looks at: two that they reach, and one that these lean on."""
 
@@ -64,7 +66,7 @@ def refitted(cage: Cage, old: NearestOnSurface, free: Ints, *, rounds: int = ROU
     """The cage with its ``free`` vertices moved so that its surface lies nearest to the old one."""
     if not len(free):
         return cage
-    part = _Part(cage, free, 2)
+    part = _Part(cage, free, 2, _ROWS * 3 * len(free))
     points = part.cage.positions.copy()
     kept = _Linear(part, old, points)
     damping = _DAMPING
@@ -152,7 +154,7 @@ def _measuring_level(cage: Cage, free: Ints) -> int:
 class _Part:
     """The part of a cage around its free vertices, and the surface points that these reach."""
 
-    def __init__(self, cage: Cage, free: Ints, level: int) -> None:
+    def __init__(self, cage: Cage, free: Ints, level: int, most: int | None = None) -> None:
         t = cage.topology
         faces = _faces_around(t, free, _MARGIN)
         part, self.verts, _ = Level.of_cage(cage).only_faces(faces)
@@ -173,6 +175,9 @@ class _Part:
         mark[self.free] = 1.0
         # Masks have no negative weights, so that what a free vertex reaches is what a mark on it reaches.
         self._touched = np.flatnonzero((limit.position[:count] @ self._stencils.refined(mark))[:, 0] > 1e-12)
+        if most is not None and len(self._touched) > most:
+            # Evenly thinned: numbers of refined vertices run along edges and faces.
+            self._touched = self._touched[np.linspace(0, len(self._touched) - 1, most).astype(np.int64)]
         self._matrices = [m[self._touched] for m in (limit.position, limit.tangent_u, limit.tangent_v)]
         sharp = np.zeros(count, dtype=bool)
         sharp[sharp_vertices(self._stencils)] = True
