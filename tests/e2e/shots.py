@@ -74,7 +74,7 @@ def two_views(screen: Screen) -> None:
     page.get_by_label("Show lantern sketch").click()
     page.get_by_label("Hide battery cell").click()
     page.get_by_label("Show battery cell").wait_for()
-    for piece in ("Housing", "Foot"):
+    for piece in ("Housing", "all of Fittings"):
         page.get_by_label(f"Hide {piece}", exact=True).click()
         page.get_by_label(f"Show {piece}", exact=True).wait_for()
     page.keyboard.press("z")
@@ -85,7 +85,7 @@ def two_views(screen: Screen) -> None:
         screen.settled()
     page.get_by_label("Second view from right").click()
     screen.settled()
-    steps = len(screen.state()["steps"]) - 1
+    steps = screen.state()["steps"][-1]["place"]
     for number, corners in enumerate((
         ((-21, -49), (-17, -38), (0, -40), (0, -50)),
         ((-17.2, -20), (0, -20), (-8, -39)),

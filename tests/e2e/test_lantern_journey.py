@@ -36,7 +36,8 @@ class Journey(BrowserCase):
         screen.steps(3)
         self.assertEqual(page.get_by_test_id("short").count(), 0)
         page.get_by_label("Hide lantern sketch").click()
-        screen.steps(4)
+        page.get_by_label("Show lantern sketch").wait_for()
+        screen.settled()
         # The ring at half height, picked by a double-click on one of its edges.
         piece = screen.state()["pieces"][0]["id"]
         before = self.points(piece)
@@ -52,7 +53,7 @@ class Journey(BrowserCase):
         screen.choose("Pivot", "world's origin")
         screen.field("About z").fill("360/12")
         page.keyboard.press("Enter")
-        screen.steps(5)
+        screen.steps(4)
         c, s = np.sqrt(3) / 2, 0.5
         expected = before.copy()
         expected[waist] = before[waist] @ np.array([[c, s, 0], [-s, c, 0], [0, 0, 1]])
@@ -73,7 +74,7 @@ class Journey(BrowserCase):
         corners = [(26, 0, -20), (40, 0, -20), (40, 0, 0), (26, 0, 0)]
         for corner in corners:
             screen.click(corner)
-        screen.steps(6)
+        screen.steps(5)
         sheet = self.points(screen.state()["pieces"][1]["id"])
         np.testing.assert_allclose(sheet[:, 1], 0, atol=1e-9)
         for corner in corners:

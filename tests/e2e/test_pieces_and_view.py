@@ -55,6 +55,12 @@ class Steps(VerbCase):
         self.screen.settled()
         self.assertEqual(titles.count(), count)
         self.assertEqual([p["visible"] for p in self.screen.state()["pieces"]], [True, False, True])
+        # The next step of the form has the next number.
+        self.screen.button("More for Body").click()
+        self.page.get_by_role("menuitem", name="Make a variant").click()
+        self.screen.steps(len(BOXES) + 1)
+        self.page.keyboard.press("Control+z")
+        self.screen.steps(len(BOXES))
         self.page.keyboard.press("Control+z")
         self.screen.button("Hide Pin").wait_for()
         self.assertEqual([p["visible"] for p in self.screen.state()["pieces"]], [True, True, True])

@@ -367,6 +367,7 @@ class Copies(InFolder):
         with closing(sqlite3.connect(store.path)) as connection, connection:
             for words in (
                 "DROP TABLE made_files", "DROP TABLE blob_uses", "DROP INDEX ix_steps_line", "DROP INDEX ix_steps_parent",
+                "DROP INDEX ix_steps_aside",
                 "ALTER TABLE steps DROP COLUMN on_line", "ALTER TABLE steps DROP COLUMN aside",
                 "ALTER TABLE designs DROP COLUMN binned_at", "UPDATE alembic_version SET version_num = '0002'",
             ):  # fmt: skip

@@ -189,11 +189,14 @@ class StepState(BaseModel):
     number: int
     title: str
     created_at: Moment
+    place: Annotated[int, Field(description="Its number among the form's steps alone.")]
     aside: Annotated[bool, Field(description="It changed only what is seen: it is undone, but is no step of the form.")]
 
     @classmethod
     def of(cls, step: StepFacts) -> StepState:
-        return cls(id=step.id, number=step.number, title=step.title, created_at=step.created_at, aside=step.aside)
+        return cls(
+            id=step.id, number=step.number, title=step.title, created_at=step.created_at, place=step.place, aside=step.aside
+        )
 
 
 class SelectedState(Picked):

@@ -37,5 +37,11 @@ def line_of(session: Session, design_id: str, low: int, high: int) -> list[StepF
     """The steps of a line with numbers from ``low`` to ``high``."""
     columns = (StepRow.id, StepRow.number, StepRow.title, StepRow.created_at, StepRow.aside)
     within = (StepRow.design_id == design_id, StepRow.on_line, StepRow.number.between(low, high))
-    found = session.execute(select(*columns).where(*within).order_by(StepRow.number))
-    return [StepFacts(r.id, r.number, r.title, r.created_at, r.aside) for r in found]
+    found = session.execute(select(*columns).where(*within).order_by(StepRow.number)).all()
+    seen = select(func.count()).where(StepRow.design_id == design_id, StepRow.on_line, StepRow.aside, StepRow.number < low)
+    passed = session.scalar(seen) or 0
+    steps = []
+    for r in found:
+        passed += r.aside
+        steps.append(StepFacts(r.id, r.number, r.title, r.created_at, r.aside, r.number - passed))
+    return steps

@@ -8,7 +8,7 @@ from __future__ import annotations
 from datetime import datetime
 from typing import Any
 
-from sqlalchemy import JSON, BigInteger, DateTime, ForeignKey, Index, LargeBinary, String, false
+from sqlalchemy import JSON, BigInteger, DateTime, ForeignKey, Index, LargeBinary, String, false, text
 from sqlalchemy.orm import DeclarativeBase, Mapped, mapped_column
 
 
@@ -48,6 +48,8 @@ class StepRow(Base):
     __table_args__ = (
         Index("ix_steps_line", "design_id", "on_line", "number"),
         Index("ix_steps_parent", "parent_id"),
+        # Few steps are: those before a window are counted by it.
+        Index("ix_steps_aside", "design_id", "number", sqlite_where=text("aside")),
     )
 
 

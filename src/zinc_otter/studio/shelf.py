@@ -62,6 +62,8 @@ class StepFacts:
     created_at: datetime
     aside: bool = False
     """Whether it changed only what is seen: it is undone like the others, but is none of the form's steps."""
+    place: int = 0
+    """Its number among the form's steps alone."""
 
 
 @dataclass(frozen=True)

@@ -6170,6 +6170,11 @@ export interface components {
              */
             created_at: string;
             /**
+             * Place
+             * @description Its number among the form's steps alone.
+             */
+            place: number;
+            /**
              * Aside
              * @description It changed only what is seen: it is undone, but is no step of the form.
              */

@@ -77,7 +77,7 @@ function Row({ step, ref, isPresent = false, undone = false }: { step: StepState
         onClick={() => goTo(step.id)}
         sx={{ py: 0.3, pl: 1.5, alignItems: "baseline", opacity: undone ? 0.5 : 1 }}
       >
-        <Typography variant="body2" color="text.secondary" sx={{ minWidth: 24, pr: 0.5, flexShrink: 0 }}>{step.number}</Typography>
+        <Typography variant="body2" color="text.secondary" sx={{ minWidth: 24, pr: 0.5, flexShrink: 0 }}>{step.place}</Typography>
         <Typography variant="body2">{step.title}</Typography>
       </ListItemButton>
     </ListItem>

@@ -9,8 +9,10 @@ down_revision = "0004"
 
 def upgrade() -> None:
     op.add_column("steps", sa.Column("aside", sa.Boolean(), nullable=False, server_default=sa.false()))
+    op.create_index("ix_steps_aside", "steps", ["design_id", "number"], sqlite_where=sa.text("aside"))
     op.execute("UPDATE steps SET aside = 1 WHERE json_extract(command, '$.kind') = 'show-piece'")
 
 
 def downgrade() -> None:
+    op.drop_index("ix_steps_aside", "steps")
     op.drop_column("steps", "aside")
