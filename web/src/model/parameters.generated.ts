@@ -136,6 +136,12 @@ export const parameters = {
   "detach": {
     as_piece: {"label":"They become","initial":"no","words":[["yes","a piece of their own"],["no","a part of this piece"]]},
   },
+  "draw-wire": {
+    diameter: {"label":"Diameter","unit":"mm","step":0.1,"initial":2,"above":0,"max":1000000},
+    around: {"label":"Faces around","unit":"","step":1,"initial":8,"min":3,"max":64,"whole":true},
+    each: {"label":"Faces between points","unit":"","step":1,"initial":1,"min":1,"max":16,"whole":true},
+    ends: {"label":"Ends","initial":"flat","words":[["flat","flat"],["open","open"]]},
+  },
   "extrude": {
     segments: {"label":"Segments","unit":"","step":1,"initial":1,"min":1,"max":64,"whole":true},
     taper: {"label":"Taper","unit":"%","step":5,"initial":100,"min":0,"max":10000},

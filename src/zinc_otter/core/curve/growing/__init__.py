@@ -1,0 +1,9 @@
+"""Cages that grow from curves: one file a way to grow."""
+
+from zinc_otter.core.curve.growing.grid import Grown
+from zinc_otter.core.curve.growing.loft import loft
+from zinc_otter.core.curve.growing.pipe import pipe
+from zinc_otter.core.curve.growing.revolve import revolve
+from zinc_otter.core.curve.growing.strip import strip
+
+__all__ = ["Grown", "loft", "pipe", "revolve", "strip"]
