@@ -1,28 +1,7 @@
 /** Draw a wire point by point. */
-import { drawn, form, type Pointing } from "../../model/tool";
-import { apart } from "../../model/vec";
+import { drawn, form } from "../../model/tool";
+import { pointByPoint } from "../shared/drawing";
 import { parameter } from "../shared/fields";
-
-const pointing: Pointing = {
-  active: ({ sketch }) => !sketch.closed,
-  query: () => ({}),
-  click(spot, towards, { sketch: { spots } }, hands) {
-    const first = spots[0]?.point;
-    const span = Math.max(...spots.map((s) => apart(s.point, first)), 0);
-    // Back at the first point it becomes a ring.
-    if (spots.length > 2 && apart(spot.point, first) < 0.06 * span) hands.sketch({ closed: true });
-    else hands.sketch({ spots: [...spots, spot], towards });
-    hands.again();
-  },
-  key(key, { sketch: { spots } }, hands) {
-    if (!spots.length) return false;
-    if (key === "Backspace") hands.sketch({ spots: spots.slice(0, -1), closed: false });
-    else if (key === "Escape") hands.clearSketch();
-    else return false;
-    hands.again();
-    return true;
-  },
-};
 
 export const tool = form({
   id: "draw-wire",
@@ -45,5 +24,5 @@ export const tool = form({
     const points = spots.map((spot) => spot.point) as [[number, number, number]];
     return { kind: "draw-wire", name: "Wire", points, closed: !!closed, diameter: v.diameter, around: v.around, each: v.each, ends: v.ends };
   },
-  pointing,
+  pointing: pointByPoint(false),
 });
