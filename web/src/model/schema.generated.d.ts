@@ -3213,7 +3213,7 @@ export interface components {
             around?: number;
             /**
              * Each
-             * @default 1
+             * @default 3
              */
             each?: number;
             /**
