@@ -31,8 +31,7 @@ _DAMPING = 1e-3
 """Of the mean diagonal of the normal equations."""
 _DENSE = 1_500
 """Up to so many unknowns a dense factorization is quicker than going there step by step."""
-_LEVEL = 3
-"""Of the surface points that are measured; of four of them one at most is fitted to."""
+_ENOUGH_POINTS = 15_000
 _ROWS = 4
 """Surface points that are fitted to, for each unknown."""
 _MARGIN = 3
@@ -55,23 +54,21 @@ def held(old: NearestOnSurface, done: Edit, free: Ints, span: float, rounds: int
     t = done.cage.topology
     stays = (t.on_border & (t.vertex_valence == 2)) | (done.cage.vertex_sharpness > 0)
     free = free[~stays[free]]
-    cage, deviation = done.cage, 0.0
-    if len(free):
-        part = _Part(cage, free)
-        placed = _refitted(part, old, rounds)
-        deviation = _strays(part, placed, old)
-        positions = cage.positions.copy()
-        positions[part.verts[part.free]] = placed[part.free]
-        cage = cage.with_positions(positions)
+    cage = refitted(done.cage, old, free, rounds=rounds)
+    deviation = strays_from(cage, old, free)
     remark = f"It strays from the form by at most {_of_size(deviation, span)}."
     return Held(
         cage, done.selected, done.old_to_new, done.rest, done.weights, done.suspect, (*done.remarks, remark), deviation
     )
 
 
-def _refitted(part: _Part, old: NearestOnSurface, rounds: int) -> Floats:
-    """The part's control points, its free ones moved so that the surface lies nearest to the old one."""
-    kept = _Linear(part, old, part.cage.positions)
+def refitted(cage: Cage, old: NearestOnSurface, free: Ints, *, rounds: int = ROUNDS) -> Cage:
+    """The cage with its ``free`` vertices moved so that its surface lies nearest to the old one."""
+    if not len(free):
+        return cage
+    part = _Part(cage, free, 2, _ROWS * 3 * len(free))
+    points = part.cage.positions.copy()
+    kept = _Linear(part, old, points)
     damping = _DAMPING
     for _ in range(rounds):
         step = kept.step(damping)
@@ -86,7 +83,9 @@ def _refitted(part: _Part, old: NearestOnSurface, rounds: int) -> Floats:
             damping *= 30
         if 0 <= gained < _WORTH or np.abs(step).max() < _SETTLED * part.span:
             break
-    return kept.points
+    positions = cage.positions.copy()
+    positions[part.verts[part.free]] = kept.points[part.free]
+    return cage.with_positions(positions)
 
 
 class _Linear:
@@ -94,10 +93,10 @@ class _Linear:
 
     def __init__(self, part: _Part, old: NearestOnSurface, points: Floats) -> None:
         self.part, self.points = part, points
-        self._at, looking = part.surface(points, part.fitted)
+        self._at, looking = part.surface(points)
         feet, self._normals = old.at(self._at, looking)
         self._off = feet - self._at
-        line = np.flatnonzero(part.on_line[part.fitted])
+        line = np.flatnonzero(part.on_line)
         line_feet, along = old.on_lines(self._at[line])
         known = np.isfinite(line_feet).all(axis=1)
         self._line, self._along = line[known], along[known]
@@ -108,7 +107,7 @@ class _Linear:
         """(3 free,) the step of Levenberg and Marquardt: all x, then all y, then all z."""
         part, reach = self.part, self.part.reach
         # Surface points may slide within the surface; those on a border or crease along that line only.
-        inner = np.flatnonzero(~part.on_line[part.fitted])
+        inner = np.flatnonzero(~part.on_line)
         normals = self._normals[inner]
         blocks = [[diags_array(normals[:, k]) @ reach[inner] for k in range(3)]]
         right = [(self._off[inner] * normals).sum(axis=1)]
@@ -133,13 +132,10 @@ class _Linear:
 
 def strays_from(cage: Cage, old: NearestOnSurface, free: Ints) -> float:
     """The largest distance in mm from the old surface, of the surface points that the ``free`` vertices reach."""
-    part = _Part(cage, free)
-    return _strays(part, part.cage.positions, old)
-
-
-def _strays(part: _Part, points: Floats, old: NearestOnSurface) -> float:
-    """The largest distance in mm from the old surface, of all surface points that the free vertices reach."""
-    at, looking = part.surface(points)
+    if not len(free):
+        return 0.0
+    part = _Part(cage, free, _measuring_level(cage, free))
+    at, looking = part.surface(part.cage.positions)
     feet, _ = old.at(at, looking)
     # A border that has moved within the surface is off as well, though each point of it still lies on the old one.
     line = at[part.on_line]
@@ -149,11 +145,16 @@ def _strays(part: _Part, points: Floats, old: NearestOnSurface) -> float:
     return float(np.linalg.norm(off, axis=1).max(initial=0.0))
 
 
-class _Part:
-    """The part of a cage around its free vertices, and the surface points that these reach; ``fitted`` are those of them
-    that are fitted to."""
+def _measuring_level(cage: Cage, free: Ints) -> int:
+    """Finer than what is fitted to at level 2; finer still where the part is small."""
+    corners = np.isin(cage.topology.face_verts, around(cage.topology, free, _MARGIN)).sum()
+    return 4 if corners * 4**3 <= _ENOUGH_POINTS else 3
 
-    def __init__(self, cage: Cage, free: Ints) -> None:
+
+class _Part:
+    """The part of a cage around its free vertices, and the surface points that these reach."""
+
+    def __init__(self, cage: Cage, free: Ints, level: int, most: int | None = None) -> None:
         t = cage.topology
         faces = _faces_around(t, free, _MARGIN)
         part, self.verts, _ = Level.of_cage(cage).only_faces(faces)
@@ -166,7 +167,7 @@ class _Part:
         local = np.full(t.vertex_count, -1, dtype=np.int32)
         local[self.verts] = np.arange(len(self.verts), dtype=np.int32)
         self.free = local[free]
-        self._stencils: Stencils = build_stencils(self.cage, _LEVEL)
+        self._stencils: Stencils = build_stencils(self.cage, level)
         # One row for each refined vertex will do: the sides of a hard crease meet there.
         count = self._stencils.vertex_count
         limit = self._stencils.limit
@@ -174,9 +175,9 @@ class _Part:
         mark[self.free] = 1.0
         # Masks have no negative weights, so that what a free vertex reaches is what a mark on it reaches.
         self._touched = np.flatnonzero((limit.position[:count] @ self._stencils.refined(mark))[:, 0] > 1e-12)
-        # Evenly thinned: numbers of refined vertices run along edges and faces. What is measured lies between, too.
-        most = min(_ROWS * 3 * len(free), len(self._touched) // 4)
-        self.fitted = np.linspace(0, len(self._touched) - 1, most).astype(np.int64)
+        if most is not None and len(self._touched) > most:
+            # Evenly thinned: numbers of refined vertices run along edges and faces.
+            self._touched = self._touched[np.linspace(0, len(self._touched) - 1, most).astype(np.int64)]
         self._matrices = [m[self._touched] for m in (limit.position, limit.tangent_u, limit.tangent_v)]
         sharp = np.zeros(count, dtype=bool)
         sharp[sharp_vertices(self._stencils)] = True
@@ -184,20 +185,19 @@ class _Part:
 
     @cached_property
     def reach(self) -> csr_matrix:
-        """(rows, free) the weights of the free vertices at the surface points that are fitted to."""
-        rows = csr_matrix(self._matrices[0][self.fitted])
-        for step in reversed(self._stencils.factors):
-            rows = csr_matrix(rows @ step)
-        return csr_matrix(rows[:, self.free])
+        """(rows, free) the weights of the free vertices at the surface points."""
+        columns = csr_matrix(self._stencils.factors[0].tocsc()[:, self.free])
+        for step in self._stencils.factors[1:]:
+            columns = step @ columns
+        return csr_matrix(self._matrices[0] @ columns)
 
-    def surface(self, points: Floats, some: Ints | None = None) -> tuple[Floats, Floats]:
-        """Surface points, all or ``some``, and unit normals (rows, 3) for control points (n, 3); NaN normals on borders and
-        creases, which have several."""
+    def surface(self, points: Floats) -> tuple[Floats, Floats]:
+        """Surface points and unit normals (rows, 3) for control points (n, 3); NaN normals on borders and creases, which
+        have several."""
         refined = self._stencils.refined(points)
-        rows = slice(None) if some is None else some
-        at, u, v = ((matrix if some is None else matrix[some]) @ refined for matrix in self._matrices)
+        at, u, v = (matrix @ refined for matrix in self._matrices)
         normals = normals_of(u, v)
-        normals[self.on_line[rows]] = np.nan
+        normals[self.on_line] = np.nan
         return at, normals
 
 
