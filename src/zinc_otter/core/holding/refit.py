@@ -31,7 +31,7 @@ _DAMPING = 1e-3
 """Of the mean diagonal of the normal equations."""
 _DENSE = 1_500
 """Up to so many unknowns a dense factorization is quicker than going there step by step."""
-_ENOUGH_POINTS = 15_000
+_ENOUGH_POINTS = 4_000
 _ROWS = 4
 """Surface points that are fitted to, for each unknown."""
 _MARGIN = 3
