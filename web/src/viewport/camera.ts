@@ -130,7 +130,8 @@ export class Eye {
       box.getCenter(this.target);
       const radius = Math.max(box.getSize(new Vector3()).length() / 2, 0.5);
       const free = Math.max(0.4, 1 - (0.6 * (top + bottom)) / this.height);
-      const across = this.aspect - (2 * left) / this.height;
+      // In a narrow view the form may reach under what covers its side: it would be too small to work on.
+      const across = this.aspect - (2 * Math.min(left, 0.2 * this.aspect * this.height)) / this.height;
       this.distance = radius / Math.sin((fieldOfView * Math.PI) / 360) / Math.max(Math.min(across, free), 0.3);
       this.target.addScaledVector(this.up, ((top - bottom) / 2) * this.pixel);
     }
