@@ -263,7 +263,7 @@ def incomplete(screen: Screen) -> None:
     screen.field("Wall").fill("30")
     screen.page.get_by_text("not applied yet").wait_for()
     screen.press("Enter")
-    screen.page.get_by_role("region", name="Steps", exact=True).get_by_text("Hollow: added").wait_for()
+    screen.page.get_by_role("region", name="Steps", exact=True).get_by_text("Hollow ", exact=False).first.wait_for()
     screen.tool("Solid")
     screen.button("Make solid").click()
     screen.page.get_by_text(": incomplete").wait_for(timeout=90_000)
