@@ -363,6 +363,9 @@ class Copies(InFolder):
         step = store.add_step(saved.facts.id, 1, "Grew", {}, with_box(2), None)
         back = store.go_to(saved.facts.id, 2, saved.head_id)
         branch = store.add_step(saved.facts.id, back.facts.revision, "Otherwise", {}, with_box(3), None)
+        shown = {"kind": "change-reference", "reference": "r1", "visible": False, "opacity": None}
+        for command in ({"kind": "show-piece"}, shown, {**shown, "opacity": 0.5}):
+            branch = store.add_step(saved.facts.id, branch.facts.revision, "More", command, with_box(3), None)
         store.close()
         with closing(sqlite3.connect(store.path)) as connection, connection:
             for words in (
@@ -375,7 +378,10 @@ class Copies(InFolder):
         again = self.store()
         self.assertTrue((self.folder / "backups" / "before-0005.sqlite").exists())
         now = again.load(saved.facts.id)
-        self.assertEqual([s.id for s in now.steps], [saved.head_id, branch.head_id])
+        self.assertEqual([s.id for s in now.steps][::4], [saved.head_id, branch.head_id])
+        # What only showed or hid is told apart, also where it was done before there was a word for it.
+        self.assertEqual([s.aside for s in now.steps], [False, False, True, True, False])
+        self.assertEqual([s.place for s in now.steps], [0, 1, 1, 1, 2])
         self.assertNotIn(step.head_id, [s.id for s in now.steps])
         again.delete(saved.facts.id)
         with closing(sqlite3.connect(store.path)) as connection:

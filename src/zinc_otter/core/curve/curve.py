@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass, field
 from typing import Literal
 
 import numpy as np
@@ -24,13 +23,8 @@ class CurveError(CoreError):
     title = "This is no curve to work with"
 
 
-def _none() -> Floats:
-    return np.zeros(0)
-
-
-@dataclass(frozen=True, eq=False)
 class Curve:
-    """Control ``points`` (n, 3) in mm, of degree 1, 2 or 3, open or ``closed``; ``sharpness`` (n,) makes corners.
+    """Immutable control ``points`` (n, 3) in mm, of degree 1, 2 or 3, open or ``closed``; ``sharpness`` (n,) makes corners.
 
     Of degree 3 it is a uniform cubic B-spline. An open one runs through its first and last point, where its second
     difference is nought (a phantom point 2 P0 - P1): so does the border of a Catmull-Clark cage (H. Biermann, A. Levin,
@@ -44,9 +38,9 @@ class Curve:
     """
 
     points: Floats
-    degree: Degree = 3
-    closed: bool = False
-    sharpness: Floats = field(default_factory=_none)
+    degree: Degree
+    closed: bool
+    sharpness: Floats
 
     def __init__(
         self, points: ArrayLike, degree: Degree = 3, closed: bool = False, sharpness: ArrayLike | None = None
@@ -67,8 +61,7 @@ class Curve:
         sharp = np.zeros(len(array)) if sharpness is None else np.array(sharpness, dtype=np.float64)
         if sharp.shape != (len(array),) or not ((sharp >= 0) & (sharp <= HARD)).all():
             raise BadNumberError(f"A corner has a sharpness from 0 to {HARD:g}, one for each control point.")
-        for name, value in (("points", array), ("degree", degree), ("closed", closed), ("sharpness", sharp)):
-            object.__setattr__(self, name, value)
+        self.points, self.degree, self.closed, self.sharpness = array, degree, closed, sharp
         read_only(self.points)
         read_only(self.sharpness)
         if self._same_place.any():
@@ -148,10 +141,9 @@ def refined(curve: Curve) -> Curve:
 
 def unchecked(points: Floats, degree: Degree, closed: bool, sharpness: Floats | None = None) -> Curve:
     """A curve without the checks: what comes of sound ones is sound, however near its points lie."""
-    made = object.__new__(Curve)
-    sharp = np.zeros(len(points)) if sharpness is None else sharpness
-    for name, value in (("points", points), ("degree", degree), ("closed", closed), ("sharpness", sharp)):
-        object.__setattr__(made, name, value)
+    made = Curve.__new__(Curve)
+    made.points, made.degree, made.closed = points, degree, closed
+    made.sharpness = np.zeros(len(points)) if sharpness is None else sharpness
     return made
 
 

@@ -14,6 +14,7 @@ from zinc_otter.core.cage.cage import HARD
 from zinc_otter.core.cage.topology import Floats
 from zinc_otter.core.curve.curve import Curve, Degree, unchecked
 from zinc_otter.core.curve.pieces import Pieces, pieces_of
+from zinc_otter.core.curve.solving import solved
 from zinc_otter.core.errors import BadNumberError
 
 MOST = 400
@@ -31,10 +32,8 @@ class Fitted:
 
 def through(points: ArrayLike, closed: bool = False) -> Curve:
     """The curve of degree 3 that passes through points (n, 3), one control point for each. Raises CurveError."""
-    goals = np.asarray(points, dtype=np.float64)
-    start = Curve(goals, 3, closed)
-    weights = _weights(start, np.arange(start.count, dtype=np.float64))
-    return start.with_points(np.linalg.solve(weights, goals))
+    start = Curve(points, 3, closed)
+    return start.with_points(solved(start.points, closed))
 
 
 @lru_cache(maxsize=512)
@@ -104,34 +103,21 @@ def _marks(curve: Curve, made: Pieces, corners: np.ndarray, count: int) -> Float
     stops = np.unique(np.concatenate([corners.astype(np.float64), [] if curve.closed else [low, high]]))
     if curve.closed and not len(stops):
         return made.evenly(count)
-    ends = np.append(stops, stops[0] + curve.end) if curve.closed else stops
-    runs = _lengths(made, ends)
+    along = made.lengths_to(stops)
+    ends = np.append(along, along[0] + made.length) if curve.closed else along
+    runs = np.diff(ends)
     inner = count - len(stops)
     # The longest part of a run is halved, in effect, until all are given out.
     shares = np.zeros(len(runs), dtype=np.int64)
     for _ in range(inner):
         shares[int((runs / (shares + 1)).argmax())] += 1
-    marks: list[Floats] = []
-    for start, stop, more in zip(ends[:-1], ends[1:], shares, strict=True):
-        marks.append(_between(made, start, stop, int(more)))
-    found = np.concatenate(marks)
-    return found if curve.closed else np.append(found, high)
-
-
-def _between(made: Pieces, start: float, stop: float, more: int) -> Floats:
-    """The start, and so many places at even lengths before the stop."""
-    dense = np.linspace(start, stop, 400)
-    run = np.concatenate([[0.0], np.cumsum(np.linalg.norm(np.diff(made.at(dense), axis=0), axis=1))])
-    return np.asarray(np.interp(np.arange(more + 1) / (more + 1) * run[-1], run, dense))
-
-
-def _lengths(made: Pieces, ends: Floats) -> Floats:
-    return np.array(
-        [
-            np.linalg.norm(np.diff(made.at(np.linspace(a, b, 400)), axis=0), axis=1).sum()
-            for a, b in zip(ends[:-1], ends[1:], strict=True)
-        ]
-    )
+    parts = zip(ends[:-1], runs, shares, strict=True)
+    lengths = np.concatenate([start + run * np.arange(more + 1) / (more + 1) for start, run, more in parts])
+    if not curve.closed:
+        return np.append(made.places_at(lengths), high)
+    # Those beyond the end lie on the next round.
+    beyond = lengths >= made.length
+    return made.places_at(lengths - beyond * made.length) + beyond * (high - low)
 
 
 def _fitted(start: Curve, made: Pieces, marks: Floats, fixed: np.ndarray) -> Curve:

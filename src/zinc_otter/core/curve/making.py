@@ -2,17 +2,12 @@
 
 from __future__ import annotations
 
-from collections.abc import Sequence
-
 import numpy as np
 
-from zinc_otter.core.cage.cage import HARD
 from zinc_otter.core.cage.topology import Floats
 from zinc_otter.core.curve.curve import Curve
 from zinc_otter.core.curve.fitting import through
 from zinc_otter.core.errors import BadNumberError
-
-Point = Sequence[float]
 
 
 def circle(diameter: float, count: int = 8) -> Curve:
@@ -100,21 +95,6 @@ def wave(diameter: float, count: int, out: float, along: float, each: int = 6) -
     radius = diameter / 2 + out * np.sin(count * u)
     goals: Floats = np.column_stack([radius * np.cos(u), radius * np.sin(u), along * np.cos(count * u)])
     return through(goals, closed=True)
-
-
-def polyline(points: Sequence[Point], closed: bool = False) -> Curve:
-    """Straight from point to point."""
-    return Curve(np.asarray(points, dtype=np.float64), 1, closed)
-
-
-def cornered(curve: Curve, corners: Sequence[int]) -> Curve:
-    """The same control points, some of them hard corners. Raises BadNumberError for one that is not there."""
-    sharp = curve.sharpness.copy()
-    for at in corners:
-        if not 0 <= at < curve.count:
-            raise BadNumberError(f"The curve has control points 0 to {curve.count - 1}; {at} is none of them.")
-        sharp[at] = HARD
-    return Curve(curve.points, curve.degree, curve.closed, sharp)
 
 
 def _above(**sizes: float) -> None:

@@ -79,28 +79,34 @@ class Pieces:
     @cached_property
     def _run(self) -> Floats:
         """Length from the beginning to each mark."""
-        low, high = self._marks[:-1], self._marks[1:]
-        places = (low + high)[:, None] / 2 + (high - low)[:, None] / 2 * _GAUSS
-        inside = (places.ravel() - np.repeat(low, len(_GAUSS)) * 0).clip(self.breaks[0], self.breaks[-1])
-        speed = np.linalg.norm(self.velocity(inside), axis=1).reshape(len(low), -1)
-        return np.concatenate([[0.0], np.cumsum((speed * _WEIGHTS).sum(axis=1) * (high - low) / 2)])
+        return np.concatenate([[0.0], np.cumsum(self._run_within(self._marks[:-1], self._marks[1:]))])
 
     @property
     def length(self) -> float:
         """mm, by Gauss and Legendre's quadrature."""
         return float(self._run[-1])
 
+    def lengths_to(self, places: ArrayLike) -> Floats:
+        """(k,) mm from the beginning to parameters (k,)."""
+        u = np.clip(np.atleast_1d(np.asarray(places, dtype=np.float64)), self.breaks[0], self.breaks[-1])
+        part = np.clip(np.searchsorted(self._marks, u, side="right") - 1, 0, len(self._marks) - 2)
+        return self._run[part] + self._run_within(self._marks[part], u)
+
+    def _run_within(self, low: Floats, high: Floats) -> Floats:
+        """(k,) mm between pairs of parameters that no mark lies between."""
+        mid, half = (low + high) / 2, (high - low) / 2
+        speed = np.linalg.norm(self.velocity((mid[:, None] + half[:, None] * _GAUSS).ravel()), axis=1)
+        return np.asarray((speed.reshape(len(low), -1) * _WEIGHTS).sum(axis=1) * half)
+
     def places_at(self, lengths: ArrayLike) -> Floats:
-        """(k,) parameters that lie so many mm along the curve, by two rounds of Newton's method."""
+        """(k,) parameters that lie so many mm along the curve, by rounds of Newton's method."""
         wanted = np.clip(np.atleast_1d(np.asarray(lengths, dtype=np.float64)), 0, self.length)
         part = np.clip(np.searchsorted(self._run, wanted, side="right") - 1, 0, len(self._run) - 2)
         low, high = self._marks[part], self._marks[part + 1]
         size = np.maximum(self._run[part + 1] - self._run[part], 1e-300)
         u = low + (high - low) * (wanted - self._run[part]) / size
         for _ in range(3):
-            mid, half = (low + u) / 2, (u - low) / 2
-            speed = np.linalg.norm(self.velocity((mid[:, None] + half[:, None] * _GAUSS).ravel()), axis=1)
-            run = self._run[part] + (speed.reshape(len(u), -1) * _WEIGHTS).sum(axis=1) * half
+            run = self._run[part] + self._run_within(low, u)
             now = np.maximum(np.linalg.norm(self.velocity(u), axis=1), 1e-12)
             u = np.clip(u + (wanted - run) / now, low, high)
         return u

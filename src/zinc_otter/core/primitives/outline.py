@@ -14,6 +14,7 @@ from zinc_otter.core.cage.cage import HARD, Cage
 from zinc_otter.core.cage.face_bound import check_face_total
 from zinc_otter.core.cage.grid_fill import filled_rows, grid_counts
 from zinc_otter.core.cage.topology import Bools, Floats, Ints
+from zinc_otter.core.curve.solving import solved
 from zinc_otter.core.errors import BadNumberError
 from zinc_otter.core.primitives.checks import check_sizes, of_quads
 
@@ -150,15 +151,15 @@ def border_deviation(cage: Cage, outline: Outline, around: int) -> float:
 
 
 def _control_points(through: Floats, is_corner: Bools) -> Floats:
-    n = len(through)
-    matrix = diags([1 / 6, 4 / 6, 1 / 6], [-1, 0, 1], shape=(n, n)).tolil()
-    matrix[0, n - 1] += 1 / 6
-    matrix[n - 1, 0] += 1 / 6
-    rows: lil_matrix = matrix
-    for corner in np.flatnonzero(is_corner):
-        rows[corner, :] = 0
-        rows[corner, corner] = 1
-    return np.column_stack([spsolve(rows.tocsc(), through[:, k]) for k in range(2)])
+    corners = np.flatnonzero(is_corner)
+    if not len(corners):
+        return solved(through, True)
+    # Corners are passed through, and what lies between two of them knows nothing of the rest.
+    points = through.copy()
+    for first, last in zip(corners, [*corners[1:], corners[0] + len(through)], strict=True):
+        run = np.arange(first, last + 1) % len(through)
+        points[run] = solved(through[run], False)
+    return points
 
 
 def _unfolded(ring: Floats, rings: int) -> Cage:

@@ -9,8 +9,9 @@ import numpy as np
 from zinc_otter.core.cage.topology import Floats
 from zinc_otter.core.curve.curve import Curve, CurveError, unchecked
 from zinc_otter.core.curve.fitting import Fitted, resampled, smoothed, strays
-from zinc_otter.core.curve.growing.grid import Grown, grid_cage, solved
+from zinc_otter.core.curve.growing.grid import Grown, grid_cage
 from zinc_otter.core.curve.pieces import pieces_of
+from zinc_otter.core.curve.solving import solved
 from zinc_otter.core.errors import BadNumberError
 
 MOST_CURVES = 200

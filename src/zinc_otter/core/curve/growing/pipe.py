@@ -10,8 +10,9 @@ from zinc_otter.core.cage.topology import Floats
 from zinc_otter.core.curve.curve import Curve, CurveError, unchecked
 from zinc_otter.core.curve.fitting import feet_on
 from zinc_otter.core.curve.frames import minimal_frames
-from zinc_otter.core.curve.growing.grid import Grown, grid_cage, solved, with_caps
+from zinc_otter.core.curve.growing.grid import Grown, grid_cage, with_caps
 from zinc_otter.core.curve.pieces import Pieces, pieces_of
+from zinc_otter.core.curve.solving import solved
 from zinc_otter.core.errors import BadNumberError
 
 Caps = Literal["open", "flat"]

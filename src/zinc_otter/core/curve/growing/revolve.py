@@ -10,7 +10,8 @@ from zinc_otter.core.cage.cage import Cage
 from zinc_otter.core.cage.plane import plane_at
 from zinc_otter.core.curve.curve import Curve, CurveError
 from zinc_otter.core.curve.fitting import smoothed
-from zinc_otter.core.curve.growing.grid import Grown, grid_cage, solved
+from zinc_otter.core.curve.growing.grid import Grown, grid_cage
+from zinc_otter.core.curve.solving import solved
 from zinc_otter.core.errors import BadNumberError
 
 
