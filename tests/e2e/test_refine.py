@@ -409,6 +409,28 @@ class OnOneSide(RefineCase):
         self.page.get_by_text("on the seam at").wait_for()
 
 
+    def test_an_oblique_line_cuts_each_side_by_itself(self) -> None:
+        self.begin_box((60, 40, 20), (6, 2, 1))
+        self.press("Shift+M")
+        self.previewed()
+        self.apply(2)
+        for key in ("5", "0"):
+            self.press(key)
+        before = self.points()
+        self.press("Shift+K")
+        self.screen.choose("Mirrored", "each side by itself")
+        for point in ((4, 2, 10), (26, 13, 10)):
+            self.screen.click(point)
+        self.previewed()
+        self.apply(3)
+        fresh = self.points()[len(before) :]
+        # Where it was drawn, and its mirror image; nothing on the lines gone on beyond the seam.
+        self.assertGreater(len(fresh), 8)
+        np.testing.assert_allclose(np.abs(fresh[:, 0]), 2 * fresh[:, 1], atol=0.3)
+        self.assertEqual(np.count_nonzero(fresh[:, 0] > 0.3), np.count_nonzero(fresh[:, 0] < -0.3))
+        self.assertEqual(self.screen.state()["pieces"][0]["symmetry"]["words"], "one mirror")
+
+
 class InSectors(RefineCase):
     def test_a_loop_and_a_chamfer_in_one_of_four(self) -> None:
         tube = {"kind": "add-cylinder", "name": "Tube", "diameter": 40, "height": 40, "counts": [8, 4], "caps": "open",

@@ -165,7 +165,7 @@ export function back(): void {
   const hasHandle = tool?.is === "verb" && tool.parts !== undefined;
   if (tool && !hasHandle) layAside();
   else if (picked.length || asked) {
-    usePicking.setState({ picked: [], asked: null });
+    usePicking.setState({ picked: [], others: [], asked: null });
     useSession.setState({ values: settled() });
   } else layAside();
 }

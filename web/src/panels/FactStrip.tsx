@@ -38,7 +38,7 @@ function Chosen() {
   const now = picksShown();
   const count = pickKind === "piece" ? others.length + Math.min(picked.length, 1) : now.ids.length;
   const words = count
-    ? `${count} ${count === 1 ? now.kind : plural[now.kind]} picked, ${cage ? figure(cage, now.kind, now.ids, unit) : ""}`
+    ? [`${count} ${count === 1 ? now.kind : plural[now.kind]} picked`, cage ? figure(cage, now.kind, now.ids, unit) : ""].filter(Boolean).join(", ")
     : `No ${plural[pickKind]} picked`;
   return <Typography variant="body2" data-testid="chosen" role="status" sx={{ fontWeight: 600 }}>{words}</Typography>;
 }

@@ -57,7 +57,7 @@ export class PieceView {
   private readonly surface: BufferGeometry;
   private readonly cage: BufferGeometry;
   private readonly surfaceMesh: Mesh<BufferGeometry, MeshMatcapMaterial>;
-  private readonly cageMesh: Mesh;
+  private readonly cageMesh: Mesh<BufferGeometry, MeshMatcapMaterial>;
   private readonly plain = new Lines(colours.ink, 1.3, { opacity: 0.75 });
   /** All of the cage faintly, so that it reads as a whole where it runs behind or inside the surface. */
   private readonly behind = new Lines(colours.ink, 1, { onTop: true, opacity: 0.17 });
@@ -169,8 +169,9 @@ export class PieceView {
     const clay = this.surfaceMesh.material;
     clay.matcap = surfaceTexture(material, colour);
     asGlass(this.surfaceMesh, faint);
-    this.surfaceMesh.visible = (display !== "cage" && !replaced) || faint;
-    this.cageMesh.visible = display === "cage" && !faint;
+    asGlass(this.cageMesh, faint);
+    this.surfaceMesh.visible = display !== "cage" && !replaced;
+    this.cageMesh.visible = display === "cage";
     this.dots.visible = withCage && this.marks.kind === "vertex";
 
     this.drawCage();
@@ -211,7 +212,7 @@ export class PieceView {
   }
 
   private get withCage(): boolean {
-    return this.dress.display !== "surface" && !this.dress.faint;
+    return this.dress.display !== "surface";
   }
 
   /** Normals, valences and the numbers of creases, where they are asked for. */
