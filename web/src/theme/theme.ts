@@ -1,7 +1,7 @@
 import { createTheme } from "@mui/material/styles";
 import { colours } from "./colours";
 
-/** Where the keys go: 4.9 to 1 against paper and card. */
+/** Where the keys go: 5 to 1 and more against paper and card. */
 const ring = { outline: `2px solid ${colours.river}`, outlineOffset: 1 };
 
 const text = '"Source Sans 3 Variable", sans-serif';
