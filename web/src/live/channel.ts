@@ -1,5 +1,5 @@
 /** The live channel: previews with back-pressure (one under way, the newest waiting), commits, and reconnecting. */
-import { answered, asked } from "./asking";
+import { answered, asked, took } from "./asking";
 import { pack, unpack } from "./packing";
 import { liveVersion } from "../model/parameters.generated";
 import type { Asked, AskedCurves, Command, Message } from "../model/types";
@@ -19,6 +19,7 @@ export class Channel {
   private closed = false;
   private seq = 0;
   private underWay = 0;
+  private since = 0;
   /** The message of which the service said that it takes long. */
   private slow = 0;
   /** The last message that is answered by one with its number. */
@@ -41,7 +42,10 @@ export class Channel {
       this.waiting = { revision, command };
       this.stopSlow();
     }
-    else this.underWay = this.send({ do: "preview", revision, command });
+    else {
+      this.since = performance.now();
+      this.underWay = this.send({ do: "preview", revision, command });
+    }
   }
 
   /** The number of the message by which the answer will be known; 0 where there is no connection. */
@@ -133,6 +137,7 @@ export class Channel {
       if (message.type === "bodies" || message.type === "found") return;
       if (message.seq === this.underWay) {
         this.underWay = 0;
+        took(performance.now() - this.since);
         if (this.waiting) {
           const { revision, command } = this.waiting;
           this.waiting = null;

@@ -1,5 +1,6 @@
 /** Counts the picked that cannot be seen, once the eye and the hand rest. */
 import { picksShown } from "../live/context";
+import { useDesign } from "../live/stores/design";
 import { setHidden, usePicking } from "../live/stores/picking";
 import { useShow } from "../live/stores/show";
 import type { Picker } from "./picking";
@@ -22,6 +23,8 @@ export class HiddenPicks {
   /** The view, the form or the picked have changed. */
   later(): void {
     clearTimeout(this.timer);
+    // What a drag shows is counted once it is kept.
+    if (useDesign.getState().preview) return;
     this.timer = window.setTimeout(() => setHidden(this.count()), rest);
   }
 

@@ -79,6 +79,8 @@ export class PieceView {
   private readonly tint = { value: 1 };
   private surfaceTree: MeshBVH | null = null;
   private cageTree: MeshBVH | null = null;
+  /** Trees whose boxes are from before the last move. */
+  private readonly outdated = new Set<"surface" | "cage">();
   private marks: Marks = { kind: "face", picked: [], hover: null, faults: null, held: null };
   private dress: Dress = {
     display: "both", material: "clay", colour: "clay", isolines: 0, wire: 0, normals: false, valences: false, badges: false, backs: true, faint: false, replaced: false,
@@ -143,7 +145,7 @@ export class PieceView {
     const attribute = this.cage.getAttribute("position") as BufferAttribute;
     attribute.array.set(this.arrays.cage.positions);
     attribute.needsUpdate = true;
-    this.surfaceTree = this.cageTree = null;
+    this.outdated.add("surface").add("cage");
     const { cage } = this.arrays;
     for (const line of [this.plain, this.behind, this.open, this.seam, ...this.creases]) line.moved(cage.positions);
     this.marking.moved();
@@ -257,13 +259,26 @@ export class PieceView {
     return lines;
   }
 
-  /** Search trees for rays; made when first asked for after a change. */
+  /** Search trees for rays; made when first asked for, and drawn after the points when asked for after a move. */
   get surfaceRays(): MeshBVH {
-    return (this.surfaceTree ??= new MeshBVH(this.surface, { indirect: true }));
+    this.surfaceTree ??= this.grown("surface", this.surface);
+    return this.followed("surface", this.surfaceTree);
   }
 
   get cageRays(): MeshBVH {
-    return (this.cageTree ??= new MeshBVH(this.cage, { indirect: true }));
+    this.cageTree ??= this.grown("cage", this.cage);
+    return this.followed("cage", this.cageTree);
+  }
+
+  private grown(which: "surface" | "cage", from: BufferGeometry): MeshBVH {
+    this.outdated.delete(which);
+    return new MeshBVH(from, { indirect: true });
+  }
+
+  /** The boxes are fitted anew: that costs a tenth of a new tree. */
+  private followed(which: "surface" | "cage", tree: MeshBVH): MeshBVH {
+    if (this.outdated.delete(which)) tree.refit();
+    return tree;
   }
 
   faceOfSurfaceTriangle(triangle: number): number {

@@ -1,5 +1,6 @@
 /** The viewport's scene: draws when something changed, and tells what lies where. */
 import { Box3, Color, Plane, Scene as Three, Vector3, WebGLRenderer } from "three";
+import { tookLately } from "../live/asking";
 import { pieces } from "../live/pieces";
 import { useDesign } from "../live/stores/design";
 import { toolInHand } from "../live/stores/session";
@@ -22,6 +23,9 @@ import type { Marks } from "./marksView";
 import { type Dress, PieceView } from "./pieceView";
 import { ReferenceViews } from "./referenceViews";
 
+/** Where previews take longer than so many milliseconds the handle goes ahead of the form. */
+const together = 80;
+
 type Part = "design" | "bodies" | "marks";
 
 export class Scene {
@@ -41,6 +45,7 @@ export class Scene {
   /** What has changed since it was looked at last. */
   private readonly stale = new Set<Part>();
   private waiting = 0;
+  private soon = 0;
   private frames = 0;
   private fitted = false;
   private floor = 0;
@@ -227,7 +232,20 @@ export class Scene {
     this.floor = Number.isFinite(lowest) ? lowest - 0.03 * Math.max(highest - lowest, 10) : 0;
   }
 
+  /** With the answer that is on its way, so that handle and form are drawn once, together; or a little later, without it. */
+  drawSoon(): void {
+    if (tookLately() > together) return this.draw();
+    if (this.waiting || this.soon) return;
+    this.host.dataset.drawing = "";
+    this.soon = window.setTimeout(() => {
+      this.soon = 0;
+      this.draw();
+    }, Math.min(2 * tookLately() + 8, together));
+  }
+
   draw(): void {
+    clearTimeout(this.soon);
+    this.soon = 0;
     if (this.waiting) return;
     this.host.dataset.drawing = "";
     this.waiting = requestAnimationFrame(() => {
@@ -239,6 +257,7 @@ export class Scene {
 
   dispose(): void {
     cancelAnimationFrame(this.waiting);
+    clearTimeout(this.soon);
     this.hidden.dispose();
     this.stopListening();
     for (const view of this.views.values()) view.dispose();

@@ -27,7 +27,7 @@ export function watchStores(scene: Scene): () => void {
       scene.changed("marks");
     }),
     // The handle and its beads stand where the values put them, and some marks go with the station.
-    useSession.subscribe((now, before) => (now.station === before.station ? draw() : marks())),
+    useSession.subscribe((now, before) => (now.station === before.station ? scene.drawSoon() : marks())),
     ...[useSketch, useSpot, useNear, useCurves].map((store) => store.subscribe(draw)),
     useShown.subscribe((now, before) => {
       marks();
