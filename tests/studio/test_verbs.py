@@ -150,7 +150,7 @@ class Symmetric(unittest.TestCase):
         self.assertEqual(blob_hashes(document), set(blobs))
         back = from_document(document, blobs)
         self.assertEqual(back.piece("p1").symmetry, design.piece("p1").symmetry)
-        self.assertEqual(back.piece("p2").follows, design.piece("p2").follows)
+        self.assertEqual(back.piece("p2").grown, design.piece("p2").grown)
         edit = on(design, "extrude", one_right_on_top, distance=3)
         self.assertEqual(after(back, edit).piece("p1").cage, after(design, edit).piece("p1").cage)
 
@@ -174,7 +174,7 @@ class Following(unittest.TestCase):
 
     def test_without_its_original_it_stands_alone(self) -> None:
         done = after(self.design, {"kind": "delete-piece", "piece": "p1"})
-        self.assertIsNone(done.piece("p2").follows)
+        self.assertIsNone(done.piece("p2").grown)
 
 
 class Between(unittest.TestCase):

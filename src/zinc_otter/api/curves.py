@@ -36,7 +36,7 @@ def curves_of(
 def get_curves(design_id: str, piece_id: str, given: AskedCurves, room: AtHand) -> list[CurveState]:
     """Curves on a piece's surface, sampled evenly, with how they bend."""
     piece = room.studio.saved(design_id).design.piece(piece_id)
-    stencils = room.stencils.get(piece.cage, shown_level(piece.cage.topology.face_count, None))
+    stencils = room.stencils.get(piece.faces, shown_level(piece.cage.topology.face_count, None))
     return [
         CurveState(
             of=of, points=curve.points.ravel().tolist(), bending=curve.bending.ravel().tolist(), closed=curve.closed,

@@ -31,7 +31,7 @@ def begin_solids_file(
 ) -> KeyedJob:
     """Begin to write the solids of all pieces that are shown into one file, in the design's unit; fetched by its key."""
     saved = room.studio.saved(design_id)
-    shown = [piece for piece in saved.design.pieces if piece.visible]
+    shown = [piece for piece in saved.design.pieces if piece.visible and piece.curve is None]
     shares = []
     for piece in shown:
         recipe = recipe_of(saved.design, piece.id, room.solid)

@@ -65,9 +65,9 @@ class Edits:
 
 def _alike(a: Piece, b: Piece) -> bool:
     """Whether two pieces are the same in all that is told of them; of symmetric ones it is not asked."""
-    told = [field.name for field in fields(Piece) if field.name not in ("cage", "symmetry")]
+    told = [field.name for field in fields(Piece) if field.name not in ("form", "symmetry", "pulled")]
     none = a.symmetry is None and b.symmetry is None
-    return none and a.cage.digest == b.cage.digest and all(getattr(a, name) == getattr(b, name) for name in told)
+    return none and a.form.digest == b.form.digest and all(getattr(a, name) == getattr(b, name) for name in told)
 
 
 def _with_own_pieces(made: Design, before: Design) -> Design:

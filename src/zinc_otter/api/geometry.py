@@ -21,13 +21,13 @@ MOST_QUADS = 400_000
 def get_cage(design_id: str, piece_id: str, room: AtHand) -> CageArrays:
     cage = room.studio.saved(design_id).design.piece(piece_id).cage
     t = cage.topology
-    faces: list[Any] = [face.tolist() for face in np.split(t.face_verts, t.face_offsets[1:-1])]
+    faces: list[Any] = [face.tolist() for face in np.split(t.face_verts, t.face_offsets[1:-1])] if t.face_count else []
     sharp_edges, sharp_verts = np.flatnonzero(cage.edge_sharpness), np.flatnonzero(cage.vertex_sharpness)
     return CageArrays(
         positions=cage.positions.tolist(),
         faces=faces,
         edges=t.edge_verts.tolist(),
-        open_edges=t.open_edges.tolist(),
+        open_edges=t.open_edges.tolist() if t.face_count else [],
         creases={int(e): float(cage.edge_sharpness[e]) for e in sharp_edges},
         corners={int(v): float(cage.vertex_sharpness[v]) for v in sharp_verts},
     )
@@ -38,7 +38,7 @@ def get_surface(
     design_id: str, piece_id: str, room: AtHand, level: Annotated[int, Query(ge=1, le=6)] = 3
 ) -> SurfaceArrays:
     """The limit surface at a level. Refused where it would be too large to send as text."""
-    cage = room.studio.saved(design_id).design.piece(piece_id).cage
+    cage = room.studio.saved(design_id).design.piece(piece_id).faces
     count = cage.topology.corner_count * 4 ** (level - 1)
     if count > MOST_QUADS:
         raise BadNumberError(f"Level {level} would have {count:,} faces; {MOST_QUADS:,} are the most here.")

@@ -284,7 +284,7 @@ class _Channel:
 
     def _bends(self, design: Design) -> list[ShownCurve] | None:
         asked = self._curves
-        piece = next((piece for piece in design.pieces if asked is not None and piece.id == asked.piece), None)
+        piece = next((p for p in design.pieces if asked is not None and p.id == asked.piece and p.curve is None), None)
         if asked is None or piece is None:
             return None
         same = piece.cage.topology.digest == self._curves_digest

@@ -173,14 +173,22 @@ class SurfaceRows(TypedDict):
     normals: Float32s
 
 
+class LineFrame(TypedDict):
+    """The line of a curve, as points flat, from its begin to its end; a closed one ends where it begins."""
+
+    points: Float32s
+    closed: bool
+
+
 class PieceFrame(TypedDict):
-    """One piece: whole where its structure changed, else the rows that moved."""
+    """One piece: whole where its structure changed, else the rows that moved. A curve has a line, and no faces."""
 
     id: str
     cage: NotRequired[CageFrame]
     surface: NotRequired[SurfaceFrame]
     cage_rows: NotRequired[CageRows]
     surface_rows: NotRequired[SurfaceRows]
+    line: NotRequired[LineFrame]
 
 
 class Weights(TypedDict):

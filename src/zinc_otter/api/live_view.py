@@ -5,11 +5,12 @@ from __future__ import annotations
 import numpy as np
 
 from zinc_otter.api.curve_schemas import Of, told_radius
-from zinc_otter.api.live_messages import Images, PieceFrame, Shown, ShownCurve, Weights
+from zinc_otter.api.live_messages import CageFrame, Images, LineFrame, PieceFrame, Shown, ShownCurve, SurfaceFrame, Weights
 from zinc_otter.api.room import StencilShelf, shown_level
 from zinc_otter.core.cage import Cage
 from zinc_otter.core.cage.symmetry import Symmetry
 from zinc_otter.core.cage.topology import Floats, Ints
+from zinc_otter.core.curve import Curve, pieces_of
 from zinc_otter.core.surface import DragPlan, LimitSurface, evaluate, plan_drag
 from zinc_otter.core.surface.curves import SurfaceCurve
 from zinc_otter.core.surface.evaluation import normals_of
@@ -33,6 +34,15 @@ class _PieceView:
 
 
 _MOST_IMAGES = 200_000
+_LINE_EACH = 16
+"""Points of a curve's line for each of its legs."""
+_NO_SURFACE: SurfaceFrame = {
+    "level": 1,
+    "positions": np.zeros(0, dtype=np.float32),
+    "normals": np.zeros(0, dtype=np.float32),
+    "quads": np.zeros(0, dtype=np.int32),
+    "face_of_quad": np.zeros(0, dtype=np.int32),
+}
 
 
 def _images(symmetry: Symmetry | None) -> Images | None:
@@ -43,6 +53,28 @@ def _images(symmetry: Symmetry | None) -> Images | None:
     if vertices.size + edges.size + faces.size > _MOST_IMAGES:
         return None
     return {"vertex": vertices[1:].ravel(), "edge": edges[1:].ravel(), "face": faces[1:].ravel()}
+
+
+def _cage_frame(cage: Cage, symmetry: Symmetry | None) -> CageFrame:
+    t = cage.topology
+    is_open = np.zeros(t.edge_count, dtype=np.uint8)
+    if t.face_count:
+        is_open[t.open_edges] = 1
+    on_seam = np.zeros(t.edge_count, dtype=np.uint8)
+    if symmetry is not None:
+        on_seam[symmetry.seam] = 1
+    return {
+        "positions": cage.positions,
+        "face_verts": t.face_verts,
+        "face_offsets": t.face_offsets,
+        "edge_verts": t.edge_verts,
+        "edge_faces": t.edge_faces,
+        "edge_sharpness": cage.edge_sharpness.astype(np.float32),
+        "vertex_sharpness": cage.vertex_sharpness.astype(np.float32),
+        "edge_open": is_open,
+        "edge_seam": on_seam,
+        "images": _images(symmetry),
+    }
 
 
 def bent(curves: list[tuple[Of, SurfaceCurve]]) -> list[ShownCurve]:
@@ -66,12 +98,14 @@ class LiveView:
     def __init__(self, stencils: StencilShelf) -> None:
         self._stencils = stencils
         self._pieces: dict[str, _PieceView] = {}
+        self._curves: dict[str, Curve] = {}
         self._level: int | None = None
 
     def smooth_to(self, level: int | None) -> None:
         """Show pieces at a level of smoothness, or with None at the finest that is quick; they are sent anew."""
         self._level = level
         self._pieces.clear()
+        self._curves.clear()
 
     @property
     def surfaces(self) -> dict[str, Floats]:
@@ -81,9 +115,10 @@ class LiveView:
     def frame(self, design: Design) -> Shown:
         """What the viewer needs to show this design: whole pieces, changed rows, and the ids of pieces gone."""
         there = {piece.id for piece in design.pieces}
-        gone = [piece_id for piece_id in self._pieces if piece_id not in there]
+        gone = [piece_id for piece_id in (*self._pieces, *self._curves) if piece_id not in there]
         for piece_id in gone:
-            del self._pieces[piece_id]
+            self._pieces.pop(piece_id, None)
+            self._curves.pop(piece_id, None)
         pieces = [self._piece(piece) for piece in design.pieces]
         return {"pieces": [piece for piece in pieces if piece is not None], "gone": gone}
 
@@ -106,8 +141,25 @@ class LiveView:
         for view in self._pieces.values():
             view.plan, view.planned = None, False
 
+    def _curve(self, piece_id: str, curve: Curve) -> PieceFrame | None:
+        """A curve's line is short, and sent anew with every change; of its points only those that moved are."""
+        before = self._curves.get(piece_id)
+        if before == curve:
+            return None
+        self._curves[piece_id] = curve
+        self._pieces.pop(piece_id, None)
+        points = pieces_of(curve).dense(1 if curve.degree == 1 else _LINE_EACH)
+        line: LineFrame = {"points": points.astype(np.float32).ravel(), "closed": curve.closed}
+        if before is not None and before.polygon.structure_digest == curve.polygon.structure_digest:
+            rows = np.flatnonzero((before.points != curve.points).any(axis=1)).astype(np.int32)
+            return {"id": piece_id, "cage_rows": {"rows": rows, "positions": curve.points[rows]}, "line": line}
+        return {"id": piece_id, "cage": _cage_frame(curve.polygon, None), "surface": _NO_SURFACE, "line": line}
+
     def _piece(self, piece: Piece) -> PieceFrame | None:
         piece_id, cage = piece.id, piece.cage
+        if piece.curve is not None:
+            return self._curve(piece_id, piece.curve)
+        self._curves.pop(piece_id, None)
         view = self._pieces.get(piece_id)
         if view is None or view.sent.structure_digest != cage.structure_digest or view.symmetry != piece.symmetry:
             return self._whole(piece_id, cage, piece.symmetry)
@@ -121,26 +173,9 @@ class LiveView:
         stencils = self._stencils.get(cage, level)
         surface = evaluate(stencils, cage)
         self._pieces[piece_id] = _PieceView(cage, surface, symmetry)
-        t = cage.topology
-        is_open = np.zeros(t.edge_count, dtype=np.uint8)
-        is_open[t.open_edges] = 1
-        on_seam = np.zeros(t.edge_count, dtype=np.uint8)
-        if symmetry is not None:
-            on_seam[symmetry.seam] = 1
         return {
             "id": piece_id,
-            "cage": {
-                "positions": cage.positions,
-                "face_verts": t.face_verts,
-                "face_offsets": t.face_offsets,
-                "edge_verts": t.edge_verts,
-                "edge_faces": t.edge_faces,
-                "edge_sharpness": cage.edge_sharpness.astype(np.float32),
-                "vertex_sharpness": cage.vertex_sharpness.astype(np.float32),
-                "edge_open": is_open,
-                "edge_seam": on_seam,
-                "images": _images(symmetry),
-            },
+            "cage": _cage_frame(cage, symmetry),
             "surface": {
                 "level": level,
                 "positions": surface.positions.astype(np.float32),

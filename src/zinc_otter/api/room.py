@@ -170,8 +170,8 @@ class Room:
             return path.read_bytes()
         except FileNotFoundError:
             pass
-        cages = [piece.cage for piece in design.pieces if piece.visible]
-        drawn: bytes = self.intake.call("Drawing the picture", draw_picture, cages)
+        forms = [piece.form for piece in design.pieces if piece.visible]
+        drawn: bytes = self.intake.call("Drawing the picture", draw_picture, forms)
         try:
             if recorded:
                 put(path, lambda fresh: fresh.write_bytes(drawn))

@@ -9,9 +9,12 @@ from typing import Annotated, Literal
 from pydantic import BaseModel, ConfigDict, Field, PlainSerializer, StringConstraints, WithJsonSchema
 
 from zinc_otter.core.cage.symmetry import Group
+from zinc_otter.core.curve.curve import Curve
+from zinc_otter.core.curve.facts import facts_of
 from zinc_otter.studio.commands import AnyCommand, Picked
 from zinc_otter.studio.design import Design, Piece
 from zinc_otter.studio.followers import AnyFollower, recipe_of
+from zinc_otter.studio.growths import AnyGrowth
 from zinc_otter.studio.references import Picture, Reference
 from zinc_otter.studio.shelf import DesignFacts, Saved, StepFacts, Unit
 
@@ -96,6 +99,26 @@ class SymmetryState(BaseModel):
         )  # fmt: skip
 
 
+class CurveFacts(BaseModel):
+    """What is measured on a curve: lengths in mm. ``least_radius`` is null where it runs straight throughout."""
+
+    degree: int
+    closed: bool
+    length: float
+    least_radius: float | None
+    tightest: tuple[float, float, float] | None
+    plane: bool = Field(description="whether it lies in a plane, within a millionth of its size")
+    crosses: list[tuple[float, float, float]] = Field(description="where it runs through itself")
+
+    @classmethod
+    def of(cls, curve: Curve) -> CurveFacts:
+        facts = facts_of(curve)
+        return cls(
+            degree=curve.degree, closed=curve.closed, length=facts.length, least_radius=facts.least_radius,
+            tightest=facts.tightest, plane=facts.plane, crosses=list(facts.crosses),
+        )  # fmt: skip
+
+
 class PieceState(BaseModel):
     """One piece without its arrays. ``size`` is the extent of the control points in mm."""
 
@@ -107,7 +130,11 @@ class PieceState(BaseModel):
     group: str | None
     original: str | None
     symmetry: SymmetryState | None
-    follows: str | None = Field(description="the id of the piece that this one is the mirror image of")
+    curve: CurveFacts | None = Field(description="what is measured on a curve; null for a cage")
+    grown: AnyGrowth | None = Field(description="how this piece grows from others")
+    pulled: int = Field(description="how many of its control points were pulled on top of what it grows to")
+    said: list[str] = Field(description="sentences on how true it has grown")
+    suspect: list[int] = Field(description="faces where what has grown is not what it promises")
     face_sets: dict[str, int] = Field(description="names of face sets to their counts")
     vertex_count: int
     edge_count: int
@@ -123,17 +150,20 @@ class PieceState(BaseModel):
     def of(cls, design: Design, piece: Piece) -> PieceState:
         t = piece.cage.topology
         low, high = piece.cage.bounds
+        grown = None if piece.grown is None else design.outgrowth(piece.grown)
         return cls(
             id=piece.id, name=piece.name, visible=piece.visible, locked=piece.locked, colour=piece.colour,
             group=piece.group, original=piece.original,
             symmetry=piece.symmetry and SymmetryState.of(piece.symmetry.group),
-            follows=piece.follows and piece.follows.source,
+            curve=None if piece.curve is None else CurveFacts.of(piece.curve),
+            grown=piece.grown, pulled=piece.pulled.count if piece.pulled else 0,
+            said=list(grown.remarks) if grown else [], suspect=grown.suspect.tolist() if grown else [],
             face_sets={name: len(faces) for name, faces in piece.cage.face_sets.items()},
             vertex_count=t.vertex_count, edge_count=t.edge_count, face_count=t.face_count,
-            open_edge_count=len(t.open_edges), size=tuple((high - low).tolist()),
-            digest=piece.cage.digest, followers=list(piece.followers),
+            open_edge_count=len(t.open_edges) if t.face_count else 0, size=tuple((high - low).tolist()),
+            digest=piece.form.digest, followers=list(piece.followers),
             called={follower.id: follower.called for follower in piece.followers},
-            made_from=recipe_of(design, piece.id).digest,
+            made_from=piece.form.digest if piece.curve is not None else recipe_of(design, piece.id).digest,
         )  # fmt: skip
 
 

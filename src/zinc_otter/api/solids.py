@@ -170,7 +170,7 @@ def download_cage(
 ) -> Response:
     """The control cage as a file, in millimetres: with creases, corners and face sets, which OBJ has no place for."""
     piece, _ = piece_and_recipe(room, design_id, piece_id)
-    data = write_cage(piece.cage, kind, piece.name, CLAYS.get(piece.colour))
+    data = write_cage(piece.faces, kind, piece.name, CLAYS.get(piece.colour))
     return download(data, _CAGE_TYPES[kind], f"{piece.name}.{kind}")
 
 

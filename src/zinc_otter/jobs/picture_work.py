@@ -4,11 +4,11 @@ from __future__ import annotations
 
 from collections.abc import Callable
 
-from zinc_otter.core.cage import Cage
+from zinc_otter.core.form import Form
 
 
-def draw_picture(progress: Callable[[float, str], None], cages: list[Cage]) -> bytes:
-    """A PNG of the surfaces of some cages."""
+def draw_picture(progress: Callable[[float, str], None], forms: list[Form]) -> bytes:
+    """A PNG of the some forms."""
     from zinc_otter.studio.picture import picture_of
 
-    return picture_of(cages)
+    return picture_of(forms)

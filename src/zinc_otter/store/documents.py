@@ -14,12 +14,18 @@ from numpy.typing import NDArray
 
 from zinc_otter.core.cage import Cage, Topology
 from zinc_otter.core.cage.symmetry import Group, Plane, Symmetry
-from zinc_otter.studio.design import Design, Follows, Piece
+from zinc_otter.core.curve import Curve
+from zinc_otter.core.form import Form
+from zinc_otter.core.growth import Growth, Pulls
+from zinc_otter.core.growth.mirrored import MirroredCopy
+from zinc_otter.studio.design import Design, Piece
 from zinc_otter.studio.followers import follower_document, read_follower
+from zinc_otter.studio.growths import growth_document, read_growth
 from zinc_otter.studio.references import Component, Picture, Reference
 
-FORMAT = 4
-"""1 had neither references nor locks, colours and groups of pieces, 2 no symmetry, 3 no followers; they are still read."""
+FORMAT = 5
+"""1 had neither references nor locks, colours and groups of pieces, 2 no symmetry, 3 no followers, 4 neither curves nor what
+grows, only mirrored copies; they are still read."""
 
 
 def to_document(design: Design) -> tuple[dict[str, Any], dict[str, bytes]]:
@@ -45,6 +51,18 @@ def to_document(design: Design) -> tuple[dict[str, Any], dict[str, bytes]]:
             "face_sets": {name: put(faces) for name, faces in cage.face_sets.items()},
         }
 
+    def form_document(form: Form) -> dict[str, Any]:
+        if not isinstance(form, Curve):
+            return {"cage": cage_document(form)}
+        return {
+            "curve": {
+                "points": put(form.points),
+                "sharpness": put(form.sharpness),
+                "degree": form.degree,
+                "closed": form.closed,
+            }
+        }
+
     def symmetry_document(symmetry: Symmetry | None) -> dict[str, Any] | None:
         if symmetry is None:
             return None
@@ -53,9 +71,10 @@ def to_document(design: Design) -> tuple[dict[str, Any], dict[str, bytes]]:
     pieces = [
         {
             **{key: getattr(p, key) for key in _PIECE_KEYS},
-            "cage": cage_document(p.cage),
+            **form_document(p.form),
             "symmetry": symmetry_document(p.symmetry),
-            "follows": None if p.follows is None else asdict(p.follows),
+            "grown": None if p.grown is None else growth_document(p.grown),
+            "pulled": None if p.pulled is None else {"layout": p.pulled.layout, "local": put(p.pulled.local)},
             "followers": [follower_document(follower) for follower in p.followers],
         }
         for p in design.pieces
@@ -68,8 +87,11 @@ def blob_hashes(document: Mapping[str, Any]) -> set[str]:
     """The hashes of all arrays that a document names, and of the assets of its references."""
     found: set[str] = asset_hashes(document)
     for piece in document["pieces"]:
-        for value in piece["cage"].values():
+        for value in piece.get("cage", {}).values():
             found.update(value.values() if isinstance(value, dict) else [value])
+        found.update(piece["curve"][key] for key in ("points", "sharpness") if "curve" in piece)
+        if piece.get("pulled"):
+            found.add(piece["pulled"]["local"])
         if piece.get("symmetry"):
             found.update(piece["symmetry"]["corners"])
     return found
@@ -102,16 +124,24 @@ def from_document(document: Mapping[str, Any], blobs: Mapping[str, bytes]) -> De
         face_sets = {name: get(digest) for name, digest in cage["face_sets"].items()}
         return Cage(positions, topology, get(cage["edge_sharpness"]), get(cage["vertex_sharpness"]), face_sets)
 
+    def form_of(p: Mapping[str, Any]) -> Form:
+        if "curve" not in p:
+            return cage_of(p["cage"])
+        curve = p["curve"]
+        return Curve(get(curve["points"]), curve["degree"], curve["closed"], get(curve["sharpness"]))
+
     def piece_of(p: Mapping[str, Any]) -> Piece:
-        cage = cage_of(p["cage"])
+        form = form_of(p)
         symmetry = None
-        if held := p.get("symmetry"):
+        if (held := p.get("symmetry")) and isinstance(form, Cage):
             corners = tuple(get(digest) for digest in held["corners"])
-            symmetry = Symmetry(_group(held["group"]), cage.topology, corners)
-        follows = p.get("follows") and Follows(p["follows"]["source"], _plane(p["follows"]["plane"]))
+            symmetry = Symmetry(_group(held["group"]), form.topology, corners)
+        pulled = p.get("pulled") and Pulls(p["pulled"]["layout"], get(p["pulled"]["local"]))
         facts = {key: p[key] for key in _PIECE_KEYS if key in p}
         followers = tuple(read_follower(follower) for follower in p.get("followers", ()))
-        return Piece(**facts, cage=cage, symmetry=symmetry, follows=follows or None, followers=followers)
+        return Piece(
+            **facts, form=form, symmetry=symmetry, grown=_growth(p), pulled=pulled or None, followers=followers
+        )
 
     pieces = tuple(piece_of(p) for p in document["pieces"])
     references = tuple(_reference(r) for r in document.get("references", []))
@@ -119,6 +149,14 @@ def from_document(document: Mapping[str, Any], blobs: Mapping[str, bytes]) -> De
 
 
 _PIECE_KEYS = ("id", "name", "visible", "locked", "colour", "group", "original")
+
+
+def _growth(p: Mapping[str, Any]) -> Growth | None:
+    if p.get("grown"):
+        return read_growth(p["grown"])
+    if old := p.get("follows"):
+        return MirroredCopy(old["source"], _plane(old["plane"]))
+    return None
 
 
 def _group(data: Mapping[str, Any]) -> Group:

@@ -11,7 +11,7 @@ from pydantic import BaseModel, ConfigDict, Field, StrictBool, ValidationError
 from zinc_otter.core.cage import Cage, Topology
 from zinc_otter.core.errors import CoreError, FileFormatError
 from zinc_otter.core.formats.surfaces.appearance import CLAYS
-from zinc_otter.studio.design import Design, Piece
+from zinc_otter.studio.design import Design, Piece, growing_order
 from zinc_otter.studio.followers import takes_part_of
 from zinc_otter.studio.references import Component, Picture, Reference
 
@@ -65,6 +65,10 @@ def checked_design(design: Design, kinds: Mapping[str, str]) -> Design:
 
     Raises FileFormatError naming the piece or reference and what is the matter with it.
     """
+    try:
+        growing_order(design.pieces)
+    except CoreError as error:
+        raise FileFormatError(f"In the archive {error}") from None
     number = design.next_number
     if not isinstance(number, int) or isinstance(number, bool) or not 1 <= number <= 10**9:
         raise FileFormatError("The archive's next number is none.")
@@ -77,7 +81,8 @@ def checked_design(design: Design, kinds: Mapping[str, str]) -> Design:
         _held(where, _PieceFacts, facts)
         if piece.colour not in CLAYS:
             raise FileFormatError(f"{where} has a colour that there is not.")
-        _check_cage(where, piece.cage)
+        if piece.curve is None:
+            _check_cage(where, piece.cage)
         _check_symmetry(where, piece)
         _check_ties(where, design, piece)
         for follower in piece.followers:
@@ -147,10 +152,11 @@ def _check_symmetry(where: str, piece: Piece) -> None:
 
 
 def _check_ties(where: str, design: Design, piece: Piece) -> None:
-    if piece.follows is not None and not any(
-        other.id == piece.follows.source and other.follows is None and other.id != piece.id for other in design.pieces
-    ):
-        raise FileFormatError(f"{where} follows a piece that is not there, or that follows another.")
+    ids = {other.id for other in design.pieces}
+    if piece.grown is not None and not ids.issuperset(piece.grown.sources):
+        raise FileFormatError(f"{where} follows a piece that is not there.")
+    if piece.pulled is not None and piece.pulled.local.shape != piece.cage.positions.shape:
+        raise FileFormatError(f"{where}: what was pulled on it does not go with its points.")
     for follower in piece.followers:
         if any(piece.id in takes_part_of(design, other) for other in follower.pieces):
             raise FileFormatError(f"{where}: {follower.called} takes part of the piece itself.")

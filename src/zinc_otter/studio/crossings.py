@@ -44,6 +44,8 @@ def looked_at(before: Design, command: Command, outcome: Outcome, pains: Pains) 
     if outcome.piece_id is None:
         return None
     after = outcome.design.piece(outcome.piece_id).cage
+    if not after.topology.face_count:
+        return None
     was = next((piece.cage for piece in before.pieces if piece.id == outcome.piece_id), None)
     if was is not None and was.topology.digest == after.topology.digest:
         return None

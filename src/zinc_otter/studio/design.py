@@ -1,14 +1,18 @@
-"""A design as a value: its pieces, and the references that it is built around."""
+"""A design as a value: its pieces, what grows from what among them, and the references that it is built around."""
 
 from __future__ import annotations
 
-from collections.abc import Callable
+from collections.abc import Callable, Sequence
 from dataclasses import dataclass, replace
 
 from zinc_otter.core.cage import Cage, Edit, Selection
 from zinc_otter.core.cage.face_bound import check_face_total
-from zinc_otter.core.cage.symmetry import Plane, Symmetry, mirrored_copy, symmetric_edit
+from zinc_otter.core.cage.symmetry import Symmetry, symmetric_edit
+from zinc_otter.core.curve.curve import Curve
 from zinc_otter.core.errors import CoreError, TooManyFacesError
+from zinc_otter.core.form import Form, controls, require_faces, with_controls
+from zinc_otter.core.growth.base import Growth, Outgrowth, grown
+from zinc_otter.core.growth.pulls import Pulls, pulls_between
 from zinc_otter.core.solid.followers import Follower
 from zinc_otter.core.solid.followers.moving import similarity_between, taken_along
 from zinc_otter.studio.references import Reference
@@ -39,34 +43,42 @@ class FollowsError(CoreError):
     title = "It follows another piece"
 
 
-@dataclass(frozen=True)
-class Follows:
-    """That a piece is the image of another, ``source``, in a mirror plane."""
-
-    source: str
-    plane: Plane
-
-
 @dataclass(frozen=True, eq=False)
 class Piece:
-    """One thing in a design: a named cage, shown or hidden, free or locked.
+    """One thing in a design: a named form, shown or hidden, free or locked.
 
     ``colour`` is the name of one of the workshop's clays; pieces of one ``group`` (a name) are shown, locked and placed
-    together. A variant knows the id of its ``original``. With a ``symmetry`` every edit is done on all sides at once; a
-    piece that ``follows`` another is computed from it. Its ``followers`` lead from its form to its solid.
+    together. A variant knows the id of its ``original``. With a ``symmetry`` every edit is done on all sides at once. The
+    form of a piece that has a ``grown`` is made from the forms of others, with what a hand ``pulled`` on top. Its
+    ``followers`` lead from its form to its solid.
     """
 
     id: str
     name: str
-    cage: Cage
+    form: Form
     visible: bool = True
     locked: bool = False
     colour: str = "clay"
     group: str | None = None
     original: str | None = None
     symmetry: Symmetry | None = None
-    follows: Follows | None = None
+    grown: Growth | None = None
+    pulled: Pulls | None = None
     followers: tuple[Follower, ...] = ()
+
+    @property
+    def cage(self) -> Cage:
+        """The control points, with faces where there are any."""
+        return controls(self.form)
+
+    @property
+    def curve(self) -> Curve | None:
+        return self.form if isinstance(self.form, Curve) else None
+
+    @property
+    def faces(self) -> Cage:
+        """The cage, for what works on faces. Raises NoFacesError for a curve."""
+        return require_faces(self.form, self.name)
 
 
 @dataclass(frozen=True, eq=False)
@@ -92,12 +104,23 @@ class Design:
         return piece
 
     def shapeable_piece(self, piece_id: str) -> Piece:
-        """The piece, to be given another form. Raises UnknownPieceError, LockedError, FollowsError."""
+        """The piece, to be given another form of its own. Raises UnknownPieceError, LockedError, FollowsError."""
         piece = self.free_piece(piece_id)
-        if piece.follows is not None:
-            source = self.piece(piece.follows.source).name
-            raise FollowsError(f"{piece.name} follows {source} in a mirror: shape {source}, or make it independent.")
+        if piece.grown is not None:
+            raise FollowsError(f"{self._tied(piece, piece.grown)}: make it independent to change its faces.")
         return piece
+
+    def pullable_piece(self, piece_id: str) -> Piece:
+        """The piece, to have its control points pulled: one that grows keeps it on top. Raises as shapeable_piece."""
+        piece = self.free_piece(piece_id)
+        if piece.grown is not None and not piece.grown.pulled:
+            source = self.piece(piece.grown.sources[0]).name
+            raise FollowsError(f"{self._tied(piece, piece.grown)}: shape {source}, or make it independent.")
+        return piece
+
+    def _tied(self, piece: Piece, growth: Growth) -> str:
+        sources = " and ".join(self.piece(source).name for source in growth.sources)
+        return f"{piece.name} follows {sources}"
 
     def reference(self, reference_id: str) -> Reference:
         """The reference of this id. Raises UnknownPieceError."""
@@ -123,10 +146,11 @@ class Design:
             number += 1
         return free
 
-    def with_new_piece(self, name: str, cage: Cage, like: Piece | None = None) -> tuple[Design, Piece]:
+    def with_new_piece(self, name: str, form: Form, like: Piece | None = None) -> tuple[Design, Piece]:
         """The design with one piece more, and that piece; directly behind the piece that it is ``like``."""
+        cage = controls(form)
         self._check_faces(cage, 0)
-        piece = Piece(f"p{self.next_number}", self.free_name(name), cage)
+        piece = Piece(f"p{self.next_number}", self.free_name(name), form)
         at = len(self.pieces)
         if like is not None:
             symmetry = like.symmetry if cage.topology is like.cage.topology else None
@@ -136,33 +160,65 @@ class Design:
         pieces = (*self.pieces[:at], piece, *self.pieces[at:])
         return replace(self, pieces=pieces, next_number=self.next_number + 1), piece
 
+    def with_new_growth(self, name: str, growth: Growth, like: Piece | None = None) -> tuple[Design, Piece]:
+        """The design with one piece more that grows from others. Raises UnknownPieceError and what the growth raises."""
+        design, piece = self.with_new_piece(name, self.outgrowth(growth).form, like)
+        piece = replace(piece, grown=growth, symmetry=None)
+        return design.with_piece(piece), piece
+
+    def outgrowth(self, growth: Growth) -> Outgrowth:
+        """What grows, as things stand. Raises UnknownPieceError and what the growth raises."""
+        return grown(growth, tuple(self.piece(source).form for source in growth.sources))
+
     def with_new_reference(self, reference: Reference) -> tuple[Design, Reference]:
         """The design with one reference more, under an id and name of its own."""
         named = replace(reference, id=f"r{self.next_number}", name=self.free_name(reference.name))
         return replace(self, references=(*self.references, named), next_number=self.next_number + 1), named
 
     def with_piece(self, changed: Piece) -> Design:
-        """The design with the piece of the same id replaced, and what follows it computed anew."""
+        """The design with the piece of the same id replaced, and all that grows from it grown anew.
+
+        Raises what a growth raises: then what it grew from cannot become so.
+        """
         before = self.piece(changed.id)
         self._check_faces(changed.cage, before.cage.topology.face_count)
         design = replace(self, pieces=tuple(changed if piece is before else piece for piece in self.pieces))
-        if changed.cage is not before.cage:
-            for piece in design.pieces:
-                if piece.follows is not None and piece.follows.source == changed.id:
-                    design = design.with_piece(
-                        replace(piece, cage=mirrored_copy(changed.cage, piece.follows.plane))
-                    )
+        return design if changed.form is before.form else design.followed({changed.id})
+
+    def followed(self, changed: set[str]) -> Design:
+        """The design once all that grows from the pieces that have ``changed`` has followed them, in its order."""
+        design, changed = self, set(changed)
+        for piece in growing_order(self.pieces):
+            if piece.grown is None or changed.isdisjoint(piece.grown.sources):
+                continue
+            try:
+                after = design.regrown(piece)
+            except CoreError as error:
+                raise error.saying(f"{piece.name}, which follows it: {error}") from None
+            design._check_faces(after.cage, piece.cage.topology.face_count)
+            design = replace(design, pieces=tuple(after if other.id == piece.id else other for other in design.pieces))
+            changed.add(piece.id)
         return design
+
+    def regrown(self, piece: Piece) -> Piece:
+        """A piece that grows, grown from its sources as they stand, and pulled as far as its faces are the same."""
+        assert piece.grown is not None
+        form = self.outgrowth(piece.grown).form
+        pulled = piece.pulled
+        if pulled is not None and isinstance(form, Cage):
+            pulled = pulled if pulled.fit(form) else None
+            form = form if pulled is None else pulled.on(form)
+        return replace(piece, form=form, pulled=pulled)
 
     def edited(
         self, piece_id: str, picked: Selection, edit: Callable[[Cage, Selection], Edit]
     ) -> tuple[Design, Edit]:
-        """The design with one piece edited: every change of a cage's form goes through here.
+        """The design with one piece edited: every change of a form goes through here.
 
-        A symmetric piece is edited on all sides. Raises UnknownPieceError, LockedError, FollowsError, SymmetryError and
-        what the edit raises.
+        A symmetric piece is edited on all sides. A curve is handed over as its polygon, a cage without faces. Raises
+        UnknownPieceError, LockedError, FollowsError, SymmetryError and what the edit raises.
         """
-        piece = self.shapeable_piece(piece_id)
+        piece = self.pullable_piece(piece_id)
         symmetry = None
         if piece.symmetry is None:
             done = edit(piece.cage, picked)
@@ -172,13 +228,24 @@ class Design:
 
     def with_symmetric(self, piece: Piece, done: Edit, symmetry: Symmetry | None) -> Design:
         """The design with a piece after an edit that settled its symmetry itself."""
+        if piece.grown is not None:
+            return self._with_pulled(piece, done)
         followers = piece.followers
         if followers and done.cage.topology is piece.cage.topology:
             # Moved as a whole, a piece takes its followers along.
             matrix = similarity_between(piece.cage.positions, done.cage.positions)
             if matrix is not None:
                 followers = tuple(taken_along(follower, matrix) for follower in followers)
-        return self.with_piece(replace(piece, cage=done.cage, symmetry=symmetry, followers=followers))
+        form = with_controls(piece.form, done.cage)
+        return self.with_piece(replace(piece, form=form, symmetry=symmetry, followers=followers))
+
+    def _with_pulled(self, piece: Piece, done: Edit) -> Design:
+        """What was done on a grown form is kept as differences: only control points that moved can be."""
+        if done.cage.structure_digest != piece.cage.structure_digest:
+            self.shapeable_piece(piece.id)
+        assert piece.grown is not None
+        base = controls(self.outgrowth(piece.grown).form)
+        return self.with_piece(self.regrown(replace(piece, pulled=pulls_between(base, done.cage))))
 
     def _check_faces(self, cage: Cage, before: int) -> None:
         """Raise TooManyFacesError where a cage that had so many faces ``before`` grows beyond what can be worked with."""
@@ -199,10 +266,37 @@ class Design:
         gone = self.piece(piece_id)
         left = [piece for piece in self.pieces if piece is not gone]
         # What followed it stays as it is, on its own.
-        freed = [replace(p, follows=None) if p.follows is not None and p.follows.source == piece_id else p for p in left]
+        freed = [let_go(p) if p.grown is not None and piece_id in p.grown.sources else p for p in left]
         return replace(self, pieces=tuple(freed))
 
     def without_reference(self, reference_id: str) -> Design:
         """The design less one reference. Raises UnknownPieceError."""
         gone = self.reference(reference_id)
         return replace(self, references=tuple(r for r in self.references if r is not gone))
+
+
+def let_go(piece: Piece) -> Piece:
+    """The piece as it stands, following nothing any more."""
+    return replace(piece, grown=None, pulled=None)
+
+
+def growing_order(pieces: Sequence[Piece]) -> list[Piece]:
+    """The pieces, each behind all that it grows from. Raises FollowsError where they go round in a circle."""
+    known = {piece.id: piece for piece in pieces}
+    done: dict[str, Piece] = {}
+    under_way: set[str] = set()
+
+    def visit(piece: Piece) -> None:
+        if piece.id in done:
+            return
+        if piece.id in under_way:
+            raise FollowsError(f"{piece.name} would grow from itself.")
+        under_way.add(piece.id)
+        for source in piece.grown.sources if piece.grown else ():
+            if source in known:
+                visit(known[source])
+        done[piece.id] = piece
+
+    for piece in pieces:
+        visit(piece)
+    return list(done.values())

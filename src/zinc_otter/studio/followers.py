@@ -43,16 +43,17 @@ def follower_document(follower: Follower) -> dict[str, Any]:
 def recipe_of(design: Design, piece_id: str, solid: Callable[[str], bytes] | None = None) -> Recipe:
     """All that the solid of a piece is made from; ``solid`` gives an imported solid by its asset.
 
-    A piece that is gone is left out, and the follower that names it will wait. Raises UnknownPieceError.
+    A piece that is gone, or a curve, is left out, and the follower that names it will wait. Raises UnknownPieceError,
+    NoFacesError for a curve.
     """
     piece = design.piece(piece_id)
-    there = {other.id for other in design.pieces}
+    there = {other.id for other in design.pieces if other.curve is None}
     on = [follower for follower in piece.followers if follower.on]
     others = {
         other: recipe_of(design, other, solid) for follower in on for other in follower.pieces if other in there
     }
     solids = {} if solid is None else {asset: solid(asset) for follower in on for asset in follower.solids}
-    return Recipe(piece.name, piece.cage, piece.followers, others, solids)
+    return Recipe(piece.name, piece.faces, piece.followers, others, solids)
 
 
 def takes_part_of(design: Design, piece_id: str) -> set[str]:

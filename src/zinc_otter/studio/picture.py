@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import hashlib
 import io
+from contextlib import suppress
 from dataclasses import dataclass
 
 import numpy as np
@@ -12,6 +13,10 @@ from PIL import Image
 
 from zinc_otter.core.cage import Cage
 from zinc_otter.core.cage.topology import Floats, Ints
+from zinc_otter.core.curve import Curve
+from zinc_otter.core.curve.growing import pipe
+from zinc_otter.core.errors import CoreError
+from zinc_otter.core.form import Form, controls
 from zinc_otter.core.surface import build_stencils, evaluate
 from zinc_otter.studio.design import Design
 
@@ -29,21 +34,38 @@ _VIEW = np.stack([_RIGHT, _UP, _BACK], axis=1)
 
 def picture(design: Design, width: int = 480, height: int = 320) -> bytes:
     """A PNG of the visible pieces; plain paper when there are none."""
-    return picture_of([piece.cage for piece in design.pieces if piece.visible], width, height)
+    return picture_of([piece.form for piece in design.pieces if piece.visible], width, height)
 
 
 def picture_key(design: Design) -> str:
     """A name for the picture by all that it shows: equal designs have one picture, whatever they are called."""
-    shown = "\n".join(piece.cage.digest for piece in design.pieces if piece.visible)
+    shown = "\n".join(piece.form.digest for piece in design.pieces if piece.visible)
     return hashlib.sha256(f"1\n{shown}".encode()).hexdigest()[:32]
 
 
-def picture_of(cages: list[Cage], width: int = 480, height: int = 320) -> bytes:
-    """A PNG of some cages' surfaces. Drawn at twice the size, then halved to smooth the edges."""
+def picture_of(forms: list[Form], width: int = 480, height: int = 320) -> bytes:
+    """A PNG of some forms. Drawn at twice the size, then halved to smooth the edges."""
+    cages = in_clay(forms)
     image = drawn(cages, Frame.around(cages, width, height))
     buffer = io.BytesIO()
     Image.fromarray(image).save(buffer, "PNG")
     return buffer.getvalue()
+
+
+def in_clay(forms: list[Form]) -> list[Cage]:
+    """The cages, and a thin wire for each curve; one with corners has none."""
+    if not forms:
+        return []
+    points = np.concatenate([controls(form).positions for form in forms])
+    thin = _WIRE * max(float(np.ptp(points, axis=0).max()), 1e-6)
+    cages = []
+    for form in forms:
+        if not isinstance(form, Curve):
+            cages.append(form)
+            continue
+        with suppress(CoreError):
+            cages.append(pipe(form, thin, 5, each=2).cage)
+    return cages
 
 
 @dataclass(frozen=True)
@@ -94,6 +116,8 @@ def drawn(cages: list[Cage], frame: Frame) -> NDArray[np.uint8]:
     return (255 * np.clip(small, 0, 1)).astype(np.uint8)
 
 
+_WIRE = 0.006
+"""Radius of a curve in a picture, of the extent of all that is shown."""
 _PORTION = 20_000
 """Dense faces that are drawn at a time."""
 _SAMPLES = 400_000

@@ -2564,7 +2564,7 @@ export interface components {
             /** Revision */
             revision: number;
             /** Command */
-            command: components["schemas"]["AddBox"] | components["schemas"]["AddCage"] | components["schemas"]["AddCapsule"] | components["schemas"]["AddComponent"] | components["schemas"]["AddCone"] | components["schemas"]["AddCylinder"] | components["schemas"]["AddFollower"] | components["schemas"]["AddLoop"] | components["schemas"]["AddPicture"] | components["schemas"]["AddPlane"] | components["schemas"]["AddPoledSphere"] | components["schemas"]["AddSphere"] | components["schemas"]["AddTorus"] | components["schemas"]["AddTube"] | components["schemas"]["AgreeNormals"] | components["schemas"]["Attract"] | components["schemas"]["Bend"] | components["schemas"]["Bridge"] | components["schemas"]["Chamfer"] | components["schemas"]["ChangeFollower"] | components["schemas"]["ChangeReference"] | components["schemas"]["Circle"] | components["schemas"]["Collapse"] | components["schemas"]["ColourPiece"] | components["schemas"]["CreaseLike"] | components["schemas"]["Delete"] | components["schemas"]["DeletePiece"] | components["schemas"]["DeleteReference"] | components["schemas"]["Detach"] | components["schemas"]["DrawWire"] | components["schemas"]["DuplicatePiece"] | components["schemas"]["Extrude"] | components["schemas"]["ExtrudeAlong"] | components["schemas"]["Fill"] | components["schemas"]["FillDrawn"] | components["schemas"]["FillOutline"] | components["schemas"]["Flatten"] | components["schemas"]["Flip"] | components["schemas"]["ForgetFaces"] | components["schemas"]["GroupPieces"] | components["schemas"]["Heal"] | components["schemas"]["Inset"] | components["schemas"]["JoinPieces"] | components["schemas"]["KeepVariant"] | components["schemas"]["Knife"] | components["schemas"]["LayFace"] | components["schemas"]["LineUp"] | components["schemas"]["LockPiece"] | components["schemas"]["MakeIndependent"] | components["schemas"]["MakeVariant"] | components["schemas"]["MeasurePicture"] | components["schemas"]["Mirror"] | components["schemas"]["Move"] | components["schemas"]["MoveAlongNormal"] | components["schemas"]["MoveEach"] | components["schemas"]["NameFaces"] | components["schemas"]["OrderFollowers"] | components["schemas"]["OrderPiece"] | components["schemas"]["PlaceComponent"] | components["schemas"]["PlacePicture"] | components["schemas"]["Relax"] | components["schemas"]["Remove"] | components["schemas"]["RemoveFollower"] | components["schemas"]["RenamePiece"] | components["schemas"]["RepeatAround"] | components["schemas"]["Resample"] | components["schemas"]["ScaleCreases"] | components["schemas"]["SetCorner"] | components["schemas"]["SetCrease"] | components["schemas"]["ShowPiece"] | components["schemas"]["SizeBy"] | components["schemas"]["Slide"] | components["schemas"]["SpaceEvenly"] | components["schemas"]["Spin"] | components["schemas"]["SplitParts"] | components["schemas"]["Straighten"] | components["schemas"]["Taper"] | components["schemas"]["Thicken"] | components["schemas"]["Turn"] | components["schemas"]["Twist"] | components["schemas"]["Weld"] | components["schemas"]["Zip"];
+            command: components["schemas"]["AddBox"] | components["schemas"]["AddCage"] | components["schemas"]["AddCapsule"] | components["schemas"]["AddComponent"] | components["schemas"]["AddCone"] | components["schemas"]["AddCylinder"] | components["schemas"]["AddFollower"] | components["schemas"]["AddLoop"] | components["schemas"]["AddPicture"] | components["schemas"]["AddPlane"] | components["schemas"]["AddPoledSphere"] | components["schemas"]["AddSphere"] | components["schemas"]["AddTorus"] | components["schemas"]["AddTube"] | components["schemas"]["AgreeNormals"] | components["schemas"]["Attract"] | components["schemas"]["Bend"] | components["schemas"]["Bridge"] | components["schemas"]["Chamfer"] | components["schemas"]["ChangeFollower"] | components["schemas"]["ChangeReference"] | components["schemas"]["Circle"] | components["schemas"]["Collapse"] | components["schemas"]["ColourPiece"] | components["schemas"]["CreaseLike"] | components["schemas"]["Delete"] | components["schemas"]["DeletePiece"] | components["schemas"]["DeleteReference"] | components["schemas"]["Detach"] | components["schemas"]["DrawWire"] | components["schemas"]["DuplicatePiece"] | components["schemas"]["Extrude"] | components["schemas"]["ExtrudeAlong"] | components["schemas"]["Fill"] | components["schemas"]["FillDrawn"] | components["schemas"]["FillOutline"] | components["schemas"]["Flatten"] | components["schemas"]["Flip"] | components["schemas"]["ForgetFaces"] | components["schemas"]["GroupPieces"] | components["schemas"]["Grow"] | components["schemas"]["Heal"] | components["schemas"]["Inset"] | components["schemas"]["JoinPieces"] | components["schemas"]["KeepVariant"] | components["schemas"]["Knife"] | components["schemas"]["LayFace"] | components["schemas"]["LetBack"] | components["schemas"]["LineUp"] | components["schemas"]["LockPiece"] | components["schemas"]["MakeIndependent"] | components["schemas"]["MakeVariant"] | components["schemas"]["MeasurePicture"] | components["schemas"]["Mirror"] | components["schemas"]["Move"] | components["schemas"]["MoveAlongNormal"] | components["schemas"]["MoveEach"] | components["schemas"]["NameFaces"] | components["schemas"]["OrderFollowers"] | components["schemas"]["OrderPiece"] | components["schemas"]["PlaceComponent"] | components["schemas"]["PlacePicture"] | components["schemas"]["Regrow"] | components["schemas"]["Relax"] | components["schemas"]["Remove"] | components["schemas"]["RemoveFollower"] | components["schemas"]["RenamePiece"] | components["schemas"]["RepeatAround"] | components["schemas"]["Resample"] | components["schemas"]["ScaleCreases"] | components["schemas"]["SetCorner"] | components["schemas"]["SetCrease"] | components["schemas"]["ShowPiece"] | components["schemas"]["SizeBy"] | components["schemas"]["Slide"] | components["schemas"]["SpaceEvenly"] | components["schemas"]["Spin"] | components["schemas"]["SplitParts"] | components["schemas"]["Straighten"] | components["schemas"]["Taper"] | components["schemas"]["Thicken"] | components["schemas"]["Turn"] | components["schemas"]["Twist"] | components["schemas"]["Weld"] | components["schemas"]["Zip"];
         };
         /**
          * ComponentState
@@ -2798,6 +2798,40 @@ export interface components {
              * @default 0
              */
             least?: number;
+        };
+        /**
+         * CurveFacts
+         * @description What is measured on a curve: lengths in mm. ``least_radius`` is null where it runs straight throughout.
+         */
+        CurveFacts: {
+            /** Degree */
+            degree: number;
+            /** Closed */
+            closed: boolean;
+            /** Length */
+            length: number;
+            /** Least Radius */
+            least_radius: number | null;
+            /** Tightest */
+            tightest: [
+                number,
+                number,
+                number
+            ] | null;
+            /**
+             * Plane
+             * @description whether it lies in a plane, within a millionth of its size
+             */
+            plane: boolean;
+            /**
+             * Crosses
+             * @description where it runs through itself
+             */
+            crosses: [
+                number,
+                number,
+                number
+            ][];
         };
         /**
          * CurveState
@@ -3845,6 +3879,21 @@ export interface components {
             group: string | null;
         };
         /**
+         * Grow
+         * @description Put down a piece that grows from others and goes on following them.
+         */
+        Grow: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "grow";
+            /** Growth */
+            growth: components["schemas"]["Loft-Input"] | components["schemas"]["MirroredCopy-Input"] | components["schemas"]["Pipe-Input"] | components["schemas"]["Strip-Input"] | components["schemas"]["Turned-Input"];
+            /** Name */
+            name?: string | null;
+        };
+        /**
          * Heal
          * @description Take edges away: the picked, those at picked vertices, or those within picked faces. Faces grow together.
          */
@@ -4295,6 +4344,19 @@ export interface components {
             ];
         };
         /**
+         * LetBack
+         * @description Take back all that was pulled by hand on a grown piece.
+         */
+        LetBack: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "let-back";
+            /** Piece */
+            piece: string;
+        };
+        /**
          * LineUp
          * @description Move what is picked straight onto a line: the one that fits best, or ``along`` a direction, through ``point`` or
          *     the middle; with ``even`` a chain's vertices at even distances.
@@ -4355,6 +4417,68 @@ export interface components {
              * @default true
              */
             with_group?: boolean;
+        };
+        /**
+         * Loft
+         * @description The surface through ``curves`` (ids), in the order in which they lie; ``count`` points round where it is above 0.
+         */
+        "Loft-Input": {
+            /**
+             * Curves
+             * @default []
+             */
+            curves?: string[];
+            /**
+             * Each
+             * @default 1
+             */
+            each?: number;
+            /**
+             * Count
+             * @default 0
+             */
+            count?: number;
+            /**
+             * Closed
+             * @default false
+             */
+            closed?: boolean;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "loft";
+        };
+        /**
+         * Loft
+         * @description The surface through ``curves`` (ids), in the order in which they lie; ``count`` points round where it is above 0.
+         */
+        "Loft-Output": {
+            /**
+             * Curves
+             * @default []
+             */
+            curves?: string[];
+            /**
+             * Each
+             * @default 1
+             */
+            each?: number;
+            /**
+             * Count
+             * @default 0
+             */
+            count?: number;
+            /**
+             * Closed
+             * @default false
+             */
+            closed?: boolean;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "loft";
         };
         /**
          * Loop
@@ -4745,6 +4869,64 @@ export interface components {
             at?: number;
         };
         /**
+         * MirroredCopy
+         * @description The image of ``source`` in a ``plane``.
+         */
+        "MirroredCopy-Input": {
+            /**
+             * Source
+             * @default
+             */
+            source?: string;
+            /** @default {
+             *       "point": [
+             *         0,
+             *         0,
+             *         0
+             *       ],
+             *       "normal": [
+             *         1,
+             *         0,
+             *         0
+             *       ]
+             *     } */
+            plane?: components["schemas"]["Plane-Input"];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "mirrored";
+        };
+        /**
+         * MirroredCopy
+         * @description The image of ``source`` in a ``plane``.
+         */
+        "MirroredCopy-Output": {
+            /**
+             * Source
+             * @default
+             */
+            source?: string;
+            /** @default {
+             *       "point": [
+             *         0,
+             *         0,
+             *         0
+             *       ],
+             *       "normal": [
+             *         1,
+             *         0,
+             *         0
+             *       ]
+             *     } */
+            plane?: components["schemas"]["Plane-Output"];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "mirrored";
+        };
+        /**
          * Move
          * @description Move by ``vector`` in mm.
          */
@@ -5022,11 +5204,28 @@ export interface components {
             /** Original */
             original: string | null;
             symmetry: components["schemas"]["SymmetryState"] | null;
+            /** @description what is measured on a curve; null for a cage */
+            curve: components["schemas"]["CurveFacts"] | null;
             /**
-             * Follows
-             * @description the id of the piece that this one is the mirror image of
+             * Grown
+             * @description how this piece grows from others
              */
-            follows: string | null;
+            grown: (components["schemas"]["Loft-Output"] | components["schemas"]["MirroredCopy-Output"] | components["schemas"]["Pipe-Output"] | components["schemas"]["Strip-Output"] | components["schemas"]["Turned-Output"]) | null;
+            /**
+             * Pulled
+             * @description how many of its control points were pulled on top of what it grows to
+             */
+            pulled: number;
+            /**
+             * Said
+             * @description sentences on how true it has grown
+             */
+            said: string[];
+            /**
+             * Suspect
+             * @description faces where what has grown is not what it promises
+             */
+            suspect: number[];
             /**
              * Face Sets
              * @description names of face sets to their counts
@@ -5064,6 +5263,98 @@ export interface components {
              * @description changes with everything that the piece's solid is made from
              */
             made_from: string;
+        };
+        /**
+         * Pipe
+         * @description A round pipe of a ``diameter`` (mm, of its surface) round ``source``; ``around`` and ``each`` are its faces.
+         *
+         *     >>> from zinc_otter.core.curve import Curve
+         *     >>> Pipe("p1").grow([Curve([(0, 0, 0), (10, 0, 0), (20, 5, 0)])]).form.topology.is_closed
+         *     True
+         */
+        "Pipe-Input": {
+            /**
+             * Source
+             * @default
+             */
+            source?: string;
+            /**
+             * Diameter
+             * @default 2
+             */
+            diameter?: number;
+            /**
+             * Around
+             * @default 8
+             */
+            around?: number;
+            /**
+             * Each
+             * @default 3
+             */
+            each?: number;
+            /**
+             * Ends
+             * @default flat
+             * @enum {string}
+             */
+            ends?: "flat" | "open";
+            /**
+             * Twist
+             * @default 0
+             */
+            twist?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "pipe";
+        };
+        /**
+         * Pipe
+         * @description A round pipe of a ``diameter`` (mm, of its surface) round ``source``; ``around`` and ``each`` are its faces.
+         *
+         *     >>> from zinc_otter.core.curve import Curve
+         *     >>> Pipe("p1").grow([Curve([(0, 0, 0), (10, 0, 0), (20, 5, 0)])]).form.topology.is_closed
+         *     True
+         */
+        "Pipe-Output": {
+            /**
+             * Source
+             * @default
+             */
+            source?: string;
+            /**
+             * Diameter
+             * @default 2
+             */
+            diameter?: number;
+            /**
+             * Around
+             * @default 8
+             */
+            around?: number;
+            /**
+             * Each
+             * @default 3
+             */
+            each?: number;
+            /**
+             * Ends
+             * @default flat
+             * @enum {string}
+             */
+            ends?: "flat" | "open";
+            /**
+             * Twist
+             * @default 0
+             */
+            twist?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "pipe";
         };
         /**
          * PlaceComponent
@@ -5165,6 +5456,42 @@ export interface components {
             ][];
         };
         /**
+         * Plane
+         * @description A plane through ``point`` with unit ``normal``; its positive side is where the normal points.
+         */
+        "Plane-Input": {
+            /** Point */
+            point: [
+                number,
+                number,
+                number
+            ];
+            /** Normal */
+            normal: [
+                number,
+                number,
+                number
+            ];
+        };
+        /**
+         * Plane
+         * @description A plane through ``point`` with unit ``normal``; its positive side is where the normal points.
+         */
+        "Plane-Output": {
+            /** Point */
+            point: [
+                number,
+                number,
+                number
+            ];
+            /** Normal */
+            normal: [
+                number,
+                number,
+                number
+            ];
+        };
+        /**
          * PreviewState
          * @description What a command would lead to; ``notes`` say how true it came out, ``suspect`` are faces where it did not.
          *
@@ -5226,6 +5553,23 @@ export interface components {
                 number
             ][];
             within?: components["schemas"]["Picked"] | null;
+        };
+        /**
+         * Regrow
+         * @description Let a grown piece grow otherwise: by other numbers, or from other pieces. What was pulled on it stays on top.
+         *
+         *     Where its count of faces changes that is lost, and said.
+         */
+        Regrow: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "regrow";
+            /** Piece */
+            piece: string;
+            /** Growth */
+            growth: components["schemas"]["Loft-Input"] | components["schemas"]["MirroredCopy-Input"] | components["schemas"]["Pipe-Input"] | components["schemas"]["Strip-Input"] | components["schemas"]["Turned-Input"];
         };
         /**
          * Relax
@@ -6255,6 +6599,84 @@ export interface components {
             kind: "straighten";
         };
         /**
+         * Strip
+         * @description ``source`` drawn out by a vector ``by`` (mm), or across to another curve, ``other``; ``count`` faces across.
+         */
+        "Strip-Input": {
+            /**
+             * Source
+             * @default
+             */
+            source?: string;
+            /**
+             * Other
+             * @default
+             */
+            other?: string;
+            /**
+             * By
+             * @default [
+             *       0,
+             *       0,
+             *       10
+             *     ]
+             */
+            by?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Count
+             * @default 1
+             */
+            count?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "strip";
+        };
+        /**
+         * Strip
+         * @description ``source`` drawn out by a vector ``by`` (mm), or across to another curve, ``other``; ``count`` faces across.
+         */
+        "Strip-Output": {
+            /**
+             * Source
+             * @default
+             */
+            source?: string;
+            /**
+             * Other
+             * @default
+             */
+            other?: string;
+            /**
+             * By
+             * @default [
+             *       0,
+             *       0,
+             *       10
+             *     ]
+             */
+            by?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Count
+             * @default 1
+             */
+            count?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "strip";
+        };
+        /**
          * SurfaceArrays
          * @description The limit surface at a level: positions in mm, unit normals, quads. Hard creases split vertices.
          */
@@ -6786,6 +7208,110 @@ export interface components {
             ] | null;
         };
         /**
+         * Turned
+         * @description ``source`` turned by ``degrees`` about the axis ``along`` through ``point``, in ``count`` faces.
+         */
+        "Turned-Input": {
+            /**
+             * Source
+             * @default
+             */
+            source?: string;
+            /**
+             * Point
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            point?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Along
+             * @default [
+             *       0,
+             *       0,
+             *       1
+             *     ]
+             */
+            along?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Count
+             * @default 8
+             */
+            count?: number;
+            /**
+             * Degrees
+             * @default 360
+             */
+            degrees?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "turned";
+        };
+        /**
+         * Turned
+         * @description ``source`` turned by ``degrees`` about the axis ``along`` through ``point``, in ``count`` faces.
+         */
+        "Turned-Output": {
+            /**
+             * Source
+             * @default
+             */
+            source?: string;
+            /**
+             * Point
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            point?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Along
+             * @default [
+             *       0,
+             *       0,
+             *       1
+             *     ]
+             */
+            along?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Count
+             * @default 8
+             */
+            count?: number;
+            /**
+             * Degrees
+             * @default 360
+             */
+            degrees?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "turned";
+        };
+        /**
          * Twist
          * @description Turn about ``axis`` through ``pivot`` (default the middle of the picked) by an amount that grows along it.
          *
@@ -7035,7 +7561,7 @@ export interface components {
              */
             revision?: number;
             /** Command */
-            command: components["schemas"]["AddBox"] | components["schemas"]["AddCage"] | components["schemas"]["AddCapsule"] | components["schemas"]["AddComponent"] | components["schemas"]["AddCone"] | components["schemas"]["AddCylinder"] | components["schemas"]["AddFollower"] | components["schemas"]["AddLoop"] | components["schemas"]["AddPicture"] | components["schemas"]["AddPlane"] | components["schemas"]["AddPoledSphere"] | components["schemas"]["AddSphere"] | components["schemas"]["AddTorus"] | components["schemas"]["AddTube"] | components["schemas"]["AgreeNormals"] | components["schemas"]["Attract"] | components["schemas"]["Bend"] | components["schemas"]["Bridge"] | components["schemas"]["Chamfer"] | components["schemas"]["ChangeFollower"] | components["schemas"]["ChangeReference"] | components["schemas"]["Circle"] | components["schemas"]["Collapse"] | components["schemas"]["ColourPiece"] | components["schemas"]["CreaseLike"] | components["schemas"]["Delete"] | components["schemas"]["DeletePiece"] | components["schemas"]["DeleteReference"] | components["schemas"]["Detach"] | components["schemas"]["DrawWire"] | components["schemas"]["DuplicatePiece"] | components["schemas"]["Extrude"] | components["schemas"]["ExtrudeAlong"] | components["schemas"]["Fill"] | components["schemas"]["FillDrawn"] | components["schemas"]["FillOutline"] | components["schemas"]["Flatten"] | components["schemas"]["Flip"] | components["schemas"]["ForgetFaces"] | components["schemas"]["GroupPieces"] | components["schemas"]["Heal"] | components["schemas"]["Inset"] | components["schemas"]["JoinPieces"] | components["schemas"]["KeepVariant"] | components["schemas"]["Knife"] | components["schemas"]["LayFace"] | components["schemas"]["LineUp"] | components["schemas"]["LockPiece"] | components["schemas"]["MakeIndependent"] | components["schemas"]["MakeVariant"] | components["schemas"]["MeasurePicture"] | components["schemas"]["Mirror"] | components["schemas"]["Move"] | components["schemas"]["MoveAlongNormal"] | components["schemas"]["MoveEach"] | components["schemas"]["NameFaces"] | components["schemas"]["OrderFollowers"] | components["schemas"]["OrderPiece"] | components["schemas"]["PlaceComponent"] | components["schemas"]["PlacePicture"] | components["schemas"]["Relax"] | components["schemas"]["Remove"] | components["schemas"]["RemoveFollower"] | components["schemas"]["RenamePiece"] | components["schemas"]["RepeatAround"] | components["schemas"]["Resample"] | components["schemas"]["ScaleCreases"] | components["schemas"]["SetCorner"] | components["schemas"]["SetCrease"] | components["schemas"]["ShowPiece"] | components["schemas"]["SizeBy"] | components["schemas"]["Slide"] | components["schemas"]["SpaceEvenly"] | components["schemas"]["Spin"] | components["schemas"]["SplitParts"] | components["schemas"]["Straighten"] | components["schemas"]["Taper"] | components["schemas"]["Thicken"] | components["schemas"]["Turn"] | components["schemas"]["Twist"] | components["schemas"]["Weld"] | components["schemas"]["Zip"];
+            command: components["schemas"]["AddBox"] | components["schemas"]["AddCage"] | components["schemas"]["AddCapsule"] | components["schemas"]["AddComponent"] | components["schemas"]["AddCone"] | components["schemas"]["AddCylinder"] | components["schemas"]["AddFollower"] | components["schemas"]["AddLoop"] | components["schemas"]["AddPicture"] | components["schemas"]["AddPlane"] | components["schemas"]["AddPoledSphere"] | components["schemas"]["AddSphere"] | components["schemas"]["AddTorus"] | components["schemas"]["AddTube"] | components["schemas"]["AgreeNormals"] | components["schemas"]["Attract"] | components["schemas"]["Bend"] | components["schemas"]["Bridge"] | components["schemas"]["Chamfer"] | components["schemas"]["ChangeFollower"] | components["schemas"]["ChangeReference"] | components["schemas"]["Circle"] | components["schemas"]["Collapse"] | components["schemas"]["ColourPiece"] | components["schemas"]["CreaseLike"] | components["schemas"]["Delete"] | components["schemas"]["DeletePiece"] | components["schemas"]["DeleteReference"] | components["schemas"]["Detach"] | components["schemas"]["DrawWire"] | components["schemas"]["DuplicatePiece"] | components["schemas"]["Extrude"] | components["schemas"]["ExtrudeAlong"] | components["schemas"]["Fill"] | components["schemas"]["FillDrawn"] | components["schemas"]["FillOutline"] | components["schemas"]["Flatten"] | components["schemas"]["Flip"] | components["schemas"]["ForgetFaces"] | components["schemas"]["GroupPieces"] | components["schemas"]["Grow"] | components["schemas"]["Heal"] | components["schemas"]["Inset"] | components["schemas"]["JoinPieces"] | components["schemas"]["KeepVariant"] | components["schemas"]["Knife"] | components["schemas"]["LayFace"] | components["schemas"]["LetBack"] | components["schemas"]["LineUp"] | components["schemas"]["LockPiece"] | components["schemas"]["MakeIndependent"] | components["schemas"]["MakeVariant"] | components["schemas"]["MeasurePicture"] | components["schemas"]["Mirror"] | components["schemas"]["Move"] | components["schemas"]["MoveAlongNormal"] | components["schemas"]["MoveEach"] | components["schemas"]["NameFaces"] | components["schemas"]["OrderFollowers"] | components["schemas"]["OrderPiece"] | components["schemas"]["PlaceComponent"] | components["schemas"]["PlacePicture"] | components["schemas"]["Regrow"] | components["schemas"]["Relax"] | components["schemas"]["Remove"] | components["schemas"]["RemoveFollower"] | components["schemas"]["RenamePiece"] | components["schemas"]["RepeatAround"] | components["schemas"]["Resample"] | components["schemas"]["ScaleCreases"] | components["schemas"]["SetCorner"] | components["schemas"]["SetCrease"] | components["schemas"]["ShowPiece"] | components["schemas"]["SizeBy"] | components["schemas"]["Slide"] | components["schemas"]["SpaceEvenly"] | components["schemas"]["Spin"] | components["schemas"]["SplitParts"] | components["schemas"]["Straighten"] | components["schemas"]["Taper"] | components["schemas"]["Thicken"] | components["schemas"]["Turn"] | components["schemas"]["Twist"] | components["schemas"]["Weld"] | components["schemas"]["Zip"];
             /**
              * Instead
              * @default false
@@ -7098,7 +7624,7 @@ export interface components {
              */
             revision?: number;
             /** Command */
-            command: components["schemas"]["AddBox"] | components["schemas"]["AddCage"] | components["schemas"]["AddCapsule"] | components["schemas"]["AddComponent"] | components["schemas"]["AddCone"] | components["schemas"]["AddCylinder"] | components["schemas"]["AddFollower"] | components["schemas"]["AddLoop"] | components["schemas"]["AddPicture"] | components["schemas"]["AddPlane"] | components["schemas"]["AddPoledSphere"] | components["schemas"]["AddSphere"] | components["schemas"]["AddTorus"] | components["schemas"]["AddTube"] | components["schemas"]["AgreeNormals"] | components["schemas"]["Attract"] | components["schemas"]["Bend"] | components["schemas"]["Bridge"] | components["schemas"]["Chamfer"] | components["schemas"]["ChangeFollower"] | components["schemas"]["ChangeReference"] | components["schemas"]["Circle"] | components["schemas"]["Collapse"] | components["schemas"]["ColourPiece"] | components["schemas"]["CreaseLike"] | components["schemas"]["Delete"] | components["schemas"]["DeletePiece"] | components["schemas"]["DeleteReference"] | components["schemas"]["Detach"] | components["schemas"]["DrawWire"] | components["schemas"]["DuplicatePiece"] | components["schemas"]["Extrude"] | components["schemas"]["ExtrudeAlong"] | components["schemas"]["Fill"] | components["schemas"]["FillDrawn"] | components["schemas"]["FillOutline"] | components["schemas"]["Flatten"] | components["schemas"]["Flip"] | components["schemas"]["ForgetFaces"] | components["schemas"]["GroupPieces"] | components["schemas"]["Heal"] | components["schemas"]["Inset"] | components["schemas"]["JoinPieces"] | components["schemas"]["KeepVariant"] | components["schemas"]["Knife"] | components["schemas"]["LayFace"] | components["schemas"]["LineUp"] | components["schemas"]["LockPiece"] | components["schemas"]["MakeIndependent"] | components["schemas"]["MakeVariant"] | components["schemas"]["MeasurePicture"] | components["schemas"]["Mirror"] | components["schemas"]["Move"] | components["schemas"]["MoveAlongNormal"] | components["schemas"]["MoveEach"] | components["schemas"]["NameFaces"] | components["schemas"]["OrderFollowers"] | components["schemas"]["OrderPiece"] | components["schemas"]["PlaceComponent"] | components["schemas"]["PlacePicture"] | components["schemas"]["Relax"] | components["schemas"]["Remove"] | components["schemas"]["RemoveFollower"] | components["schemas"]["RenamePiece"] | components["schemas"]["RepeatAround"] | components["schemas"]["Resample"] | components["schemas"]["ScaleCreases"] | components["schemas"]["SetCorner"] | components["schemas"]["SetCrease"] | components["schemas"]["ShowPiece"] | components["schemas"]["SizeBy"] | components["schemas"]["Slide"] | components["schemas"]["SpaceEvenly"] | components["schemas"]["Spin"] | components["schemas"]["SplitParts"] | components["schemas"]["Straighten"] | components["schemas"]["Taper"] | components["schemas"]["Thicken"] | components["schemas"]["Turn"] | components["schemas"]["Twist"] | components["schemas"]["Weld"] | components["schemas"]["Zip"];
+            command: components["schemas"]["AddBox"] | components["schemas"]["AddCage"] | components["schemas"]["AddCapsule"] | components["schemas"]["AddComponent"] | components["schemas"]["AddCone"] | components["schemas"]["AddCylinder"] | components["schemas"]["AddFollower"] | components["schemas"]["AddLoop"] | components["schemas"]["AddPicture"] | components["schemas"]["AddPlane"] | components["schemas"]["AddPoledSphere"] | components["schemas"]["AddSphere"] | components["schemas"]["AddTorus"] | components["schemas"]["AddTube"] | components["schemas"]["AgreeNormals"] | components["schemas"]["Attract"] | components["schemas"]["Bend"] | components["schemas"]["Bridge"] | components["schemas"]["Chamfer"] | components["schemas"]["ChangeFollower"] | components["schemas"]["ChangeReference"] | components["schemas"]["Circle"] | components["schemas"]["Collapse"] | components["schemas"]["ColourPiece"] | components["schemas"]["CreaseLike"] | components["schemas"]["Delete"] | components["schemas"]["DeletePiece"] | components["schemas"]["DeleteReference"] | components["schemas"]["Detach"] | components["schemas"]["DrawWire"] | components["schemas"]["DuplicatePiece"] | components["schemas"]["Extrude"] | components["schemas"]["ExtrudeAlong"] | components["schemas"]["Fill"] | components["schemas"]["FillDrawn"] | components["schemas"]["FillOutline"] | components["schemas"]["Flatten"] | components["schemas"]["Flip"] | components["schemas"]["ForgetFaces"] | components["schemas"]["GroupPieces"] | components["schemas"]["Grow"] | components["schemas"]["Heal"] | components["schemas"]["Inset"] | components["schemas"]["JoinPieces"] | components["schemas"]["KeepVariant"] | components["schemas"]["Knife"] | components["schemas"]["LayFace"] | components["schemas"]["LetBack"] | components["schemas"]["LineUp"] | components["schemas"]["LockPiece"] | components["schemas"]["MakeIndependent"] | components["schemas"]["MakeVariant"] | components["schemas"]["MeasurePicture"] | components["schemas"]["Mirror"] | components["schemas"]["Move"] | components["schemas"]["MoveAlongNormal"] | components["schemas"]["MoveEach"] | components["schemas"]["NameFaces"] | components["schemas"]["OrderFollowers"] | components["schemas"]["OrderPiece"] | components["schemas"]["PlaceComponent"] | components["schemas"]["PlacePicture"] | components["schemas"]["Regrow"] | components["schemas"]["Relax"] | components["schemas"]["Remove"] | components["schemas"]["RemoveFollower"] | components["schemas"]["RenamePiece"] | components["schemas"]["RepeatAround"] | components["schemas"]["Resample"] | components["schemas"]["ScaleCreases"] | components["schemas"]["SetCorner"] | components["schemas"]["SetCrease"] | components["schemas"]["ShowPiece"] | components["schemas"]["SizeBy"] | components["schemas"]["Slide"] | components["schemas"]["SpaceEvenly"] | components["schemas"]["Spin"] | components["schemas"]["SplitParts"] | components["schemas"]["Straighten"] | components["schemas"]["Taper"] | components["schemas"]["Thicken"] | components["schemas"]["Turn"] | components["schemas"]["Twist"] | components["schemas"]["Weld"] | components["schemas"]["Zip"];
         };
         /**
          * AskStop
@@ -7610,6 +8136,38 @@ export interface components {
             kind?: "imported";
         };
         /**
+         * Loft
+         * @description The surface through ``curves`` (ids), in the order in which they lie; ``count`` points round where it is above 0.
+         */
+        Loft: {
+            /**
+             * Curves
+             * @default []
+             */
+            curves?: string[];
+            /**
+             * Each
+             * @default 1
+             */
+            each?: number;
+            /**
+             * Count
+             * @default 0
+             */
+            count?: number;
+            /**
+             * Closed
+             * @default false
+             */
+            closed?: boolean;
+            /**
+             * Kind
+             * @default loft
+             * @constant
+             */
+            kind?: "loft";
+        };
+        /**
          * MirrorBody
          * @description The body and its mirror image in the plane through ``point``.
          *
@@ -7672,6 +8230,36 @@ export interface components {
             kind?: "mirror-body";
         };
         /**
+         * MirroredCopy
+         * @description The image of ``source`` in a ``plane``.
+         */
+        MirroredCopy: {
+            /**
+             * Source
+             * @default
+             */
+            source?: string;
+            /** @default {
+             *       "point": [
+             *         0,
+             *         0,
+             *         0
+             *       ],
+             *       "normal": [
+             *         1,
+             *         0,
+             *         0
+             *       ]
+             *     } */
+            plane?: components["schemas"]["Plane"];
+            /**
+             * Kind
+             * @default mirrored
+             * @constant
+             */
+            kind?: "mirrored";
+        };
+        /**
          * PieceBody
          * @description Another piece with its own followers.
          */
@@ -7684,6 +8272,71 @@ export interface components {
              * @constant
              */
             kind?: "piece";
+        };
+        /**
+         * Pipe
+         * @description A round pipe of a ``diameter`` (mm, of its surface) round ``source``; ``around`` and ``each`` are its faces.
+         *
+         *     >>> from zinc_otter.core.curve import Curve
+         *     >>> Pipe("p1").grow([Curve([(0, 0, 0), (10, 0, 0), (20, 5, 0)])]).form.topology.is_closed
+         *     True
+         */
+        Pipe: {
+            /**
+             * Source
+             * @default
+             */
+            source?: string;
+            /**
+             * Diameter
+             * @default 2
+             */
+            diameter?: number;
+            /**
+             * Around
+             * @default 8
+             */
+            around?: number;
+            /**
+             * Each
+             * @default 3
+             */
+            each?: number;
+            /**
+             * Ends
+             * @default flat
+             * @enum {string}
+             */
+            ends?: "flat" | "open";
+            /**
+             * Twist
+             * @default 0
+             */
+            twist?: number;
+            /**
+             * Kind
+             * @default pipe
+             * @constant
+             */
+            kind?: "pipe";
+        };
+        /**
+         * Plane
+         * @description A plane through ``point`` with unit ``normal``; its positive side is where the normal points.
+         */
+        Plane: {
+            /** Point */
+            point: [
+                number,
+                number,
+                number
+            ];
+            /** Normal */
+            normal: [
+                number,
+                number,
+                number
+            ];
         };
         /**
          * RepeatAlong
@@ -7902,6 +8555,46 @@ export interface components {
             kind?: "scale-to-size";
         };
         /**
+         * Strip
+         * @description ``source`` drawn out by a vector ``by`` (mm), or across to another curve, ``other``; ``count`` faces across.
+         */
+        Strip: {
+            /**
+             * Source
+             * @default
+             */
+            source?: string;
+            /**
+             * Other
+             * @default
+             */
+            other?: string;
+            /**
+             * By
+             * @default [
+             *       0,
+             *       0,
+             *       10
+             *     ]
+             */
+            by?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Count
+             * @default 1
+             */
+            count?: number;
+            /**
+             * Kind
+             * @default strip
+             * @constant
+             */
+            kind?: "strip";
+        };
+        /**
          * Thickened
          * @description A wall of ``distance`` mm of an open cage, to one side or both; see ``thicken``.
          *
@@ -8055,6 +8748,59 @@ export interface components {
              * @constant
              */
             kind?: "trim-sheet";
+        };
+        /**
+         * Turned
+         * @description ``source`` turned by ``degrees`` about the axis ``along`` through ``point``, in ``count`` faces.
+         */
+        Turned: {
+            /**
+             * Source
+             * @default
+             */
+            source?: string;
+            /**
+             * Point
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            point?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Along
+             * @default [
+             *       0,
+             *       0,
+             *       1
+             *     ]
+             */
+            along?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Count
+             * @default 8
+             */
+            count?: number;
+            /**
+             * Degrees
+             * @default 360
+             */
+            degrees?: number;
+            /**
+             * Kind
+             * @default turned
+             * @constant
+             */
+            kind?: "turned";
         };
         /**
          * Vent
@@ -8258,6 +9004,19 @@ export interface components {
             face: Int32Array;
         };
         /**
+         * LineFrame
+         * @description The line of a curve, as points flat, from its begin to its end; a closed one ends where it begins.
+         */
+        LineFrame: {
+            /**
+             * Points
+             * Format: float32s
+             */
+            points: Float32Array;
+            /** Closed */
+            closed: boolean;
+        };
+        /**
          * Near
          * @description The nearest point of a piece's surface to a component, and the distance of each vertex of its cage, in mm.
          *
@@ -8294,7 +9053,7 @@ export interface components {
         };
         /**
          * PieceFrame
-         * @description One piece: whole where its structure changed, else the rows that moved.
+         * @description One piece: whole where its structure changed, else the rows that moved. A curve has a line, and no faces.
          */
         PieceFrame: {
             /** Id */
@@ -8303,6 +9062,7 @@ export interface components {
             surface?: components["schemas"]["SurfaceFrame"];
             cage_rows?: components["schemas"]["CageRows"];
             surface_rows?: components["schemas"]["SurfaceRows"];
+            line?: components["schemas"]["LineFrame"];
         };
         /**
          * ShownCurve

@@ -80,10 +80,9 @@ class Cage:
 
     def __reduce__(self) -> tuple[object, ...]:
         """Cages travel to worker processes; what is cached is left behind."""
-        t = self.topology
         return _rebuilt, (
             self.positions,
-            (t.vertex_count, t.face_verts, t.face_offsets),
+            self.topology,
             self.edge_sharpness,
             self.vertex_sharpness,
             dict(self.face_sets),
@@ -161,12 +160,12 @@ class Cage:
 
 def _rebuilt(
     positions: Floats,
-    connectivity: tuple[int, Ints, Ints],
+    topology: Topology,
     edge_sharpness: Floats,
     vertex_sharpness: Floats,
     face_sets: dict[str, Ints],
 ) -> Cage:
-    return Cage(positions, Topology(*connectivity), edge_sharpness, vertex_sharpness, face_sets)
+    return Cage(positions, topology, edge_sharpness, vertex_sharpness, face_sets)
 
 
 def unit(vectors: Floats) -> Floats:

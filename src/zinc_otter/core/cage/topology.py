@@ -49,6 +49,10 @@ class Topology:
         read_only(self.face_verts)
         read_only(self.face_offsets)
 
+    def __reduce__(self) -> tuple[object, ...]:
+        """What is cached is left behind."""
+        return Topology, (self.vertex_count, self.face_verts, self.face_offsets)
+
     @classmethod
     def checked(cls, vertex_count: int, face_verts: Ints, face_offsets: Ints) -> Topology:
         """A topology that is an oriented 2-manifold with or without border.

@@ -2,12 +2,15 @@
 
 from __future__ import annotations
 
+import hashlib
+from functools import cached_property
 from typing import Literal
 
 import numpy as np
 from numpy.typing import ArrayLike
 
-from zinc_otter.core.cage.cage import HARD, LARGEST_LENGTH
+from zinc_otter.core.cage.cage import HARD, LARGEST_LENGTH, Cage
+from zinc_otter.core.cage.line_topology import LineTopology, line_topology
 from zinc_otter.core.cage.topology import Floats, read_only
 from zinc_otter.core.errors import BadNumberError, CoreError
 
@@ -85,6 +88,26 @@ class Curve:
     def end(self) -> int:
         """The last parameter."""
         return self.count if self.closed else self.count - 1
+
+    @cached_property
+    def polygon(self) -> Cage:
+        """The control points as a cage without faces: what all that pulls vertices works on."""
+        return Cage(self.points, line_topology(self.count, self.closed), None, self.sharpness)
+
+    def with_polygon(self, polygon: Cage) -> Curve:
+        """A curve of this degree by other control points, maybe more or fewer. Raises CurveError where it has faces."""
+        t = polygon.topology
+        if not isinstance(t, LineTopology):
+            raise CurveError("A curve has no faces.")
+        return Curve(polygon.positions, self.degree, t.closed, polygon.vertex_sharpness)
+
+    @cached_property
+    def digest(self) -> str:
+        """A hash of everything that decides the curve."""
+        return hashlib.sha256(f"{self.degree} {self.polygon.digest}".encode()).hexdigest()
+
+    def __reduce__(self) -> tuple[object, ...]:
+        return Curve, (self.points, self.degree, self.closed, self.sharpness)
 
     def with_points(self, points: ArrayLike) -> Curve:
         """The same curve through other control points, as many."""

@@ -64,6 +64,35 @@ def resampled(curve: Curve, count: int, degree: Degree = 3) -> Fitted:
     return Fitted(fitted, strays(fitted, curve))
 
 
+def refitted(curve: Curve, marks: Floats, sharpness: Floats) -> Fitted:
+    """The curve by control points at parameters ``marks`` (n,), with corners of their own, laid nearest to what it was.
+
+    Ends and hard corners stay where they are. Raises CurveError.
+    """
+    made = pieces_of(curve)
+    start = Curve(made.at(marks), curve.degree, curve.closed, sharpness)
+    hard = np.flatnonzero(sharpness >= HARD if curve.degree == 3 else sharpness > 0)
+    fitted = start if curve.degree == 1 else _fitted(start, made, marks, hard)
+    return Fitted(fitted, strays(fitted, curve))
+
+
+def fitted_to(start: Curve, places: Floats, goals: Floats) -> Curve:
+    """The curve of as many control points whose points at parameters (k,) lie nearest to ``goals`` (k, 3).
+
+    The ends of an open one are the first and the last goal.
+    """
+    if start.degree == 1:
+        return start
+    held = np.zeros(start.count, dtype=bool)
+    points = start.points.copy()
+    if not start.closed:
+        held[[0, -1]] = True
+        points[[0, -1]] = goals[[0, -1]]
+    weights = _weights(start, places)
+    points[~held] = lstsq(weights[:, ~held], goals - weights[:, held] @ points[held])[0]
+    return start.with_points(points)
+
+
 @lru_cache(maxsize=512)
 def smoothed(curve: Curve) -> Fitted:
     """The curve of degree 3 without corners; itself where it is one."""

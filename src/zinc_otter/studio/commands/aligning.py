@@ -22,6 +22,7 @@ class Aligning(OnSelection):
     """A verb whose plane, line or circle is that of what was picked, not of it together with its images."""
 
     is_quick = True
+    on_curves = True
 
     share: Annotated[Share, labelled("Share of the way", "%", step=10)] = 1.0
 

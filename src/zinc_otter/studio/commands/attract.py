@@ -24,6 +24,8 @@ class Attract(BesideMeshes):
     ``onto`` is the id of a component, or of another piece, whose smooth surface is meant.
     """
 
+    on_curves = True
+
     kind: Literal["attract"] = "attract"
     onto: Annotated[str, Field(min_length=1, max_length=20)]
     distance: Annotated[Length, labelled("Distance before it", "mm", step=0.5)] = 0.0
@@ -50,5 +52,5 @@ def _nearest(design: Design, onto: str, meshes: Meshes) -> Nearest:
         return lambda points: component.placed(mesh.signed(component.own(points))[1])
     if reference is not None:
         raise BadSelectionError(f"{reference.name} is a picture; draw onto a component or a piece.")
-    surface = nearest_on(design.piece(onto).cage)
+    surface = nearest_on(design.piece(onto).faces)
     return lambda points: surface.at(points)[0]

@@ -14,7 +14,9 @@ from zinc_otter.core.cage.cage import LARGEST_LENGTH, Cage
 from zinc_otter.core.cage.picking import everything
 from zinc_otter.core.cage.symmetry import image_by_image
 from zinc_otter.core.cage.topology import Floats, Ints
+from zinc_otter.core.curve.curve import Curve
 from zinc_otter.core.errors import BadSelectionError
+from zinc_otter.core.form import Form, require_faces
 from zinc_otter.core.proof.distance import MeshDistance
 from zinc_otter.studio.design import Design
 
@@ -42,9 +44,9 @@ class Picked(BaseModel):
     ids: Annotated[list[Annotated[int, Field(ge=0, lt=2**31)]], Field(max_length=200_000)]
 
     def on(self, cage: Cage) -> Selection:
-        """The selection on a cage: for a whole piece all of its faces."""
+        """The selection on a cage: for a whole piece all of its faces, or of a curve all control points."""
         if self.kind == "piece":
-            return everything(cage.topology, "face")
+            return everything(cage.topology, "face" if cage.topology.face_count else "vertex")
         return Selection.of(self.kind, self.ids)
 
 
@@ -133,8 +135,8 @@ class NewPiece(Command, ABC):
     name: Name
 
     @abstractmethod
-    def cage(self) -> Cage:
-        """The new piece's cage."""
+    def cage(self) -> Form:
+        """The new piece's form."""
 
     def apply(self, design: Design) -> Outcome:
         changed, piece = design.with_new_piece(self.name, self.cage())
@@ -150,6 +152,8 @@ class OnSelection(Command, ABC):
 
     shows_result: ClassVar[bool] = False
     """Whether what it leads to is selected also where a whole piece was picked."""
+    on_curves: ClassVar[bool] = False
+    """Whether it works on control points alone, so that those of a curve will do."""
     is_quick: ClassVar[bool] = False
     """Whether it only moves or marks what is there, and so is done at once on the largest cage."""
 
@@ -174,14 +178,23 @@ class OnSelection(Command, ABC):
 
     def edited(self, design: Design, piece_id: str) -> tuple[Design, Edit]:
         """The design with one of the pieces edited."""
-        cage = design.piece(piece_id).cage
-        picked = self.picked.on(cage)
-        return design.edited(piece_id, picked, self.editing(cage, picked))
+        piece = design.piece(piece_id)
+        picked = self.picked.on(piece.cage)
+        if piece.curve is not None:
+            curve = piece.curve
+            return design.edited(piece_id, picked, lambda _, selection: self.edit_curve(curve, selection, piece.name))
+        return design.edited(piece_id, picked, self.editing(piece.cage, picked))
+
+    def edit_curve(self, curve: Curve, picked: Selection, name: str) -> Edit:
+        """The edit on the polygon of a curve. Raises NoFacesError where it does not work on curves."""
+        if not self.on_curves:
+            require_faces(curve, name)
+        return self.editing(curve.polygon, picked)(curve.polygon, picked)
 
     def edited_image_by_image(self, design: Design, piece_id: str, one_region: bool = False) -> tuple[Design, Edit]:
         """As :meth:`edited`, for a verb that takes all that is picked as one thing; see :func:`image_by_image`."""
         piece = design.piece(piece_id)
-        picked = self.picked.on(piece.cage)
+        picked = self.picked.on(piece.faces)
         edit = self.editing(piece.cage, picked)
         if piece.symmetry is not None:
             picked.check(piece.cage.topology)
@@ -219,6 +232,9 @@ class BesideMeshes(OnSelection, ABC):
         if self.others:
             raise BadSelectionError("This is done to one piece at a time.")
         edit = self.edit_beside(design, meshes)
-        changed, done = design.edited(self.piece, self.picked.on(design.shapeable_piece(self.piece).cage), edit)
+        piece = design.pullable_piece(self.piece)
+        if not self.on_curves:
+            require_faces(piece.form, piece.name)
+        changed, done = design.edited(self.piece, self.picked.on(piece.cage), edit)
         whole = self.picked.kind == "piece" and not self.shows_result
         return Outcome(changed, self.piece, done.selected, whole, remarks=done.remarks)

@@ -17,6 +17,7 @@ class SetCorner(OnSelection):
     """Give the picked vertices (or those that the picked edges or faces hold) a sharpness, 0 smooth to 10 hard."""
 
     is_quick = True
+    on_curves = True
 
     kind: Literal["corner"] = "corner"
     sharpness: Annotated[Sharpness, labelled("Sharpness", step=0.5)]

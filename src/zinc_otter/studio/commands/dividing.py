@@ -29,7 +29,7 @@ class SplitParts(OnSelection):
 
     def edited(self, design: Design, piece_id: str) -> tuple[Design, Edit]:
         piece = design.piece(piece_id)
-        picked = self.picked.on(piece.cage)
+        picked = self.picked.on(piece.faces)
         if piece.symmetry is None or picked.kind != "face":
             return super().edited(design, piece_id)
         # Which way is along follows from what was picked, and is the same on all sides.

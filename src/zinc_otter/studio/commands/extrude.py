@@ -8,9 +8,11 @@ from pydantic import Field
 
 from zinc_otter.core.cage import Cage, Edit, Selection
 from zinc_otter.core.cage.edits.extrude import Rise, extrude_along, extrude_edges, extrude_faces
+from zinc_otter.core.curve.curve import Curve
 from zinc_otter.core.errors import BadSelectionError
 from zinc_otter.core.words import along_axes, millimetres
 from zinc_otter.studio.commands.base import Length, Number, OnSelection, Vector
+from zinc_otter.studio.commands.curve_edits import point_drawn_out
 from zinc_otter.studio.commands.labelled import labelled
 from zinc_otter.studio.design import Design
 
@@ -59,7 +61,12 @@ class Extrude(Rising):
             raise BadSelectionError("Extruding takes faces, or edges of an open border; pick those.")
         return extrude_faces(cage, selection, self.distance, way=self.way, point=self.point, rise=self.rise)
 
+    def edit_curve(self, curve: Curve, picked: Selection, name: str) -> Edit:
+        return point_drawn_out(curve, picked, self.distance)
+
     def title(self, design: Design) -> str:
+        if design.piece(self.piece).curve is not None:
+            return f"Drew a point out of {design.piece(self.piece).name}, {millimetres(self.distance)}"
         return f"Extruded {self.what(design)} by {millimetres(self.distance)}"
 
 
@@ -72,5 +79,10 @@ class ExtrudeAlong(Rising):
     def edit(self, cage: Cage, selection: Selection) -> Edit:
         return extrude_along(cage, selection, self.vector, rise=self.rise)
 
+    def edit_curve(self, curve: Curve, picked: Selection, name: str) -> Edit:
+        return point_drawn_out(curve, picked, self.vector)
+
     def title(self, design: Design) -> str:
+        if design.piece(self.piece).curve is not None:
+            return f"Drew a point out of {design.piece(self.piece).name} by {along_axes(self.vector)}"
         return f"Extruded {self.what(design)} by {along_axes(self.vector)}"

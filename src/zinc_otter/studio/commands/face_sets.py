@@ -43,12 +43,12 @@ class ForgetFaces(Command):
 
     def apply(self, design: Design) -> Outcome:
         piece = design.free_piece(self.piece)
-        if self.name not in piece.cage.face_sets:
+        if self.name not in piece.faces.face_sets:
             raise BadSelectionError(f"{piece.name} has no set of faces named “{self.name}”.")
         sets = {name: faces for name, faces in piece.cage.face_sets.items() if name != self.name}
         cage = piece.cage
         cage = Cage(cage.positions, cage.topology, cage.edge_sharpness, cage.vertex_sharpness, sets)
-        return Outcome(design.with_piece(replace(piece, cage=cage)), piece.id)
+        return Outcome(design.with_piece(replace(piece, form=cage)), piece.id)
 
     def title(self, design: Design) -> str:
         return f"Forgot the set “{self.name}” of {design.piece(self.piece).name}"

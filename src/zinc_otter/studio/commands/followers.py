@@ -9,6 +9,7 @@ from pydantic import Field
 
 from zinc_otter.core.cage import Selection
 from zinc_otter.core.errors import BadSelectionError
+from zinc_otter.core.form import require_faces
 from zinc_otter.core.solid.followers import PIECE, Follower
 from zinc_otter.studio.commands.base import Command, Outcome, PieceId
 from zinc_otter.studio.design import Design, Piece
@@ -47,6 +48,7 @@ class AddFollower(_OfPiece):
     before: FollowerId | None = None
 
     def changed(self, design: Design, piece: Piece) -> tuple[Design, tuple[Follower, ...]]:
+        require_faces(piece.form, piece.name)
         if len(piece.followers) >= MOST:
             raise BadSelectionError(f"A piece has up to {MOST} followers.")
         refuse_round(design, piece, self.follower)

@@ -26,8 +26,8 @@ class JoinPieces(Command):
         found = [design.shapeable_piece(piece_id) for piece_id in dict.fromkeys(self.pieces)]
         for piece in found:
             refuse_symmetric(piece)
-        whole, _ = joined([piece.cage for piece in found])
-        design = design.with_piece(replace(found[0], cage=whole))
+        whole, _ = joined([piece.faces for piece in found])
+        design = design.with_piece(replace(found[0], form=whole))
         for piece in found[1:]:
             design = design.without_piece(piece.id)
         return Outcome(design, found[0].id, Selection.of("face", [0]), whole=True)
@@ -51,7 +51,7 @@ class Detach(OnSelection):
         if not self.as_piece:
             return super().apply(design)
         piece = design.shapeable_piece(self.piece)
-        picked = self.picked.on(piece.cage)
+        picked = self.picked.on(piece.faces)
 
         def half(which: int) -> tuple[Edit, Symmetry | None]:
             if piece.symmetry is None:
@@ -61,7 +61,7 @@ class Detach(OnSelection):
         (out, out_symmetry), (left, left_symmetry) = half(0), half(1)
         changed, new = design.with_new_piece(f"{piece.name}, part", out.cage, like=piece)
         changed = changed.with_piece(replace(new, symmetry=out_symmetry))
-        changed = changed.with_piece(replace(piece, cage=left.cage, symmetry=left_symmetry))
+        changed = changed.with_piece(replace(piece, form=left.cage, symmetry=left_symmetry))
         return Outcome(changed, new.id, Selection.of("face", []))
 
     def title(self, design: Design) -> str:

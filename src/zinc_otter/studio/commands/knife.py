@@ -55,7 +55,7 @@ class Knife(OnSelection):
 
     def edited(self, design: Design, piece_id: str) -> tuple[Design, Edit]:
         piece = design.piece(piece_id)
-        symmetry, picked = piece.symmetry, self.picked.on(piece.cage)
+        symmetry, picked = piece.symmetry, self.picked.on(piece.faces)
         if symmetry is None:
             return super().edited(design, piece_id)
         picked.check(piece.cage.topology)

@@ -12,10 +12,12 @@ from zinc_otter.core.cage.edits.add_loop import MOST_LOOPS, add_loops, rail_of
 from zinc_otter.core.cage.edits.heal import heal
 from zinc_otter.core.cage.picking.loops import edge_loop
 from zinc_otter.core.cage.topology import Floats
+from zinc_otter.core.curve.curve import Curve
 from zinc_otter.core.errors import BadSelectionError
 from zinc_otter.core.holding import add_holding_loops, remove_holding
 from zinc_otter.core.words import number
 from zinc_otter.studio.commands.base import OnSelection
+from zinc_otter.studio.commands.curve_edits import points_added, points_deleted
 from zinc_otter.studio.commands.labelled import labelled
 from zinc_otter.studio.design import Design
 
@@ -44,9 +46,14 @@ class AddLoop(OnSelection):
         add = add_holding_loops if self.form == "hold" else add_loops
         return add(cage, selection, shares=self.shares, picked_only=self.span == "picked", ends=self.ends)
 
-    def rail(self, design: Design) -> Floats:
-        cage = design.piece(self.piece).cage
-        return rail_of(cage, self.picked.on(cage))
+    def edit_curve(self, curve: Curve, picked: Selection, name: str) -> Edit:
+        return points_added(curve, picked, self.shares[0])
+
+    def rail(self, design: Design) -> Floats | None:
+        piece = design.piece(self.piece)
+        if piece.curve is not None:
+            return None
+        return rail_of(piece.cage, self.picked.on(piece.cage))
 
     def title(self, design: Design) -> str:
         what = "a loop" if len(self.shares) == 1 else f"{len(self.shares)} loops"
@@ -71,6 +78,9 @@ class Remove(OnSelection):
             found = [edge_loop(cage.topology, int(edge)) for edge in selection.ids]
             selection = Selection.of("edge", np.concatenate(found))
         return (remove_holding if self.form == "hold" else heal)(cage, selection)
+
+    def edit_curve(self, curve: Curve, picked: Selection, name: str) -> Edit:
+        return points_deleted(curve, picked, self.form == "hold")
 
     def title(self, design: Design) -> str:
         what = "the loops through " if self.loops else ""

@@ -15,6 +15,8 @@ from zinc_otter.studio.design import Design
 class MoveAlongNormal(Placement):
     """Move by ``distance`` mm along the mean normal: out when positive, in when negative."""
 
+    on_curves = False
+
     kind: Literal["move-along-normal"] = "move-along-normal"
     distance: Length
 

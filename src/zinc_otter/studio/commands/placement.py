@@ -52,6 +52,7 @@ class Placement(OnSelection):
     """A command that moves what is picked, and with a ``reach`` what lies around it by a share."""
 
     is_quick = True
+    on_curves = True
 
     reach: ReachBy | None = None
 
@@ -67,7 +68,7 @@ class Placement(OnSelection):
         return lambda whole, selection: placed(whole, selection, motion, reach_on(self.reach, whole))
 
     def edited(self, design: Design, piece_id: str) -> tuple[Design, Edit]:
-        piece = design.shapeable_piece(piece_id)
+        piece = design.pullable_piece(piece_id)
         if self.picked.kind == "piece" and piece.symmetry is not None:
             # As a whole it takes its mirrors along.
             done, symmetry = whole_moved(piece.cage, piece.symmetry, self.motion(piece.cage, self.picked.on(piece.cage)))

@@ -31,7 +31,7 @@ class Spin(OnSelection):
 
     def edited(self, design: Design, piece_id: str) -> tuple[Design, Edit]:
         piece = design.piece(piece_id)
-        picked = self.picked.on(piece.cage)
+        picked = self.picked.on(piece.faces)
         if piece.symmetry is None or picked.kind != "edge":
             return super().edited(design, piece_id)
         picked.check(piece.cage.topology)
@@ -73,13 +73,13 @@ class Resample(OnSelection):
 
     @classmethod
     def beginnings(cls, design: Design, hand: InHand) -> dict[str, JsonValue]:
-        cage = design.piece(hand.piece).cage
+        cage = design.piece(hand.piece).faces
         u, v = grid_of(cage.topology, hand.picked.on(cage)).counts
         return {"u": u, "v": v}
 
     def edited(self, design: Design, piece_id: str) -> tuple[Design, Edit]:
         piece = design.piece(piece_id)
-        symmetry, picked = piece.symmetry, self.picked.on(piece.cage)
+        symmetry, picked = piece.symmetry, self.picked.on(piece.faces)
         if symmetry is None or picked.kind != "face":
             return super().edited(design, piece_id)
         picked.check(piece.cage.topology)

@@ -50,6 +50,8 @@ class Slide(OnSelection):
 class Straighten(Aligning):
     """Slide the vertices of picked loops along the cage until each lies in a plane, by a ``share`` of the way."""
 
+    on_curves = False
+
     kind: Literal["straighten"] = "straighten"
 
     def edit(self, cage: Cage, selection: Selection) -> Edit:

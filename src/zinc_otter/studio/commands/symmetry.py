@@ -10,14 +10,15 @@ from pydantic import Field, JsonValue
 
 from zinc_otter.core.cage import Cage, Selection
 from zinc_otter.core.cage.cage import unit
-from zinc_otter.core.cage.symmetry import Group, Plane, Symmetry, mirror, mirrored_copy, plane_at, radial
+from zinc_otter.core.cage.symmetry import Group, Plane, Symmetry, mirror, plane_at, radial
 from zinc_otter.core.cage.symmetry.assembling import assembled, cut_and_assembled, following, sides_of
 from zinc_otter.core.cage.symmetry.open_half import open_half
 from zinc_otter.core.errors import BadSelectionError
+from zinc_otter.core.growth.mirrored import MirroredCopy
 from zinc_otter.core.words import along_axes, number
 from zinc_otter.studio.commands.base import Command, Direction, InHand, Length, Outcome, PieceId, Vector
 from zinc_otter.studio.commands.labelled import labelled
-from zinc_otter.studio.design import Design, Follows, Piece
+from zinc_otter.studio.design import Design, Piece, let_go
 
 Tolerance = Annotated[Length, Field(ge=0)]
 
@@ -56,17 +57,19 @@ class Mirror(Command):
 
     def apply(self, design: Design) -> Outcome:
         plane = plane_at(self.point, self.normal)
-        piece = design.shapeable_piece(self.piece)
+        piece = design.free_piece(self.piece) if self.way == "second" else design.shapeable_piece(self.piece)
         if self.way == "second":
-            changed, copy = design.with_new_piece(f"{piece.name}, mirrored", mirrored_copy(piece.cage, plane), like=piece)
-            changed = changed.with_piece(replace(copy, symmetry=None, follows=Follows(piece.id, plane)))
+            changed, _ = design.with_new_growth(f"{piece.name}, mirrored", MirroredCopy(piece.id, plane), like=piece)
             return Outcome(changed, piece.id)
         cage, symmetry = self._mirrored(piece, plane)
-        return Outcome(design.with_piece(replace(piece, cage=cage, symmetry=symmetry)), piece.id, Selection.of("face", []))
+        return Outcome(design.with_piece(replace(piece, form=cage, symmetry=symmetry)), piece.id, Selection.of("face", []))
 
     @classmethod
     def beginnings(cls, design: Design, hand: InHand) -> dict[str, JsonValue]:
-        half = open_half(design.piece(hand.piece).cage)
+        piece = design.piece(hand.piece)
+        if piece.curve is not None:
+            return {"way": "second"}
+        half = open_half(piece.cage)
         if half is None:
             return {}
         axis, at = half
@@ -79,15 +82,15 @@ class Mirror(Command):
             raise BadSelectionError(f"{piece.name} has {own.group.described()} already; make it independent first.")
         both = mirror(*(own.group.planes if own else ()), plane)
         if self.way == "cut":
-            return cut_and_assembled(piece.cage, plane, self.keep == "positive", self.tolerance, own)
+            return cut_and_assembled(piece.faces, plane, self.keep == "positive", self.tolerance, own)
         if self.way == "open":
-            return assembled(piece.cage, Group((plane,)), self.tolerance, own)
+            return assembled(piece.faces, Group((plane,)), self.tolerance, own)
         reach = float(np.ptp(piece.cage.positions, axis=0).max())
         towards = reach if self.keep == "positive" else -reach
         hand = np.asarray(plane.point) + towards * np.asarray(plane.normal)
         for first in both.planes[:-1]:
             hand = hand + reach * np.asarray(first.normal)
-        return following(piece.cage, both, hand)
+        return following(piece.faces, both, hand)
 
     def title(self, design: Design) -> str:
         return f"Mirrored {design.piece(self.piece).name} {_plane_words(self.point, self.normal)}"
@@ -131,15 +134,15 @@ class RepeatAround(Command):
             )
         group = radial(self.point, self.along, self.sectors, self.towards if self.mirrored else None)
         if self.way == "open":
-            cage, symmetry = assembled(piece.cage, group, self.tolerance)
+            cage, symmetry = assembled(piece.faces, group, self.tolerance)
         else:
             reach = float(np.ptp(piece.cage.positions, axis=0).max())
             hand = np.asarray(self.point) + reach * unit(np.asarray(self.towards, dtype=np.float64))
             if self.mirrored:
                 # A little off the mirror, towards the side that its normal points to.
                 hand = hand + 0.01 * reach * np.asarray(group.planes[0].normal)
-            cage, symmetry = following(piece.cage, group, hand)
-        return Outcome(design.with_piece(replace(piece, cage=cage, symmetry=symmetry)), piece.id, Selection.of("face", []))
+            cage, symmetry = following(piece.faces, group, hand)
+        return Outcome(design.with_piece(replace(piece, form=cage, symmetry=symmetry)), piece.id, Selection.of("face", []))
 
     def weight(self, design: Design) -> int:
         times = self.sectors * (2 if self.mirrored else 1) if self.way == "open" else 1
@@ -160,9 +163,9 @@ class MakeIndependent(Command):
 
     def apply(self, design: Design) -> Outcome:
         piece = design.free_piece(self.piece)
-        if piece.symmetry is None and piece.follows is None:
+        if piece.symmetry is None and piece.grown is None:
             raise BadSelectionError(f"{piece.name} is independent already.")
-        return Outcome(design.with_piece(replace(piece, symmetry=None, follows=None)), piece.id)
+        return Outcome(design.with_piece(let_go(replace(piece, symmetry=None))), piece.id)
 
     def title(self, design: Design) -> str:
         return f"Made {design.piece(self.piece).name} independent"

@@ -32,7 +32,7 @@ class TwoEnds(OnSelection):
         if self.far.picked.kind != self.picked.kind:
             raise BadSelectionError("The two ends are of different kinds; pick faces and faces, or edges and edges.")
         piece, far = design.shapeable_piece(self.piece), design.shapeable_piece(self.far.piece)
-        here, there = self.picked.on(piece.cage), self.far.picked.on(far.cage)
+        here, there = self.picked.on(piece.faces), self.far.picked.on(far.faces)
         here.check(piece.cage.topology)
         there.check(far.cage.topology)
         if far.id == piece.id:
@@ -43,11 +43,11 @@ class TwoEnds(OnSelection):
         whole, maps = joined([piece.cage, far.cage])
         both = Selection.of(here.kind, [*maps[0].follow(here).ids, *maps[1].follow(there).ids])
         done = self.edit(whole, both)
-        changed = design.with_piece(replace(piece, cage=done.cage)).without_piece(far.id)
+        changed = design.with_piece(replace(piece, form=done.cage)).without_piece(far.id)
         return Outcome(changed, piece.id, done.selected, remarks=done.remarks)
 
     def edited(self, design: Design, piece_id: str) -> tuple[Design, Edit]:
-        cage = design.piece(piece_id).cage
+        cage = design.piece(piece_id).faces
         picked = self.picked.on(cage)
         picked.check(cage.topology)
         # Of a single end that was picked, the other is its image across the mirror.
@@ -98,7 +98,7 @@ class Bridge(TwoEnds):
         ends = []
         given = [(hand.piece, hand.picked), *([(hand.far.piece, hand.far.picked)] if hand.far else [])]
         for piece, on_it in given:
-            cage = design.piece(piece).cage
+            cage = design.piece(piece).faces
             picked = on_it.on(cage)
             picked.check(cage.topology)
             label = ends_of(cage.topology, picked)

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Callable, Iterator
+from collections.abc import Callable
 from dataclasses import astuple, dataclass
 from typing import TYPE_CHECKING, ClassVar
 
@@ -11,6 +11,7 @@ import numpy as np
 from zinc_otter.core.cage.cage import LARGEST_LENGTH, Cage
 from zinc_otter.core.cage.topology import Floats, Ints
 from zinc_otter.core.errors import BadNumberError, CoreError
+from zinc_otter.core.numbers_of import numbers_of
 from zinc_otter.core.solid.mesh.body import MeshBody, Name
 
 if TYPE_CHECKING:
@@ -85,7 +86,7 @@ class Follower:
 
     def __post_init__(self) -> None:
         """Raises BadNumberError for a number that is not finite or too large; further checks are the kinds' own."""
-        if not all(np.isfinite(number) and abs(number) <= LARGEST_LENGTH for number in _numbers(astuple(self))):
+        if not all(np.isfinite(number) and abs(number) <= LARGEST_LENGTH for number in numbers_of(astuple(self))):
             raise BadNumberError(f"{self.called}: a number is not finite, or larger than {LARGEST_LENGTH:g}.")
 
     @property
@@ -148,11 +149,3 @@ class Follower:
         The mesh route's triangles lie inside of what bends outwards, here by less than a thousandth of the volume.
         """
         return 0.01 * abs(after - before) + 1e-3 * max(before, after)
-
-
-def _numbers(value: object) -> Iterator[float]:
-    if isinstance(value, tuple):
-        for part in value:
-            yield from _numbers(part)
-    elif isinstance(value, int | float):
-        yield float(value)

@@ -1,0 +1,39 @@
+"""The mirror image of another piece."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+from typing import ClassVar, Literal
+
+from zinc_otter.core.cage.plane import Plane
+from zinc_otter.core.cage.symmetry import Group, mirrored_copy
+from zinc_otter.core.curve.curve import Curve
+from zinc_otter.core.form import Form
+from zinc_otter.core.growth.base import Growth, NameOf, Outgrowth
+
+_ACROSS_X = Plane((0.0, 0.0, 0.0), (1.0, 0.0, 0.0))
+
+
+@dataclass(frozen=True)
+class MirroredCopy(Growth):
+    """The image of ``source`` in a ``plane``."""
+
+    what: ClassVar[str] = "Mirror image"
+    pulled: ClassVar[bool] = False
+    source: str = ""
+    plane: Plane = _ACROSS_X
+    kind: Literal["mirrored"] = "mirrored"
+
+    @property
+    def sources(self) -> tuple[str, ...]:
+        return (self.source,)
+
+    def grow(self, forms: Sequence[Form]) -> Outgrowth:
+        (form,) = forms
+        if isinstance(form, Curve):
+            return Outgrowth(form.with_points(Group((self.plane,)).moved(1, form.points)))
+        return Outgrowth(mirrored_copy(form, self.plane))
+
+    def deed(self, name_of: NameOf) -> str:
+        return f"Mirrored {name_of(self.source)}"

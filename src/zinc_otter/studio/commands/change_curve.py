@@ -1,0 +1,142 @@
+"""Change a whole curve: its count and degree, its direction, closed or open, parted, joined, offset."""
+
+from __future__ import annotations
+
+from dataclasses import replace
+from typing import Annotated, Literal
+
+from pydantic import Field, JsonValue
+
+from zinc_otter.core.cage import Selection
+from zinc_otter.core.curve.curve import Curve, Degree
+from zinc_otter.core.curve.fitting import MOST, resampled
+from zinc_otter.core.curve.points import closed_up, joined_to_one, offset_in_plane, parted_at
+from zinc_otter.core.errors import BadSelectionError
+from zinc_otter.core.words import millimetres, number
+from zinc_otter.studio.commands.base import Command, Direction, InHand, Length, Outcome, Picked, PieceId
+from zinc_otter.studio.commands.labelled import labelled
+from zinc_otter.studio.design import Design, Piece
+
+
+class OnCurve(Command):
+    """A change of one curve as a whole."""
+
+    piece: PieceId
+
+    def curve(self, design: Design) -> tuple[Piece, Curve]:
+        """The piece and its curve. Raises BadSelectionError for a cage."""
+        piece = design.shapeable_piece(self.piece)
+        if piece.curve is None:
+            raise BadSelectionError(f"{piece.name} is no curve; pick one.")
+        return piece, piece.curve
+
+
+class ResampleCurve(OnCurve):
+    """Give a curve ``count`` control points and another ``degree``, as near to what it was as these can."""
+
+    kind: Literal["resample-curve"] = "resample-curve"
+    count: Annotated[int, Field(ge=2, le=MOST), labelled("Points")] = 8
+    degree: Annotated[
+        Literal["1", "2", "3"], labelled("Degree", words={"3": "3, smooth", "2": "2", "1": "1, straight legs"})
+    ] = "3"
+
+    def apply(self, design: Design) -> Outcome:
+        piece, curve = self.curve(design)
+        degree: Degree = 1 if self.degree == "1" else 2 if self.degree == "2" else 3
+        fitted = resampled(curve, self.count, degree)
+        said = f"It strays from the curve that it was by at most {number(fitted.deviation, 4)} mm."
+        return Outcome(design.with_piece(replace(piece, form=fitted.curve)), piece.id, remarks=(said,))
+
+    @classmethod
+    def beginnings(cls, design: Design, hand: InHand) -> dict[str, JsonValue]:
+        curve = design.piece(hand.piece).curve
+        return {} if curve is None else {"count": curve.count, "degree": str(curve.degree)}
+
+    def title(self, design: Design) -> str:
+        return f"Resampled {design.piece(self.piece).name} to {self.count} points of degree {self.degree}"
+
+
+class TurnCurve(OnCurve):
+    """Let a curve run the other way."""
+
+    kind: Literal["reverse-curve"] = "reverse-curve"
+
+    def apply(self, design: Design) -> Outcome:
+        piece, curve = self.curve(design)
+        return Outcome(design.with_piece(replace(piece, form=curve.reversed())), piece.id)
+
+    def title(self, design: Design) -> str:
+        return f"Reversed {design.piece(self.piece).name}"
+
+
+class CloseCurve(OnCurve):
+    """Close an open curve; ends that lie in one place become one point."""
+
+    kind: Literal["close-curve"] = "close-curve"
+
+    def apply(self, design: Design) -> Outcome:
+        piece, curve = self.curve(design)
+        return Outcome(design.with_piece(replace(piece, form=closed_up(curve))), piece.id)
+
+    def title(self, design: Design) -> str:
+        return f"Closed {design.piece(self.piece).name}"
+
+
+class PartCurve(OnCurve):
+    """Part a curve at a picked control point: a closed one is opened, an open one becomes two pieces."""
+
+    kind: Literal["part-curve"] = "part-curve"
+    picked: Picked
+
+    def apply(self, design: Design) -> Outcome:
+        piece, curve = self.curve(design)
+        if self.picked.kind != "vertex" or len(self.picked.ids) != 1:
+            raise BadSelectionError("A curve is parted at one of its control points; pick one.")
+        parts = parted_at(curve, self.picked.ids[0])
+        design = design.with_piece(replace(piece, form=parts[0]))
+        for part in parts[1:]:
+            design, _ = design.with_new_piece(piece.name, part, like=design.piece(piece.id))
+        return Outcome(design, piece.id, Selection.of("vertex", [parts[0].count - 1]))
+
+    def title(self, design: Design) -> str:
+        return f"Parted {design.piece(self.piece).name}"
+
+
+class JoinCurves(OnCurve):
+    """Join two open curves at their nearest ends; the first piece stays."""
+
+    kind: Literal["join-curves"] = "join-curves"
+    other: PieceId
+
+    def apply(self, design: Design) -> Outcome:
+        piece, curve = self.curve(design)
+        other = design.shapeable_piece(self.other)
+        if other.curve is None or other.id == piece.id:
+            raise BadSelectionError("Two curves are joined; pick two.")
+        whole, gap = joined_to_one(curve, other.curve)
+        said = () if gap < 1e-6 else (f"Their ends were {millimetres(gap)} apart.",)
+        changed = design.with_piece(replace(piece, form=whole)).without_piece(other.id)
+        return Outcome(changed, piece.id, remarks=said)
+
+    def title(self, design: Design) -> str:
+        return f"Joined {design.piece(self.piece).name} and {design.piece(self.other).name}"
+
+
+class OffsetCurve(OnCurve):
+    """Put down the curve that runs ``distance`` mm beside one, in the plane square to a ``normal``."""
+
+    kind: Literal["offset-curve"] = "offset-curve"
+    distance: Annotated[Length, labelled("Distance", "mm", step=0.5)] = 2.0
+    normal: Direction = (0.0, 0.0, 1.0)
+
+    def apply(self, design: Design) -> Outcome:
+        piece = design.free_piece(self.piece)
+        if piece.curve is None:
+            raise BadSelectionError(f"{piece.name} is no curve; pick one.")
+        fitted = offset_in_plane(piece.curve, self.distance, self.normal)
+        changed, made = design.with_new_piece(f"{piece.name}, offset", fitted.curve, like=piece)
+        said = f"Its distance is true within {number(fitted.deviation, 4)} mm."
+        return Outcome(changed, made.id, remarks=(said,))
+
+    def title(self, design: Design) -> str:
+        return f"Offset {design.piece(self.piece).name} by {millimetres(self.distance)}"

@@ -1,0 +1,91 @@
+"""Pieces that grow from others: begun, changed; to let go of them see :mod:`symmetry`."""
+
+from __future__ import annotations
+
+from dataclasses import replace
+from typing import Literal
+
+from zinc_otter.core.errors import BadSelectionError
+from zinc_otter.core.growth.base import NameOf
+from zinc_otter.studio.commands.base import Command, Name, Outcome, PieceId
+from zinc_otter.studio.design import Design, FollowsError
+from zinc_otter.studio.growths import AnyGrowth
+
+
+class Grow(Command):
+    """Put down a piece that grows from others and goes on following them."""
+
+    kind: Literal["grow"] = "grow"
+    growth: AnyGrowth
+    name: Name | None = None
+
+    def apply(self, design: Design) -> Outcome:
+        outgrowth = design.outgrowth(self.growth)
+        changed, piece = design.with_new_growth(self.name or self.growth.what, self.growth)
+        return Outcome(changed, piece.id, suspect=outgrowth.suspect, remarks=outgrowth.remarks)
+
+    def title(self, design: Design) -> str:
+        return self.growth.deed(_names(design))
+
+
+class Regrow(Command):
+    """Let a grown piece grow otherwise: by other numbers, or from other pieces. What was pulled on it stays on top.
+
+    Where its count of faces changes that is lost, and said.
+    """
+
+    kind: Literal["regrow"] = "regrow"
+    piece: PieceId
+    growth: AnyGrowth
+
+    def apply(self, design: Design) -> Outcome:
+        piece = design.free_piece(self.piece)
+        if piece.grown is None:
+            raise BadSelectionError(f"{piece.name} grows from nothing: it is shaped by hand.")
+        if self.piece in self.growth.sources or any(self.piece in _behind(design, one) for one in self.growth.sources):
+            raise FollowsError(f"{piece.name} would grow from itself.")
+        outgrowth = design.outgrowth(self.growth)
+        after = design.regrown(replace(piece, grown=self.growth))
+        remarks = outgrowth.remarks
+        if piece.pulled is not None and after.pulled is None:
+            count = piece.pulled.count
+            points = "point that was" if count == 1 else "points that were"
+            remarks = (*remarks, f"The layout is another now: {count} {points} pulled by hand went back.")
+        return Outcome(design.with_piece(after), piece.id, suspect=outgrowth.suspect, remarks=remarks)
+
+    def title(self, design: Design) -> str:
+        deed = self.growth.deed(_names(design))
+        return f"{design.piece(self.piece).name}: {deed[:1].lower()}{deed[1:]}"
+
+
+class LetBack(Command):
+    """Take back all that was pulled by hand on a grown piece."""
+
+    kind: Literal["let-back"] = "let-back"
+    piece: PieceId
+
+    def apply(self, design: Design) -> Outcome:
+        piece = design.free_piece(self.piece)
+        if piece.pulled is None:
+            raise BadSelectionError(f"Nothing was pulled on {piece.name} since it has grown.")
+        return Outcome(design.with_piece(design.regrown(replace(piece, pulled=None))), piece.id)
+
+    def title(self, design: Design) -> str:
+        return f"Let what was pulled on {design.piece(self.piece).name} go back"
+
+
+def _behind(design: Design, piece_id: str) -> set[str]:
+    """All that a piece grows from, in turn."""
+    found: set[str] = set()
+    left = [piece_id]
+    while left:
+        growth = design.piece(left.pop()).grown
+        new = set(growth.sources) - found if growth else set()
+        found |= new
+        left += new
+    return found
+
+
+def _names(design: Design) -> NameOf:
+    there = {piece.id: piece.name for piece in design.pieces}
+    return lambda piece_id: there.get(piece_id, "a piece that is gone")
