@@ -51,7 +51,7 @@ export function contextNow(): Context {
   const { design, preview } = useDesign.getState();
   const { piece, pickKind, picked } = usePicking.getState();
   const { reference, section } = useShow.getState();
-  const { editing, solids } = useFollowers.getState();
+  const { editing, regrowing, solids } = useFollowers.getState();
   return {
     design,
     preview,
@@ -65,6 +65,7 @@ export function contextNow(): Context {
     values: useSession.getState().values,
     far: useEnds.getState().far,
     editing,
+    regrowing: pieceNamed(regrowing),
     solids,
     body: piece ? useBodies.getState().settled[piece] : undefined,
     rail: railNow(),

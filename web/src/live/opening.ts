@@ -34,7 +34,7 @@ export function open(id: string): () => void {
   useEnds.setState({ far: null });
   useReach.setState({ within: null, weights: null });
   useCurves.setState({ section: null, seam: false, edges: false, list: [] });
-  useFollowers.setState({ editing: null, solids: [] });
+  useFollowers.setState({ editing: null, regrowing: null, solids: [] });
   clearBodies();
   const channel = new Channel(id, { message, connected, gone: () => useDesign.setState({ gone: true }), outdated });
   lay(channel);

@@ -1,9 +1,11 @@
 /** The arrays of the pieces as last shown, outside of React: the viewport draws straight from them. */
-import type { CageArrays, Frame, SurfaceArrays } from "../model/types";
+import type { CageArrays, Frame, LineArrays, SurfaceArrays } from "../model/types";
 
 export interface PieceArrays {
   cage: CageArrays;
   surface: SurfaceArrays;
+  /** Of a curve; it has neither faces nor a surface. */
+  line?: LineArrays;
 }
 
 export type Change = { id: string; what: "whole" | "moved" | "gone" };
@@ -25,13 +27,18 @@ export class Pieces {
     }
     for (const piece of frame.pieces) {
       if (piece.cage && piece.surface) {
-        this.byId.set(piece.id, { cage: piece.cage, surface: piece.surface });
+        this.byId.set(piece.id, { cage: piece.cage, surface: piece.surface, line: piece.line });
         changes.push({ id: piece.id, what: "whole" });
         continue;
       }
       const held = this.byId.get(piece.id);
-      if (!held || !piece.cage_rows || !piece.surface_rows) continue;
+      if (!held || !piece.cage_rows) continue;
       scatter(held.cage.positions, piece.cage_rows.rows, piece.cage_rows.positions);
+      if (piece.line) held.line = piece.line;
+      if (!piece.surface_rows) {
+        changes.push({ id: piece.id, what: "moved" });
+        continue;
+      }
       scatter(held.surface.positions, piece.surface_rows.rows, piece.surface_rows.positions);
       scatter(held.surface.normals, piece.surface_rows.rows, piece.surface_rows.normals);
       changes.push({ id: piece.id, what: "moved" });

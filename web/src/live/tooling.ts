@@ -2,7 +2,7 @@
 import type { Values } from "../model/values";
 import { fieldsOf, isEager, type StationId, type Tool } from "../model/tool";
 import { initialValues, settledValues } from "../model/fields";
-import type { AnyFollower, Command } from "../model/types";
+import type { AnyFollower, AnyGrowth, Command } from "../model/types";
 import { commandNow, contextNow, missing, target } from "./context";
 import { service } from "./service";
 import { callOff, commit, isWaited, lastDone, preview, turns, weigh } from "./line";
@@ -45,7 +45,7 @@ export function takeTool(id: string | null): void {
   const tool = tools().get(id);
   clearSketch();
   useSketch.setState({ on: null });
-  useFollowers.setState({ editing: null });
+  useFollowers.setState({ editing: null, regrowing: null });
   useBodies.setState(nothingMeant);
   useSession.setState({ toolId: tool?.id ?? null, values: initialValues(fieldsOf(tool)), touched: false, typedSince: false });
   useProblem.setState({ problem: null });
@@ -189,6 +189,17 @@ export function takeFile(file: File): boolean {
   useDropped.setState(({ serial }) => ({ file, serial: serial + 1 }));
   takeTool(tool.id);
   return true;
+}
+
+/** Take up the tool by which a piece has grown with its numbers, to let it grow otherwise. */
+export function editGrowth(piece: string, growth: AnyGrowth): void {
+  const tool = tools().forGrowth(growth);
+  if (!tool?.readsGrowth) return;
+  takeTool(tool.id);
+  useFollowers.setState({ regrowing: piece });
+  usePicking.setState({ piece, picked: [], others: [] });
+  useProblem.setState(noProblem);
+  useSession.setState(({ values }) => ({ values: { ...values, ...tool.readsGrowth?.(growth) } }));
 }
 
 /** Take up a follower's tool with its numbers, to change it. */

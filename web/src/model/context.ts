@@ -59,6 +59,8 @@ export interface Context {
   readonly far: End | null;
   /** The follower that is being changed. */
   readonly editing: { piece: string; follower: AnyFollower } | null;
+  /** The grown piece of which the way it grows is being changed. */
+  readonly regrowing: PieceState | null;
   /** Solids brought in from files. */
   readonly solids: SolidFile[];
   /** The body of the piece in hand, as it was before anything was previewed. */

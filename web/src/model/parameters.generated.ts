@@ -32,6 +32,21 @@ export const parameters = {
     rim: {"label":"Rim sharpness","unit":"","step":0.5,"initial":0,"min":0,"max":10},
     tip: {"label":"Tip sharpness","unit":"","step":0.5,"initial":0,"min":0,"max":10},
   },
+  "add-curve": {
+    shape: {"label":"Shape","initial":"circle","words":[["circle","circle"],["ellipse","ellipse"],["arc","arc"],["rounded-rectangle","rounded rectangle"],["polygon","polygon"],["helix","helix"],["wave","wave round an axis"]]},
+    diameter: {"label":"Diameter","unit":"mm","step":1,"initial":40,"above":0,"max":1000000},
+    width: {"label":"Width","unit":"mm","step":1,"initial":60,"above":0,"max":1000000},
+    depth: {"label":"Depth","unit":"mm","step":1,"initial":30,"above":0,"max":1000000},
+    radius: {"label":"Corners","unit":"mm","step":0.5,"initial":5,"above":0,"max":1000000},
+    degrees: {"label":"Angle","unit":"°","step":5,"initial":180,"above":0,"below":360},
+    count: {"label":"Points","unit":"","step":1,"initial":8,"min":3,"max":200,"whole":true},
+    pitch: {"label":"Pitch","unit":"mm","step":0.5,"initial":8,"min":-1000000,"max":1000000},
+    turns: {"label":"Turns","unit":"","step":0.5,"initial":4,"above":0,"max":200},
+    waves: {"label":"Waves","unit":"","step":1,"initial":8,"min":1,"max":128,"whole":true},
+    out: {"label":"Out and back","unit":"mm","step":0.5,"initial":2,"min":-1000000,"max":1000000},
+    along: {"label":"Up and down","unit":"mm","step":0.5,"initial":4,"min":-1000000,"max":1000000},
+    stands: {"label":"About","initial":"z","words":[["z","z"],["x","x"],["y","y"]]},
+  },
   "add-cylinder": {
     stands: {"label":"Stands along","initial":"z","words":[["z","z"],["x","x"],["y","y"]]},
     size_of: {"label":"Sizes of","initial":"cage","words":[["surface","smooth surface"],["cage","control cage"]]},
@@ -136,6 +151,9 @@ export const parameters = {
   "detach": {
     as_piece: {"label":"They become","initial":"no","words":[["yes","a piece of their own"],["no","a part of this piece"]]},
   },
+  "draw-curve": {
+    way: {"label":"It runs","initial":"through","words":[["through","through the points"],["control","towards the points"],["straight","straight between them"]]},
+  },
   "draw-wire": {
     diameter: {"label":"Diameter","unit":"mm","step":0.1,"initial":2,"above":0,"max":1000000},
     around: {"label":"Faces around","unit":"","step":1,"initial":8,"min":3,"max":64,"whole":true},
@@ -201,6 +219,9 @@ export const parameters = {
   "move-each": {
     distance: {"label":"Distance","unit":"mm","step":0.5,"min":-1000000,"max":1000000},
   },
+  "offset-curve": {
+    distance: {"label":"Distance","unit":"mm","step":0.5,"initial":2,"min":-1000000,"max":1000000},
+  },
   "relax": {
     rounds: {"label":"Rounds","unit":"","step":1,"initial":5,"min":1,"max":100,"whole":true},
     strength: {"label":"Strength","unit":"%","step":10,"initial":50,"min":0,"max":100},
@@ -220,6 +241,10 @@ export const parameters = {
     u: {"label":"Faces","unit":"","step":1,"min":1,"max":200,"whole":true},
     v: {"label":"by","unit":"","step":1,"min":1,"max":200,"whole":true},
     density: {"label":"Rows","initial":"even","words":[["even","evenly"],["curvature","closer where it bends"]]},
+  },
+  "resample-curve": {
+    count: {"label":"Points","unit":"","step":1,"initial":8,"min":2,"max":400,"whole":true},
+    degree: {"label":"Degree","initial":"3","words":[["3","3, smooth"],["2","2"],["1","1, straight legs"]]},
   },
   "scale-creases": {
     factor: {"label":"To","unit":"%","step":10,"min":0,"max":1000},

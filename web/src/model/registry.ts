@@ -1,7 +1,7 @@
 /** The tools there are, by id and by what they make. They are handed in at the start; nobody below knows where they come from. */
 import { stations } from "./stations";
 import type { StationId, Tool, Verb } from "./tool";
-import type { AnyFollower } from "./types";
+import type { AnyFollower, AnyGrowth } from "./types";
 
 export class Registry {
   /** By station in the order of the work, then by the tools' own order. */
@@ -38,5 +38,10 @@ export class Registry {
   /** The tool by which a follower is made and changed. */
   forFollower(follower: AnyFollower): Verb | null {
     return this.all.find((tool): tool is Verb => tool.is === "verb" && !!tool.follows?.includes(follower.kind)) ?? null;
+  }
+
+  /** The tool by which what grows is made and changed. */
+  forGrowth(growth: AnyGrowth): Verb | null {
+    return this.all.find((tool): tool is Verb => tool.is === "verb" && !!tool.grows?.includes(growth.kind)) ?? null;
   }
 }

@@ -1304,6 +1304,109 @@ export interface components {
             tip?: number;
         };
         /**
+         * AddCurve
+         * @description A curve about ``centre``, across the axis along which it ``stands``. Its sizes are the curve's, not its polygon's.
+         *
+         *     - "circle", "polygon": ``diameter``, ``count`` points or sides
+         *     - "ellipse", "rounded-rectangle": ``width`` by ``depth``; ``radius`` of corners
+         *     - "arc": ``diameter``, over ``degrees``
+         *     - "helix": ``diameter``, ``pitch`` mm a turn, so many ``turns``, with ``count`` points each
+         *     - "wave": ``waves`` round the axis, ``out`` mm away from the diameter and back, ``along`` mm up and down, with ``count``
+         *       points each
+         */
+        AddCurve: {
+            /**
+             * Name
+             * @default Curve
+             */
+            name?: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "add-curve";
+            /**
+             * Shape
+             * @default circle
+             * @enum {string}
+             */
+            shape?: "circle" | "ellipse" | "arc" | "rounded-rectangle" | "polygon" | "helix" | "wave";
+            /**
+             * Diameter
+             * @default 40
+             */
+            diameter?: number;
+            /**
+             * Width
+             * @default 60
+             */
+            width?: number;
+            /**
+             * Depth
+             * @default 30
+             */
+            depth?: number;
+            /**
+             * Radius
+             * @default 5
+             */
+            radius?: number;
+            /**
+             * Degrees
+             * @default 180
+             */
+            degrees?: number;
+            /**
+             * Count
+             * @default 8
+             */
+            count?: number;
+            /**
+             * Pitch
+             * @default 8
+             */
+            pitch?: number;
+            /**
+             * Turns
+             * @default 4
+             */
+            turns?: number;
+            /**
+             * Waves
+             * @default 8
+             */
+            waves?: number;
+            /**
+             * Out
+             * @default 2
+             */
+            out?: number;
+            /**
+             * Along
+             * @default 4
+             */
+            along?: number;
+            /**
+             * Centre
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            centre?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Stands
+             * @default z
+             * @enum {string}
+             */
+            stands?: "x" | "y" | "z";
+        };
+        /**
          * AddCylinder
          * @description A cylinder of ``counts`` faces around and along; its caps are quads within a ring, its rims as sharp as ``rim``.
          */
@@ -2432,6 +2535,19 @@ export interface components {
             diameter: number;
         };
         /**
+         * CloseCurve
+         * @description Close an open curve; ends that lie in one place become one point.
+         */
+        CloseCurve: {
+            /** Piece */
+            piece: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "close-curve";
+        };
+        /**
          * Collapse
          * @description Draw what hangs together of the picked into one vertex; with ``rings`` each edge of the rings of the picked edges.
          */
@@ -2564,7 +2680,7 @@ export interface components {
             /** Revision */
             revision: number;
             /** Command */
-            command: components["schemas"]["AddBox"] | components["schemas"]["AddCage"] | components["schemas"]["AddCapsule"] | components["schemas"]["AddComponent"] | components["schemas"]["AddCone"] | components["schemas"]["AddCylinder"] | components["schemas"]["AddFollower"] | components["schemas"]["AddLoop"] | components["schemas"]["AddPicture"] | components["schemas"]["AddPlane"] | components["schemas"]["AddPoledSphere"] | components["schemas"]["AddSphere"] | components["schemas"]["AddTorus"] | components["schemas"]["AddTube"] | components["schemas"]["AgreeNormals"] | components["schemas"]["Attract"] | components["schemas"]["Bend"] | components["schemas"]["Bridge"] | components["schemas"]["Chamfer"] | components["schemas"]["ChangeFollower"] | components["schemas"]["ChangeReference"] | components["schemas"]["Circle"] | components["schemas"]["Collapse"] | components["schemas"]["ColourPiece"] | components["schemas"]["CreaseLike"] | components["schemas"]["Delete"] | components["schemas"]["DeletePiece"] | components["schemas"]["DeleteReference"] | components["schemas"]["Detach"] | components["schemas"]["DrawWire"] | components["schemas"]["DuplicatePiece"] | components["schemas"]["Extrude"] | components["schemas"]["ExtrudeAlong"] | components["schemas"]["Fill"] | components["schemas"]["FillDrawn"] | components["schemas"]["FillOutline"] | components["schemas"]["Flatten"] | components["schemas"]["Flip"] | components["schemas"]["ForgetFaces"] | components["schemas"]["GroupPieces"] | components["schemas"]["Grow"] | components["schemas"]["Heal"] | components["schemas"]["Inset"] | components["schemas"]["JoinPieces"] | components["schemas"]["KeepVariant"] | components["schemas"]["Knife"] | components["schemas"]["LayFace"] | components["schemas"]["LetBack"] | components["schemas"]["LineUp"] | components["schemas"]["LockPiece"] | components["schemas"]["MakeIndependent"] | components["schemas"]["MakeVariant"] | components["schemas"]["MeasurePicture"] | components["schemas"]["Mirror"] | components["schemas"]["Move"] | components["schemas"]["MoveAlongNormal"] | components["schemas"]["MoveEach"] | components["schemas"]["NameFaces"] | components["schemas"]["OrderFollowers"] | components["schemas"]["OrderPiece"] | components["schemas"]["PlaceComponent"] | components["schemas"]["PlacePicture"] | components["schemas"]["Regrow"] | components["schemas"]["Relax"] | components["schemas"]["Remove"] | components["schemas"]["RemoveFollower"] | components["schemas"]["RenamePiece"] | components["schemas"]["RepeatAround"] | components["schemas"]["Resample"] | components["schemas"]["ScaleCreases"] | components["schemas"]["SetCorner"] | components["schemas"]["SetCrease"] | components["schemas"]["ShowPiece"] | components["schemas"]["SizeBy"] | components["schemas"]["Slide"] | components["schemas"]["SpaceEvenly"] | components["schemas"]["Spin"] | components["schemas"]["SplitParts"] | components["schemas"]["Straighten"] | components["schemas"]["Taper"] | components["schemas"]["Thicken"] | components["schemas"]["Turn"] | components["schemas"]["Twist"] | components["schemas"]["Weld"] | components["schemas"]["Zip"];
+            command: components["schemas"]["AddBox"] | components["schemas"]["AddCage"] | components["schemas"]["AddCapsule"] | components["schemas"]["AddComponent"] | components["schemas"]["AddCone"] | components["schemas"]["AddCurve"] | components["schemas"]["AddCylinder"] | components["schemas"]["AddFollower"] | components["schemas"]["AddLoop"] | components["schemas"]["AddPicture"] | components["schemas"]["AddPlane"] | components["schemas"]["AddPoledSphere"] | components["schemas"]["AddSphere"] | components["schemas"]["AddTorus"] | components["schemas"]["AddTube"] | components["schemas"]["AgreeNormals"] | components["schemas"]["Attract"] | components["schemas"]["Bend"] | components["schemas"]["Bridge"] | components["schemas"]["Chamfer"] | components["schemas"]["ChangeFollower"] | components["schemas"]["ChangeReference"] | components["schemas"]["Circle"] | components["schemas"]["CloseCurve"] | components["schemas"]["Collapse"] | components["schemas"]["ColourPiece"] | components["schemas"]["CreaseLike"] | components["schemas"]["Delete"] | components["schemas"]["DeletePiece"] | components["schemas"]["DeleteReference"] | components["schemas"]["Detach"] | components["schemas"]["DrawCurve"] | components["schemas"]["DrawWire"] | components["schemas"]["DuplicatePiece"] | components["schemas"]["Extrude"] | components["schemas"]["ExtrudeAlong"] | components["schemas"]["Fill"] | components["schemas"]["FillDrawn"] | components["schemas"]["FillOutline"] | components["schemas"]["Flatten"] | components["schemas"]["Flip"] | components["schemas"]["ForgetFaces"] | components["schemas"]["GroupPieces"] | components["schemas"]["Grow"] | components["schemas"]["Heal"] | components["schemas"]["Inset"] | components["schemas"]["JoinCurves"] | components["schemas"]["JoinPieces"] | components["schemas"]["KeepVariant"] | components["schemas"]["Knife"] | components["schemas"]["LayFace"] | components["schemas"]["LetBack"] | components["schemas"]["LineUp"] | components["schemas"]["LockPiece"] | components["schemas"]["MakeIndependent"] | components["schemas"]["MakeVariant"] | components["schemas"]["MeasurePicture"] | components["schemas"]["Mirror"] | components["schemas"]["Move"] | components["schemas"]["MoveAlongNormal"] | components["schemas"]["MoveEach"] | components["schemas"]["NameFaces"] | components["schemas"]["OffsetCurve"] | components["schemas"]["OrderFollowers"] | components["schemas"]["OrderPiece"] | components["schemas"]["PartCurve"] | components["schemas"]["PlaceComponent"] | components["schemas"]["PlacePicture"] | components["schemas"]["Regrow"] | components["schemas"]["Relax"] | components["schemas"]["Remove"] | components["schemas"]["RemoveFollower"] | components["schemas"]["RenamePiece"] | components["schemas"]["RepeatAround"] | components["schemas"]["Resample"] | components["schemas"]["ResampleCurve"] | components["schemas"]["ScaleCreases"] | components["schemas"]["SetCorner"] | components["schemas"]["SetCrease"] | components["schemas"]["ShowPiece"] | components["schemas"]["SizeBy"] | components["schemas"]["Slide"] | components["schemas"]["SpaceEvenly"] | components["schemas"]["Spin"] | components["schemas"]["SplitParts"] | components["schemas"]["Straighten"] | components["schemas"]["Taper"] | components["schemas"]["Thicken"] | components["schemas"]["Turn"] | components["schemas"]["TurnCurve"] | components["schemas"]["Twist"] | components["schemas"]["Weld"] | components["schemas"]["Zip"];
         };
         /**
          * ComponentState
@@ -3072,7 +3188,7 @@ export interface components {
         };
         /**
          * Delete
-         * @description Delete the picked faces, or the faces around the picked vertices or edges.
+         * @description Delete the picked faces, or the faces around the picked vertices or edges; of a curve control points.
          */
         Delete: {
             /** Piece */
@@ -3208,8 +3324,42 @@ export interface components {
             as_piece?: boolean;
         };
         /**
+         * DrawCurve
+         * @description A curve drawn point by point: "through" the points, pulled by them as "control" points, or "straight" between them.
+         */
+        DrawCurve: {
+            /**
+             * Name
+             * @default Curve
+             */
+            name?: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "draw-curve";
+            /** Points */
+            points: [
+                number,
+                number,
+                number
+            ][];
+            /**
+             * Closed
+             * @default false
+             */
+            closed?: boolean;
+            /**
+             * Way
+             * @default through
+             * @enum {string}
+             */
+            way?: "through" | "control" | "straight";
+        };
+        /**
          * DrawWire
-         * @description A round wire along a smooth curve through ``points``, closed to a ring or with flat or open ends.
+         * @description A round wire along a smooth curve through ``points``, closed to a ring or with flat or open ends: two pieces, the
+         *     curve and the pipe that follows it.
          *
          *     The ``diameter`` is that of the smooth surface. Where the curve bends tighter than the wire is thick, it says so.
          */
@@ -4165,6 +4315,21 @@ export interface components {
             place?: components["schemas"]["PlaceSchema"] | null;
         };
         /**
+         * JoinCurves
+         * @description Join two open curves at their nearest ends; the first piece stays.
+         */
+        JoinCurves: {
+            /** Piece */
+            piece: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "join-curves";
+            /** Other */
+            other: string;
+        };
+        /**
          * JoinPieces
          * @description Make several pieces one, the first of them; each stays as it stands, and nothing is welded.
          */
@@ -5057,6 +5222,37 @@ export interface components {
             ][];
         };
         /**
+         * OffsetCurve
+         * @description Put down the curve that runs ``distance`` mm beside one, in the plane square to a ``normal``.
+         */
+        OffsetCurve: {
+            /** Piece */
+            piece: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "offset-curve";
+            /**
+             * Distance
+             * @default 2
+             */
+            distance?: number;
+            /**
+             * Normal
+             * @default [
+             *       0,
+             *       0,
+             *       1
+             *     ]
+             */
+            normal?: [
+                number,
+                number,
+                number
+            ];
+        };
+        /**
          * OrderFollowers
          * @description Put a piece's followers into another order; all of their ids are given.
          */
@@ -5085,6 +5281,20 @@ export interface components {
             piece: string;
             /** Place */
             place: number;
+        };
+        /**
+         * PartCurve
+         * @description Part a curve at a picked control point: a closed one is opened, an open one becomes two pieces.
+         */
+        PartCurve: {
+            /** Piece */
+            piece: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "part-curve";
+            picked: components["schemas"]["Picked"];
         };
         /** Pick */
         Pick: {
@@ -6050,6 +6260,30 @@ export interface components {
              * @enum {string}
              */
             density?: "even" | "curvature";
+        };
+        /**
+         * ResampleCurve
+         * @description Give a curve ``count`` control points and another ``degree``, as near to what it was as these can.
+         */
+        ResampleCurve: {
+            /** Piece */
+            piece: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "resample-curve";
+            /**
+             * Count
+             * @default 8
+             */
+            count?: number;
+            /**
+             * Degree
+             * @default 3
+             * @enum {string}
+             */
+            degree?: "1" | "2" | "3";
         };
         /**
          * Ring
@@ -7208,6 +7442,19 @@ export interface components {
             ] | null;
         };
         /**
+         * TurnCurve
+         * @description Let a curve run the other way.
+         */
+        TurnCurve: {
+            /** Piece */
+            piece: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "reverse-curve";
+        };
+        /**
          * Turned
          * @description ``source`` turned by ``degrees`` about the axis ``along`` through ``point``, in ``count`` faces.
          */
@@ -7561,7 +7808,7 @@ export interface components {
              */
             revision?: number;
             /** Command */
-            command: components["schemas"]["AddBox"] | components["schemas"]["AddCage"] | components["schemas"]["AddCapsule"] | components["schemas"]["AddComponent"] | components["schemas"]["AddCone"] | components["schemas"]["AddCylinder"] | components["schemas"]["AddFollower"] | components["schemas"]["AddLoop"] | components["schemas"]["AddPicture"] | components["schemas"]["AddPlane"] | components["schemas"]["AddPoledSphere"] | components["schemas"]["AddSphere"] | components["schemas"]["AddTorus"] | components["schemas"]["AddTube"] | components["schemas"]["AgreeNormals"] | components["schemas"]["Attract"] | components["schemas"]["Bend"] | components["schemas"]["Bridge"] | components["schemas"]["Chamfer"] | components["schemas"]["ChangeFollower"] | components["schemas"]["ChangeReference"] | components["schemas"]["Circle"] | components["schemas"]["Collapse"] | components["schemas"]["ColourPiece"] | components["schemas"]["CreaseLike"] | components["schemas"]["Delete"] | components["schemas"]["DeletePiece"] | components["schemas"]["DeleteReference"] | components["schemas"]["Detach"] | components["schemas"]["DrawWire"] | components["schemas"]["DuplicatePiece"] | components["schemas"]["Extrude"] | components["schemas"]["ExtrudeAlong"] | components["schemas"]["Fill"] | components["schemas"]["FillDrawn"] | components["schemas"]["FillOutline"] | components["schemas"]["Flatten"] | components["schemas"]["Flip"] | components["schemas"]["ForgetFaces"] | components["schemas"]["GroupPieces"] | components["schemas"]["Grow"] | components["schemas"]["Heal"] | components["schemas"]["Inset"] | components["schemas"]["JoinPieces"] | components["schemas"]["KeepVariant"] | components["schemas"]["Knife"] | components["schemas"]["LayFace"] | components["schemas"]["LetBack"] | components["schemas"]["LineUp"] | components["schemas"]["LockPiece"] | components["schemas"]["MakeIndependent"] | components["schemas"]["MakeVariant"] | components["schemas"]["MeasurePicture"] | components["schemas"]["Mirror"] | components["schemas"]["Move"] | components["schemas"]["MoveAlongNormal"] | components["schemas"]["MoveEach"] | components["schemas"]["NameFaces"] | components["schemas"]["OrderFollowers"] | components["schemas"]["OrderPiece"] | components["schemas"]["PlaceComponent"] | components["schemas"]["PlacePicture"] | components["schemas"]["Regrow"] | components["schemas"]["Relax"] | components["schemas"]["Remove"] | components["schemas"]["RemoveFollower"] | components["schemas"]["RenamePiece"] | components["schemas"]["RepeatAround"] | components["schemas"]["Resample"] | components["schemas"]["ScaleCreases"] | components["schemas"]["SetCorner"] | components["schemas"]["SetCrease"] | components["schemas"]["ShowPiece"] | components["schemas"]["SizeBy"] | components["schemas"]["Slide"] | components["schemas"]["SpaceEvenly"] | components["schemas"]["Spin"] | components["schemas"]["SplitParts"] | components["schemas"]["Straighten"] | components["schemas"]["Taper"] | components["schemas"]["Thicken"] | components["schemas"]["Turn"] | components["schemas"]["Twist"] | components["schemas"]["Weld"] | components["schemas"]["Zip"];
+            command: components["schemas"]["AddBox"] | components["schemas"]["AddCage"] | components["schemas"]["AddCapsule"] | components["schemas"]["AddComponent"] | components["schemas"]["AddCone"] | components["schemas"]["AddCurve"] | components["schemas"]["AddCylinder"] | components["schemas"]["AddFollower"] | components["schemas"]["AddLoop"] | components["schemas"]["AddPicture"] | components["schemas"]["AddPlane"] | components["schemas"]["AddPoledSphere"] | components["schemas"]["AddSphere"] | components["schemas"]["AddTorus"] | components["schemas"]["AddTube"] | components["schemas"]["AgreeNormals"] | components["schemas"]["Attract"] | components["schemas"]["Bend"] | components["schemas"]["Bridge"] | components["schemas"]["Chamfer"] | components["schemas"]["ChangeFollower"] | components["schemas"]["ChangeReference"] | components["schemas"]["Circle"] | components["schemas"]["CloseCurve"] | components["schemas"]["Collapse"] | components["schemas"]["ColourPiece"] | components["schemas"]["CreaseLike"] | components["schemas"]["Delete"] | components["schemas"]["DeletePiece"] | components["schemas"]["DeleteReference"] | components["schemas"]["Detach"] | components["schemas"]["DrawCurve"] | components["schemas"]["DrawWire"] | components["schemas"]["DuplicatePiece"] | components["schemas"]["Extrude"] | components["schemas"]["ExtrudeAlong"] | components["schemas"]["Fill"] | components["schemas"]["FillDrawn"] | components["schemas"]["FillOutline"] | components["schemas"]["Flatten"] | components["schemas"]["Flip"] | components["schemas"]["ForgetFaces"] | components["schemas"]["GroupPieces"] | components["schemas"]["Grow"] | components["schemas"]["Heal"] | components["schemas"]["Inset"] | components["schemas"]["JoinCurves"] | components["schemas"]["JoinPieces"] | components["schemas"]["KeepVariant"] | components["schemas"]["Knife"] | components["schemas"]["LayFace"] | components["schemas"]["LetBack"] | components["schemas"]["LineUp"] | components["schemas"]["LockPiece"] | components["schemas"]["MakeIndependent"] | components["schemas"]["MakeVariant"] | components["schemas"]["MeasurePicture"] | components["schemas"]["Mirror"] | components["schemas"]["Move"] | components["schemas"]["MoveAlongNormal"] | components["schemas"]["MoveEach"] | components["schemas"]["NameFaces"] | components["schemas"]["OffsetCurve"] | components["schemas"]["OrderFollowers"] | components["schemas"]["OrderPiece"] | components["schemas"]["PartCurve"] | components["schemas"]["PlaceComponent"] | components["schemas"]["PlacePicture"] | components["schemas"]["Regrow"] | components["schemas"]["Relax"] | components["schemas"]["Remove"] | components["schemas"]["RemoveFollower"] | components["schemas"]["RenamePiece"] | components["schemas"]["RepeatAround"] | components["schemas"]["Resample"] | components["schemas"]["ResampleCurve"] | components["schemas"]["ScaleCreases"] | components["schemas"]["SetCorner"] | components["schemas"]["SetCrease"] | components["schemas"]["ShowPiece"] | components["schemas"]["SizeBy"] | components["schemas"]["Slide"] | components["schemas"]["SpaceEvenly"] | components["schemas"]["Spin"] | components["schemas"]["SplitParts"] | components["schemas"]["Straighten"] | components["schemas"]["Taper"] | components["schemas"]["Thicken"] | components["schemas"]["Turn"] | components["schemas"]["TurnCurve"] | components["schemas"]["Twist"] | components["schemas"]["Weld"] | components["schemas"]["Zip"];
             /**
              * Instead
              * @default false
@@ -7624,7 +7871,7 @@ export interface components {
              */
             revision?: number;
             /** Command */
-            command: components["schemas"]["AddBox"] | components["schemas"]["AddCage"] | components["schemas"]["AddCapsule"] | components["schemas"]["AddComponent"] | components["schemas"]["AddCone"] | components["schemas"]["AddCylinder"] | components["schemas"]["AddFollower"] | components["schemas"]["AddLoop"] | components["schemas"]["AddPicture"] | components["schemas"]["AddPlane"] | components["schemas"]["AddPoledSphere"] | components["schemas"]["AddSphere"] | components["schemas"]["AddTorus"] | components["schemas"]["AddTube"] | components["schemas"]["AgreeNormals"] | components["schemas"]["Attract"] | components["schemas"]["Bend"] | components["schemas"]["Bridge"] | components["schemas"]["Chamfer"] | components["schemas"]["ChangeFollower"] | components["schemas"]["ChangeReference"] | components["schemas"]["Circle"] | components["schemas"]["Collapse"] | components["schemas"]["ColourPiece"] | components["schemas"]["CreaseLike"] | components["schemas"]["Delete"] | components["schemas"]["DeletePiece"] | components["schemas"]["DeleteReference"] | components["schemas"]["Detach"] | components["schemas"]["DrawWire"] | components["schemas"]["DuplicatePiece"] | components["schemas"]["Extrude"] | components["schemas"]["ExtrudeAlong"] | components["schemas"]["Fill"] | components["schemas"]["FillDrawn"] | components["schemas"]["FillOutline"] | components["schemas"]["Flatten"] | components["schemas"]["Flip"] | components["schemas"]["ForgetFaces"] | components["schemas"]["GroupPieces"] | components["schemas"]["Grow"] | components["schemas"]["Heal"] | components["schemas"]["Inset"] | components["schemas"]["JoinPieces"] | components["schemas"]["KeepVariant"] | components["schemas"]["Knife"] | components["schemas"]["LayFace"] | components["schemas"]["LetBack"] | components["schemas"]["LineUp"] | components["schemas"]["LockPiece"] | components["schemas"]["MakeIndependent"] | components["schemas"]["MakeVariant"] | components["schemas"]["MeasurePicture"] | components["schemas"]["Mirror"] | components["schemas"]["Move"] | components["schemas"]["MoveAlongNormal"] | components["schemas"]["MoveEach"] | components["schemas"]["NameFaces"] | components["schemas"]["OrderFollowers"] | components["schemas"]["OrderPiece"] | components["schemas"]["PlaceComponent"] | components["schemas"]["PlacePicture"] | components["schemas"]["Regrow"] | components["schemas"]["Relax"] | components["schemas"]["Remove"] | components["schemas"]["RemoveFollower"] | components["schemas"]["RenamePiece"] | components["schemas"]["RepeatAround"] | components["schemas"]["Resample"] | components["schemas"]["ScaleCreases"] | components["schemas"]["SetCorner"] | components["schemas"]["SetCrease"] | components["schemas"]["ShowPiece"] | components["schemas"]["SizeBy"] | components["schemas"]["Slide"] | components["schemas"]["SpaceEvenly"] | components["schemas"]["Spin"] | components["schemas"]["SplitParts"] | components["schemas"]["Straighten"] | components["schemas"]["Taper"] | components["schemas"]["Thicken"] | components["schemas"]["Turn"] | components["schemas"]["Twist"] | components["schemas"]["Weld"] | components["schemas"]["Zip"];
+            command: components["schemas"]["AddBox"] | components["schemas"]["AddCage"] | components["schemas"]["AddCapsule"] | components["schemas"]["AddComponent"] | components["schemas"]["AddCone"] | components["schemas"]["AddCurve"] | components["schemas"]["AddCylinder"] | components["schemas"]["AddFollower"] | components["schemas"]["AddLoop"] | components["schemas"]["AddPicture"] | components["schemas"]["AddPlane"] | components["schemas"]["AddPoledSphere"] | components["schemas"]["AddSphere"] | components["schemas"]["AddTorus"] | components["schemas"]["AddTube"] | components["schemas"]["AgreeNormals"] | components["schemas"]["Attract"] | components["schemas"]["Bend"] | components["schemas"]["Bridge"] | components["schemas"]["Chamfer"] | components["schemas"]["ChangeFollower"] | components["schemas"]["ChangeReference"] | components["schemas"]["Circle"] | components["schemas"]["CloseCurve"] | components["schemas"]["Collapse"] | components["schemas"]["ColourPiece"] | components["schemas"]["CreaseLike"] | components["schemas"]["Delete"] | components["schemas"]["DeletePiece"] | components["schemas"]["DeleteReference"] | components["schemas"]["Detach"] | components["schemas"]["DrawCurve"] | components["schemas"]["DrawWire"] | components["schemas"]["DuplicatePiece"] | components["schemas"]["Extrude"] | components["schemas"]["ExtrudeAlong"] | components["schemas"]["Fill"] | components["schemas"]["FillDrawn"] | components["schemas"]["FillOutline"] | components["schemas"]["Flatten"] | components["schemas"]["Flip"] | components["schemas"]["ForgetFaces"] | components["schemas"]["GroupPieces"] | components["schemas"]["Grow"] | components["schemas"]["Heal"] | components["schemas"]["Inset"] | components["schemas"]["JoinCurves"] | components["schemas"]["JoinPieces"] | components["schemas"]["KeepVariant"] | components["schemas"]["Knife"] | components["schemas"]["LayFace"] | components["schemas"]["LetBack"] | components["schemas"]["LineUp"] | components["schemas"]["LockPiece"] | components["schemas"]["MakeIndependent"] | components["schemas"]["MakeVariant"] | components["schemas"]["MeasurePicture"] | components["schemas"]["Mirror"] | components["schemas"]["Move"] | components["schemas"]["MoveAlongNormal"] | components["schemas"]["MoveEach"] | components["schemas"]["NameFaces"] | components["schemas"]["OffsetCurve"] | components["schemas"]["OrderFollowers"] | components["schemas"]["OrderPiece"] | components["schemas"]["PartCurve"] | components["schemas"]["PlaceComponent"] | components["schemas"]["PlacePicture"] | components["schemas"]["Regrow"] | components["schemas"]["Relax"] | components["schemas"]["Remove"] | components["schemas"]["RemoveFollower"] | components["schemas"]["RenamePiece"] | components["schemas"]["RepeatAround"] | components["schemas"]["Resample"] | components["schemas"]["ResampleCurve"] | components["schemas"]["ScaleCreases"] | components["schemas"]["SetCorner"] | components["schemas"]["SetCrease"] | components["schemas"]["ShowPiece"] | components["schemas"]["SizeBy"] | components["schemas"]["Slide"] | components["schemas"]["SpaceEvenly"] | components["schemas"]["Spin"] | components["schemas"]["SplitParts"] | components["schemas"]["Straighten"] | components["schemas"]["Taper"] | components["schemas"]["Thicken"] | components["schemas"]["Turn"] | components["schemas"]["TurnCurve"] | components["schemas"]["Twist"] | components["schemas"]["Weld"] | components["schemas"]["Zip"];
         };
         /**
          * AskStop

@@ -2,7 +2,7 @@
 import type { Context, Hands } from "./context";
 import type { Fields, NameOf, ValuesOf } from "./fields";
 import type { Spot, SpotQuery } from "./sketch";
-import type { AnyFollower, Command, Kind } from "./types";
+import type { AnyFollower, AnyGrowth, Command, Kind } from "./types";
 import type { Values } from "./values";
 import type { Vec } from "./vec";
 
@@ -131,6 +131,11 @@ export interface VerbOf<F extends Fields> extends Common, Numbered<F> {
   /** Makes followers of these kinds, and reads its values off one that is to be changed. */
   follows?: AnyFollower["kind"][];
   reads?(follower: AnyFollower, context: Context): Partial<ValuesOf<F>>;
+  /** Lets pieces grow in these ways, and reads its values off one that is to be changed. */
+  grows?: AnyGrowth["kind"][];
+  readsGrowth?(growth: AnyGrowth): Partial<ValuesOf<F>>;
+  /** What is still to be picked before it can do anything, in place of what `needs` says; null for nothing. */
+  missing?(context: Context): string | null;
 }
 
 /** Puts a new form down. */
@@ -200,8 +205,10 @@ export const isEager = (tool: Tool | null): boolean => tool?.is === "verb" && to
 export const doesReach = (tool: Tool | null): boolean => tool?.is === "verb" && tool.reaches === true;
 
 /** What is still to be picked before a tool can do anything, or null. */
-export function missingFor(tool: Tool, { pickKind, picked, piece, target }: Context): string | null {
+export function missingFor(tool: Tool, context: Context): string | null {
+  const { pickKind, picked, piece, target } = context;
   if (tool.is !== "verb") return null;
+  if (tool.missing) return tool.missing(context);
   if (tool.needs === "piece") return piece ? null : "Take a piece in hand first: pick one, or click its name.";
   if (tool.needs === "pieces") return target?.others?.length ? null : "Pick two pieces or more first (W, then Shift).";
   if (tool.takes && (!picked.length || !tool.takes.includes(pickKind)))

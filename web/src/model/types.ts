@@ -34,6 +34,9 @@ export type Problem = Omit<Schemas["Problem"], "place"> & { place?: Partial<Plac
 
 export type CageArrays = Schemas["CageFrame"];
 export type SurfaceArrays = Schemas["SurfaceFrame"];
+export type LineArrays = Schemas["LineFrame"];
+export type AnyGrowth = Schemas["Grow"]["growth"];
+export type CurveFacts = Schemas["CurveFacts"];
 export type PieceFrame = Schemas["PieceFrame"];
 export type Near = Schemas["Near"];
 export type Weights = Schemas["Weights"];

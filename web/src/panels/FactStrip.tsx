@@ -11,7 +11,7 @@ import { useAnyWrong } from "../live/stores/wrong";
 import { useTool } from "../live/stores/session";
 import { useShow } from "../live/stores/show";
 import { figure, verticesOf } from "../model/measure";
-import type { Near, PieceState } from "../model/types";
+import type { CurveFacts, Near, PieceState } from "../model/types";
 import { lengthsWords, lengthWords, type Unit } from "../model/units";
 import { ShowWhere } from "./parts/ShowWhere";
 
@@ -52,16 +52,30 @@ function OutOfSight() {
 
 function countsOf(shown: PieceState | undefined, unit: Unit): string {
   if (!shown) return "No pieces yet";
+  if (shown.curve) return curveWords(shown, shown.curve, unit);
   const open = shown.open_edge_count ? `; ${shown.open_edge_count} open edges` : "";
   const symmetry = shown.symmetry ? `; ${shown.symmetry.words}` : "";
   return `${shown.name}: ${shown.face_count} faces, ${shown.edge_count} edges, ${shown.vertex_count} vertices; cage ${lengthsWords(shown.size, unit)}${open}${symmetry}`;
+}
+
+function curveWords({ name, vertex_count }: PieceState, curve: CurveFacts, unit: Unit): string {
+  const kind = `${curve.closed ? "closed" : "open"} curve of ${vertex_count} points, degree ${curve.degree}`;
+  const bend = curve.least_radius === null ? "straight" : `radius ${lengthWords(curve.least_radius, unit)} where it is tightest`;
+  const crosses = curve.crosses.length ? `; crosses itself at ${curve.crosses.length} ${curve.crosses.length === 1 ? "place" : "places"}` : "";
+  return `${name}: ${kind}; ${lengthWords(curve.length, unit)} long; ${bend}${curve.plane ? "; plane" : ""}${crosses}`;
 }
 
 function Counts() {
   const piece = usePicking((s) => s.piece);
   const unit = useUnit();
   const words = useDesign((s) => countsOf((s.preview ?? s.design)?.pieces.find((p) => p.id === piece) ?? s.design?.pieces[0], unit));
-  return <Typography variant="body2" color="text.secondary" data-testid="counts">{words}</Typography>;
+  const crosses = useDesign((s) => (s.preview ?? s.design)?.pieces.find((p) => p.id === piece)?.curve?.crosses);
+  return (
+    <Typography variant="body2" color="text.secondary" data-testid="counts">
+      {words}
+      {piece && crosses?.length ? <ShowWhere piece={piece} place={{ points: crosses }} /> : null}
+    </Typography>
+  );
 }
 
 /** How near the picked come to a component, and where a surface comes too near; where it does not, what the next click does. */

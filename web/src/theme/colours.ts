@@ -13,6 +13,7 @@ export const colours = {
   open: "#B5622F",
   fault: "#B3261E",
   seam: "#6E4FA3",
+  curve: "#2E6B2F",
   answer: "#CF83AF",
   axisX: "#9C4A2F",
   axisY: "#4F7A45",

@@ -68,15 +68,31 @@ export class Picker {
   at(kind: Kind, x: number, y: number): Hit | null {
     if (kind === "face") return this.faceAt(x, y);
     if (kind === "piece") {
-      const hit = this.faceAt(x, y) ?? this.at("edge", x, y);
+      const hit = this.faceAt(x, y) ?? this.at("edge", x, y) ?? this.curveAt(x, y);
       return hit && { ...hit, kind, id: 0 };
     }
     let best: { hit: Hit; distance: number } | null = null;
     for (const view of this.views) {
+      if (!view.offersPoints) continue;
       const near = kind === "vertex" ? this.verticesNear(view, x, y) : this.edgesNear(view, x, y);
       near.sort((a, b) => a.distance - b.distance || a.depth - b.depth);
       const first = near.find((found) => this.canBeTaken(view, kind, found));
       if (first && (!best || first.distance < best.distance)) best = { hit: { piece: view.id, kind, id: first.id }, distance: first.distance };
+    }
+    return best?.hit ?? null;
+  }
+
+  /** The curve whose line runs nearest to the pointer. */
+  private curveAt(x: number, y: number): Hit | null {
+    let best: { hit: Hit; distance: number } | null = null;
+    for (const view of this.views) {
+      const points = view.arrays.line?.points ?? [];
+      const seen: number[] = [];
+      for (let i = 0; 3 * i < points.length; i++) seen.push(...this.onScreen(pointOf(points, i)).toArray());
+      for (let i = 0; i + 1 < seen.length / 3; i++) {
+        const { distance } = toSegment(x, y, seen, i, i + 1);
+        if (distance < reachInPixels && (!best || distance < best.distance)) best = { hit: { piece: view.id, kind: "piece", id: 0 }, distance };
+      }
     }
     return best?.hit ?? null;
   }
@@ -109,7 +125,8 @@ export class Picker {
   private canBeTaken(view: PieceView, kind: Kind, { id, ends, along }: Near): boolean {
     const at = position(view, ends[0]).lerp(position(view, ends[1]), along);
     if (this.sight.isCut(at)) return false;
-    if (this.through || this.sight.isOpen(view, at, drawnInFront)) return true;
+    // A curve often lies within what has grown from it; its line shows through.
+    if (this.through || !view.hasFaces || this.sight.isOpen(view, at, drawnInFront)) return true;
     // A vertex that lies inside the surface is meant where it pulls; of an edge only the pointer's place counts.
     return kind === "vertex" && this.sight.sees(view, kind, id);
   }
@@ -178,7 +195,7 @@ export class Picker {
       points[3 * v] >= left && points[3 * v] <= right && points[3 * v + 1] >= top && points[3 * v + 1] <= bottom;
     if (kind === "piece" && !touching) {
       const all = [...Array(points.length / 3).keys()];
-      return all.every(inside) && this.taken("face", view, () => true).length ? [0] : [];
+      return all.every(inside) && (!view.hasFaces || this.taken("face", view, () => true).length) ? [0] : [];
     }
     return this.taken(kind, view, (verts) =>
       touching ? verts.some(inside) || (verts.length === 2 && segmentMeets(points, verts[0], verts[1], box)) : verts.every(inside),
@@ -193,9 +210,12 @@ export class Picker {
       kind === "vertex" ? [id]
       : kind === "edge" ? [edge_verts[2 * id], edge_verts[2 * id + 1]]
       : [...face_verts.subarray(face_offsets[id], face_offsets[id + 1])];
+    // A whole curve is met by its legs.
+    if (kind === "piece" && !view.hasFaces) return this.taken("edge", view, test).slice(0, 1).map(() => 0);
+    if (!view.offersPoints && (kind === "vertex" || kind === "edge")) return [];
     const found: number[] = [];
     for (let id = 0; id < count; id++)
-      if (test(vertices(id)) && (this.through || this.sight.sees(view, kind, id))) found.push(id);
+      if (test(vertices(id)) && (this.through || !view.hasFaces || this.sight.sees(view, kind, id))) found.push(id);
     return kind === "piece" ? found.slice(0, 1).map(() => 0) : found;
   }
 
@@ -205,7 +225,7 @@ export class Picker {
     // Where surface and cage are both shown, the surface comes first and the cage fills in around it.
     for (const source of ["surface", "cage"] as const) {
       for (const view of this.views) {
-        if (view.display !== "both" && view.display !== source) continue;
+        if (!view.hasFaces || (view.display !== "both" && view.display !== source)) continue;
         const tree = source === "surface" ? view.surfaceRays : view.cageRays;
         const hit = this.sight.first(tree, ray);
         if (!hit || (best && best.distance <= hit.distance)) continue;

@@ -17,6 +17,7 @@ import type { Shows, Material } from "../live/stores/show";
 import type { PieceArrays } from "../live/pieces";
 import { plus } from "../model/vec";
 import { colours } from "../theme/colours";
+import { CurveLine } from "./curveLine";
 import { CreaseBadges } from "./creaseBadges";
 import { isolines, wireframe } from "./denseLines";
 import { Glow } from "./glow";
@@ -42,6 +43,8 @@ export interface Dress {
   faint: boolean;
   /** What followers make of it is drawn instead of its own surface. */
   replaced: boolean;
+  /** Grown from others and not in hand: its surface alone is shown, so that what it grew from can be taken. */
+  quiet: boolean;
 }
 
 /** Crease lines grow with sharpness: one set of lines for each width. */
@@ -73,6 +76,7 @@ export class PieceView {
     new BufferGeometry(),
     new PointsMaterial({ size: 6, sizeAttenuation: false, color: colours.ink }),
   );
+  private readonly line: CurveLine | null;
   private readonly glow: Glow;
   private readonly marking: MarksView;
   private readonly triangleFace: Int32Array;
@@ -83,7 +87,7 @@ export class PieceView {
   private readonly outdated = new Set<"surface" | "cage">();
   private marks: Marks = { kind: "face", picked: [], hover: null, faults: null, held: null };
   private dress: Dress = {
-    display: "both", material: "clay", colour: "clay", isolines: 0, wire: 0, normals: false, valences: false, badges: false, backs: true, faint: false, replaced: false,
+    display: "both", material: "clay", colour: "clay", isolines: 0, wire: 0, normals: false, valences: false, badges: false, backs: true, faint: false, replaced: false, quiet: false,
   };
   private drawnLines = "";
   /** Goes up whenever the points have moved. */
@@ -115,8 +119,11 @@ export class PieceView {
     this.wire = this.surfaceLines("#2C5F66", 0.6);
     for (const mesh of [this.surfaceMesh, this.cageMesh, this.dots]) mesh.frustumCulled = false;
     this.dots.renderOrder = 11;
+    // The points of a curve lie within what has grown from it, and are pulled there.
+    this.dots.material.depthTest = this.hasFaces;
 
     this.glow = new Glow(this.surface, planes);
+    this.line = arrays.line ? new CurveLine(arrays.line) : null;
     const lines = this.allLines();
     this.group.add(this.surfaceMesh, this.cageMesh, this.dots, this.iso, this.wire, this.glow.mesh);
     this.group.add(this.valences.group, this.badges.group, ...lines.map((line) => line.object));
@@ -128,8 +135,18 @@ export class PieceView {
     this.marking.show(this.marks, this.display);
   }
 
+  /** What is shown of it: of a curve always its control points, there is no surface to be shown alone. */
   get display(): Shows {
-    return this.dress.display;
+    return this.arrays.line && this.dress.display === "surface" ? "both" : this.dress.display;
+  }
+
+  /** Whether its control points can be taken: those of a grown form only while it is in hand. */
+  get offersPoints(): boolean {
+    return !this.dress.quiet;
+  }
+
+  get hasFaces(): boolean {
+    return this.arrays.line === undefined;
   }
 
   /** The view turned: what is to be read faces the eye. */
@@ -148,6 +165,7 @@ export class PieceView {
     this.outdated.add("surface").add("cage");
     const { cage } = this.arrays;
     for (const line of [this.plain, this.behind, this.open, this.seam, ...this.creases]) line.moved(cage.positions);
+    if (this.arrays.line) this.line?.moved(this.arrays.line);
     this.marking.moved();
     this.drawSigns();
   }
@@ -160,6 +178,7 @@ export class PieceView {
     this.marks = marks;
     if (changed || dots) this.redraw();
     if (changed || !same) this.marking.show(marks, dress.display);
+    this.line?.show(marks.kind === "piece" && marks.picked.length ? "picked" : marks.hover?.kind === "piece" ? "hover" : "plain");
   }
 
   /** All that depends on the form and on how it is shown, but not on what is picked. */
@@ -172,8 +191,8 @@ export class PieceView {
     clay.matcap = surfaceTexture(material, colour);
     asGlass(this.surfaceMesh, faint);
     asGlass(this.cageMesh, faint);
-    this.surfaceMesh.visible = display !== "cage" && !replaced;
-    this.cageMesh.visible = display === "cage";
+    this.surfaceMesh.visible = this.hasFaces && (display !== "cage" || this.dress.quiet) && !replaced;
+    this.cageMesh.visible = this.hasFaces && display === "cage" && !this.dress.quiet;
     this.dots.visible = withCage && this.marks.kind === "vertex";
 
     this.drawCage();
@@ -214,7 +233,7 @@ export class PieceView {
   }
 
   private get withCage(): boolean {
-    return this.dress.display !== "surface";
+    return this.display !== "surface" && !this.dress.quiet;
   }
 
   /** Normals, valences and the numbers of creases, where they are asked for. */
@@ -245,7 +264,7 @@ export class PieceView {
   }
 
   private allLines(): Lines[] {
-    return [this.plain, this.behind, this.open, this.seam, ...this.creases, this.spikes];
+    return [this.plain, this.behind, this.open, this.seam, ...this.creases, this.spikes, ...(this.line?.lines ?? [])];
   }
 
   private surfaceLines(color: string, opacity: number): LineSegments {

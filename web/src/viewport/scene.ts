@@ -177,7 +177,7 @@ export class Scene {
   fit(): void {
     const box = new Box3();
     for (const view of this.shownViews()) {
-      const { positions } = view.arrays.surface;
+      const positions = view.arrays.line?.points ?? view.arrays.surface.positions;
       const own = new Box3();
       for (let i = 0; i < positions.length; i += 3)
         own.expandByPoint(new Vector3(positions[i], positions[i + 1], positions[i + 2]));
@@ -342,6 +342,12 @@ export class Scene {
     return this.states.get(id)?.visible ?? true;
   }
 
+  private isQuiet(id: string): boolean {
+    const { piece, others, kind } = this.marked;
+    const held = id === piece || (kind === "piece" && others.includes(id));
+    return !held && (this.states.get(id)?.grown ?? null) !== null;
+  }
+
   private dress(view: PieceView): void {
     const { marked } = this;
     const { material, isolines, wire, normals, valences, backs, compare, glass } = useShow.getState();
@@ -355,9 +361,14 @@ export class Scene {
       // Laid over one another both are seen through, each in its own clay: the smaller one shows within the larger.
       faint: compare?.over ?? (glass.includes(view.id) && !this.showsBody(view.id)),
       replaced: this.showsBody(view.id),
+      quiet: this.isQuiet(view.id),
     };
     view.group.position.copy(this.placeOf(view.id));
-    view.show(dress, marksOn(view.id, marked, compare !== null));
+    const marks = marksOn(view.id, marked, compare !== null);
+    // Where it has not grown as it should, that is marked until it has.
+    const suspect = this.states.get(view.id)?.suspect ?? [];
+    if (!marks.faults && suspect.length && !compare) marks.faults = { vertices: [], edges: [], faces: suspect };
+    view.show(dress, marks);
     view.weigh(marked.weights?.piece === view.id && !compare ? marked.weights.rows : null);
   }
 
@@ -368,7 +379,8 @@ export class Scene {
     const { right } = this.eye;
     let [low, high] = [Infinity, -Infinity];
     for (const one of [compare.a, compare.b]) {
-      const positions = this.views.get(one)?.arrays.surface.positions ?? [];
+      const arrays = this.views.get(one)?.arrays;
+      const positions = arrays?.line?.points ?? arrays?.surface.positions ?? [];
       for (let i = 0; i < positions.length; i += 3) {
         const along = positions[i] * right.x + positions[i + 1] * right.y + positions[i + 2] * right.z;
         [low, high] = [Math.min(low, along), Math.max(high, along)];

@@ -41,6 +41,7 @@ export class Sight {
 
   /** Whether an element is seen: a face by its middle, an edge or a vertex by what lies right beside it. */
   sees(view: PieceView, kind: Kind, id: number): boolean {
+    if (!view.hasFaces) return true;
     return this.spots(view, kind, id).some((spot) => !this.isCut(spot.at) && this.faces(spot) && this.isOpen(view, spot.at));
   }
 
@@ -49,6 +50,7 @@ export class Sight {
     const [towards, far] = this.towardsEye(point);
     const ray = new Ray(point, towards);
     return this.views.every((view) => {
+      if (!view.hasFaces) return true;
       const tree = view.display === "cage" ? view.cageRays : view.surfaceRays;
       const hit = this.first(tree, ray, (view === of ? own : 1e-7) * this.extent(of));
       return !hit || hit.distance > far;

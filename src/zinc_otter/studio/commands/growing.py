@@ -21,8 +21,9 @@ class Grow(Command):
 
     def apply(self, design: Design) -> Outcome:
         outgrowth = design.outgrowth(self.growth)
-        changed, piece = design.with_new_growth(self.name or self.growth.what, self.growth)
-        return Outcome(changed, piece.id, suspect=outgrowth.suspect, remarks=outgrowth.remarks)
+        changed, _ = design.with_new_growth(self.name or self.growth.what, self.growth)
+        # What it grows from stays in hand, to be pulled.
+        return Outcome(changed, self.growth.sources[0], remarks=outgrowth.remarks)
 
     def title(self, design: Design) -> str:
         return self.growth.deed(_names(design))

@@ -4,7 +4,9 @@ import type { AnyFollower, SolidFile } from "../../model/types";
 
 interface FollowersStore {
   editing: { piece: string; follower: AnyFollower } | null;
+  /** The grown piece that is to grow otherwise. */
+  regrowing: string | null;
   solids: SolidFile[];
 }
 
-export const useFollowers = create<FollowersStore>(() => ({ editing: null, solids: [] }));
+export const useFollowers = create<FollowersStore>(() => ({ editing: null, regrowing: null, solids: [] }));

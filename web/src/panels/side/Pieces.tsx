@@ -16,8 +16,9 @@ import { pick, setPickKind } from "../../live/picks";
 import { useDesign } from "../../live/stores/design";
 import { usePicking } from "../../live/stores/picking";
 import { show, useShow } from "../../live/stores/show";
-import type { Command, PieceState } from "../../model/types";
-import { FreeIcon, HiddenIcon, LockedIcon, MirrorIcon, MoreIcon, ShownIcon } from "../../theme/icons";
+import { sourcesOf } from "../../model/growths";
+import type { AnyGrowth, Command, PieceState } from "../../model/types";
+import { FreeIcon, GrowsIcon, HiddenIcon, LockedIcon, MirrorIcon, MoreIcon, ShownIcon } from "../../theme/icons";
 import { clays } from "../../theme/clays";
 import { NameField } from "../parts/NameField";
 
@@ -146,8 +147,9 @@ function PieceNaming({ piece, what, onDone }: { piece: PieceState; what: "piece"
 }
 
 function PieceName({ piece }: { piece: PieceState }) {
+  const design = useDesign((s) => s.design);
   const isHeld = usePicking((s) => piece.id === s.piece || (s.pickKind === "piece" && s.others.includes(piece.id)));
-  const ties = piece.symmetry ? `This piece has ${piece.symmetry.words}` : piece.follows ? "This piece follows another in a mirror" : null;
+  const ties = piece.symmetry ? `This piece has ${piece.symmetry.words}` : piece.grown ? tiesOf(piece.grown, design?.pieces ?? []) : null;
   return (
     <ListItemButton selected={isHeld} onClick={(event) => take(piece.id, event.shiftKey)} sx={{ minWidth: 0, pl: 1.5, pr: 0, gap: 0.75 }}>
       <Box aria-hidden sx={{ width: 10, height: 10, borderRadius: "50%", flexShrink: 0, bgcolor: `rgb(${(clays[piece.colour] ?? clays.clay).lit.join(",")})`, border: "1px solid rgba(0,0,0,0.25)" }} />
@@ -156,11 +158,19 @@ function PieceName({ piece }: { piece: PieceState }) {
       </Typography>
       {ties !== null && (
         <Tooltip title={ties}>
-          <MirrorIcon aria-label={piece.symmetry?.words ?? "follows"} sx={{ fontSize: 15, color: "#6E4FA3", flexShrink: 0 }} />
+          {piece.grown && piece.grown.kind !== "mirrored"
+            ? <GrowsIcon aria-label="grows from others" sx={{ fontSize: 16, color: "#3C6B2F", flexShrink: 0 }} />
+            : <MirrorIcon aria-label={piece.symmetry?.words ?? "follows"} sx={{ fontSize: 15, color: "#6E4FA3", flexShrink: 0 }} />}
         </Tooltip>
       )}
     </ListItemButton>
   );
+}
+
+/** What a piece grows from, in words. */
+function tiesOf(grown: AnyGrowth, pieces: PieceState[]): string {
+  const names = sourcesOf(grown).map((id) => pieces.find((p) => p.id === id)?.name ?? "what is gone").join(", ");
+  return grown.kind === "mirrored" ? `This piece follows ${names} in a mirror` : `This piece grows from ${names}`;
 }
 
 function PieceButtons({ piece, onMenu }: { piece: PieceState; onMenu(at: HTMLElement): void }) {
@@ -223,8 +233,11 @@ function PieceMenu(props: {
     >
       <MenuItem onClick={props.onRename}>Rename</MenuItem>
       <MenuItem onClick={choose(() => void give({ kind: "duplicate-piece", piece: piece.id, offset: [piece.size[0] * 1.2, 0, 0] }))}>Duplicate</MenuItem>
-      {(piece.symmetry ?? piece.follows) && (
+      {(piece.symmetry ?? piece.grown) && (
         <MenuItem onClick={choose(() => void give({ kind: "make-independent", piece: piece.id }))}>Make independent</MenuItem>
+      )}
+      {piece.pulled > 0 && (
+        <MenuItem onClick={choose(() => void give({ kind: "let-back", piece: piece.id }))}>Let {piece.pulled} pulled {piece.pulled === 1 ? "point" : "points"} go back</MenuItem>
       )}
       <MenuItem onClick={choose(() => show({ glass: isGlass ? glass.filter((id) => id !== piece.id) : [...glass, piece.id] }))}>
         {isGlass ? "See it as clay again" : "See through it"}

@@ -5,6 +5,7 @@ import { useState } from "react";
 import { FoldIcon } from "../../theme/icons";
 import { useTight } from "../../theme/tight";
 import { Followers } from "./Followers";
+import { Growth } from "./Growth";
 import { Pieces } from "./Pieces";
 import { References } from "./References";
 import { Steps } from "./Steps";
@@ -32,6 +33,7 @@ export function SidePanel() {
       {!folded && (
         <>
           <Pieces />
+          <Growth />
           <Followers />
           <References />
           <Steps />

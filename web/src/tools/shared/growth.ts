@@ -1,0 +1,48 @@
+/** The shape that the tools of growing forms share: one card to let one grow, and the same to let it grow otherwise. */
+import type { Context } from "../../model/context";
+import type { Fields, ValuesOf } from "../../model/fields";
+import { sourcesOf } from "../../model/growths";
+import { type Tool, verb, type VerbOf } from "../../model/tool";
+import type { AnyGrowth, PieceState } from "../../model/types";
+
+type Kind = AnyGrowth["kind"];
+type Of<K extends Kind> = Extract<AnyGrowth, { kind: K }>;
+
+type Given<F extends Fields, K extends Kind> = Pick<VerbOf<F>, "id" | "name" | "order" | "icon" | "hint" | "fields" | "verb"> &
+  Partial<Pick<VerbOf<F>, "also" | "shown" | "grips" | "moreWords" | "key">> & {
+    kind: K;
+    /** How many curves it takes at least, and at most. */
+    curves: [least: number, most: number];
+    /** The growth from these pieces. */
+    make(values: ValuesOf<F>, sources: string[], context: Context): Of<K>;
+    read(growth: Of<K>): Partial<ValuesOf<F>>;
+  };
+
+/** The curves that are picked as wholes, or the one in hand. */
+export function curvesInHand({ design, piece, target }: Context): PieceState[] {
+  const ids = target?.picked.kind === "piece" ? [target.piece, ...(target.others ?? [])] : piece ? [piece.id] : [];
+  return (design?.pieces ?? []).filter((p) => p.curve && ids.includes(p.id));
+}
+
+export function growthTool<const F extends Fields, const K extends Kind>({ kind, curves, make, read, ...given }: Given<F, K>): Tool {
+  const [least, most] = curves;
+  const needed = least === 1 ? "Pick a curve first: its line, or one of its points, or its name." : `Pick ${least} curves or more first (W, then Shift).`;
+  return verb<F>({
+    station: "rough",
+    section: "From curves",
+    needs: "piece",
+    eager: true,
+    then: "move",
+    ...given,
+    grows: [kind],
+    readsGrowth: (growth) => read(growth as Of<K>),
+    missing: (context) => (context.regrowing || curvesInHand(context).length >= least ? null : needed),
+    command(values, context) {
+      const { regrowing } = context;
+      if (regrowing?.grown) return { kind: "regrow", piece: regrowing.id, growth: make(values, sourcesOf(regrowing.grown), context) };
+      const from = curvesInHand(context).slice(0, most);
+      if (from.length < least) return null;
+      return { kind: "grow", growth: make(values, from.map((p) => p.id), context), name: null };
+    },
+  });
+}
