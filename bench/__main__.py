@@ -17,7 +17,7 @@ from tests.reference import opensubdiv
 from zinc_otter.api.bodies import QUICK, Bodies
 from zinc_otter.api.live_view import LiveView
 from zinc_otter.api.packing import pack
-from zinc_otter.api.room import StencilShelf
+from zinc_otter.api.stencil_shelf import StencilShelf
 from zinc_otter.core.cage import Cage
 from zinc_otter.core.primitives import box, patched_sphere
 from zinc_otter.core.proof.distance import MeshDistance

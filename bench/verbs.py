@@ -14,7 +14,7 @@ import numpy as np
 from bench.timing import best
 from zinc_otter.api.live_view import LiveView
 from zinc_otter.api.packing import pack
-from zinc_otter.api.room import StencilShelf
+from zinc_otter.api.stencil_shelf import StencilShelf
 from zinc_otter.core.cage import Cage
 from zinc_otter.core.cage.picking.loops import edge_loop
 from zinc_otter.core.cage.selection import middles_of

@@ -14,7 +14,8 @@ from starlette.websockets import WebSocketDisconnect
 
 from tests.api.case import BOX, ServiceCase, extrude, move, unpacked
 from zinc_otter.api.live_view import LiveView
-from zinc_otter.api.room import StencilShelf, shown_level
+from zinc_otter.api.room import shown_level
+from zinc_otter.api.stencil_shelf import StencilShelf
 from zinc_otter.core.cage import Selection
 from zinc_otter.core.cage.edits.move import move as move_cage
 from zinc_otter.core.primitives import box

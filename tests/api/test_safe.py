@@ -272,7 +272,7 @@ class Bounds(ServiceCase):
         asked = {"kind": "relax", "piece": "p1", "picked": {"kind": "piece", "ids": [0]}, "rounds": 100, "hold": False}
         relax, design = read_command(asked), self.room.studio.saved(state["id"]).design
         (moved,) = design.pieces
-        other = design.with_piece(replace(moved, cage=moved.cage.with_positions(2 * moved.cage.positions)))
+        other = design.with_piece(replace(moved, form=moved.cage.with_positions(2 * moved.cage.positions)))
 
         def by(who: str, design: Design) -> Design:
             asker.set(who)

@@ -14,6 +14,7 @@ from zinc_otter.api.triangle_files import Angle, Chord, file_place, fineness_of,
 from zinc_otter.core.formats.surfaces.appearance import CLAYS
 from zinc_otter.jobs.design_work import Share, write_design
 from zinc_otter.studio.followers import recipe_of
+from zinc_otter.studio.images import stand_for
 
 router = APIRouter(prefix="/api", tags=["design files"])
 
@@ -31,7 +32,9 @@ def begin_solids_file(
 ) -> KeyedJob:
     """Begin to write the solids of all pieces that are shown into one file, in the design's unit; fetched by its key."""
     saved = room.studio.saved(design_id)
-    shown = [piece for piece in saved.design.pieces if piece.visible and piece.curve is None]
+    # What is the first image of a shown repeat is in that one's solid.
+    within = stand_for(saved.design)
+    shown = [p for p in saved.design.pieces if p.visible and p.curve is None and p.id not in within]
     shares = []
     for piece in shown:
         recipe = recipe_of(saved.design, piece.id, room.solid)

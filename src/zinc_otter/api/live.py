@@ -277,6 +277,7 @@ class _Channel:
         """What changed of the pieces, how near they come to components, and the curves that are asked for."""
         shown = self._view.frame(design)
         shown["clearances"] = clearances(design, self._view.surfaces, self._room.meshes, settled)
+        shown["gaps"] = self._room.gaps.of(design, settled)
         bends = self._bends(design)
         if bends is not None:
             shown["curves"] = bends

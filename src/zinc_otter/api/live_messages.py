@@ -180,8 +180,16 @@ class LineFrame(TypedDict):
     closed: bool
 
 
+class CopiesFrame(TypedDict):
+    """Images of another piece, by its id: one matrix (16, by columns) after the other."""
+
+    of: str
+    motions: Float32s
+
+
 class PieceFrame(TypedDict):
-    """One piece: whole where its structure changed, else the rows that moved. A curve has a line, and no faces."""
+    """One piece: whole where its structure changed, else the rows that moved. A curve has a line, and no faces; images of
+    other pieces are nothing but their places."""
 
     id: str
     cage: NotRequired[CageFrame]
@@ -189,6 +197,7 @@ class PieceFrame(TypedDict):
     cage_rows: NotRequired[CageRows]
     surface_rows: NotRequired[SurfaceRows]
     line: NotRequired[LineFrame]
+    copies: NotRequired[list[CopiesFrame]]
 
 
 class Weights(TypedDict):
@@ -208,6 +217,13 @@ Near.__doc__ = """The nearest point of a piece's surface to a component, and the
 Below 0 inside; a component that is not ``signed`` is open and has no inside."""
 
 
+# The names of two of its parts are words of the language.
+ShownGap = TypedDict("ShownGap", {
+    "piece": str, "distance": float, "state": Literal["apart", "touch", "overlap"], "from": Xyz, "to": Xyz,
+})  # fmt: skip
+ShownGap.__doc__ = """The smallest gap between the images of a repeat, mm; below 0 where they run into one another."""
+
+
 class ShownCurve(TypedDict):
     """A curve on a piece's surface, and at each of its points the curvature vector in 1/mm."""
 
@@ -225,6 +241,7 @@ class Shown(TypedDict):
     pieces: list[PieceFrame]
     gone: list[str]
     clearances: NotRequired[list[Near]]
+    gaps: NotRequired[list[ShownGap]]
     curves: NotRequired[list[ShownCurve]]
     weights: NotRequired[Weights | None]
 

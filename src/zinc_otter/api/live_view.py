@@ -5,16 +5,29 @@ from __future__ import annotations
 import numpy as np
 
 from zinc_otter.api.curve_schemas import Of, told_radius
-from zinc_otter.api.live_messages import CageFrame, Images, LineFrame, PieceFrame, Shown, ShownCurve, SurfaceFrame, Weights
-from zinc_otter.api.room import StencilShelf, shown_level
+from zinc_otter.api.live_messages import (
+    CageFrame,
+    CopiesFrame,
+    Images,
+    LineFrame,
+    PieceFrame,
+    Shown,
+    ShownCurve,
+    SurfaceFrame,
+    Weights,
+)
+from zinc_otter.api.room import shown_level
+from zinc_otter.api.stencil_shelf import StencilShelf
 from zinc_otter.core.cage import Cage
 from zinc_otter.core.cage.symmetry import Symmetry
 from zinc_otter.core.cage.topology import Floats, Ints
 from zinc_otter.core.curve import Curve, pieces_of
+from zinc_otter.core.repeated import Repeated
 from zinc_otter.core.surface import DragPlan, LimitSurface, evaluate, plan_drag
 from zinc_otter.core.surface.curves import SurfaceCurve
 from zinc_otter.core.surface.evaluation import normals_of
 from zinc_otter.studio.design import Design, Piece
+from zinc_otter.studio.images import images_of
 
 # Planning costs about three full evaluations, so it pays only where a drag moves a smaller share of the points than this.
 _WORTH_PLANNING = 0.3
@@ -99,6 +112,7 @@ class LiveView:
         self._stencils = stencils
         self._pieces: dict[str, _PieceView] = {}
         self._curves: dict[str, Curve] = {}
+        self._images: dict[str, tuple[tuple[str, bytes], ...]] = {}
         self._level: int | None = None
 
     def smooth_to(self, level: int | None) -> None:
@@ -106,6 +120,7 @@ class LiveView:
         self._level = level
         self._pieces.clear()
         self._curves.clear()
+        self._images.clear()
 
     @property
     def surfaces(self) -> dict[str, Floats]:
@@ -115,11 +130,10 @@ class LiveView:
     def frame(self, design: Design) -> Shown:
         """What the viewer needs to show this design: whole pieces, changed rows, and the ids of pieces gone."""
         there = {piece.id for piece in design.pieces}
-        gone = [piece_id for piece_id in (*self._pieces, *self._curves) if piece_id not in there]
+        gone = [piece_id for piece_id in (*self._pieces, *self._curves, *self._images) if piece_id not in there]
         for piece_id in gone:
-            self._pieces.pop(piece_id, None)
-            self._curves.pop(piece_id, None)
-        pieces = [self._piece(piece) for piece in design.pieces]
+            self._forget(piece_id)
+        pieces = [self._piece(design, piece) for piece in design.pieces]
         return {"pieces": [piece for piece in pieces if piece is not None], "gone": gone}
 
     def surface_of(self, piece: Piece) -> LimitSurface:
@@ -141,13 +155,31 @@ class LiveView:
         for view in self._pieces.values():
             view.plan, view.planned = None, False
 
+    def _forget(self, piece_id: str) -> None:
+        self._pieces.pop(piece_id, None)
+        self._curves.pop(piece_id, None)
+        self._images.pop(piece_id, None)
+
+    def _copies(self, design: Design, piece: Piece) -> PieceFrame | None:
+        """Where a repeat's images are; what they are of is sent by itself."""
+        places = images_of(design, piece)
+        key = tuple((base, motions.tobytes()) for base, motions in places)
+        if self._images.get(piece.id) == key:
+            return None
+        self._forget(piece.id)
+        self._images[piece.id] = key
+        copies: list[CopiesFrame] = [
+            {"of": base, "motions": motions.transpose(0, 2, 1).astype(np.float32).ravel()} for base, motions in places
+        ]
+        return {"id": piece.id, "copies": copies}
+
     def _curve(self, piece_id: str, curve: Curve) -> PieceFrame | None:
         """A curve's line is short, and sent anew with every change; of its points only those that moved are."""
         before = self._curves.get(piece_id)
         if before == curve:
             return None
+        self._forget(piece_id)
         self._curves[piece_id] = curve
-        self._pieces.pop(piece_id, None)
         points = pieces_of(curve).dense(1 if curve.degree == 1 else _LINE_EACH)
         line: LineFrame = {"points": points.astype(np.float32).ravel(), "closed": curve.closed}
         if before is not None and before.polygon.structure_digest == curve.polygon.structure_digest:
@@ -155,11 +187,12 @@ class LiveView:
             return {"id": piece_id, "cage_rows": {"rows": rows, "positions": curve.points[rows]}, "line": line}
         return {"id": piece_id, "cage": _cage_frame(curve.polygon, None), "surface": _NO_SURFACE, "line": line}
 
-    def _piece(self, piece: Piece) -> PieceFrame | None:
-        piece_id, cage = piece.id, piece.cage
+    def _piece(self, design: Design, piece: Piece) -> PieceFrame | None:
         if piece.curve is not None:
-            return self._curve(piece_id, piece.curve)
-        self._curves.pop(piece_id, None)
+            return self._curve(piece.id, piece.curve)
+        if isinstance(piece.form, Repeated):
+            return self._copies(design, piece)
+        piece_id, cage = piece.id, piece.cage
         view = self._pieces.get(piece_id)
         if view is None or view.sent.structure_digest != cage.structure_digest or view.symmetry != piece.symmetry:
             return self._whole(piece_id, cage, piece.symmetry)
@@ -169,6 +202,7 @@ class LiveView:
         return self._moved(piece_id, view, cage)
 
     def _whole(self, piece_id: str, cage: Cage, symmetry: Symmetry | None) -> PieceFrame:
+        self._forget(piece_id)
         level = shown_level(cage.topology.face_count, self._level)
         stencils = self._stencils.get(cage, level)
         surface = evaluate(stencils, cage)

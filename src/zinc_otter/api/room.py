@@ -17,14 +17,14 @@ from fastapi import Request
 
 from zinc_otter.api.bodies import Bodies
 from zinc_otter.api.edits import Edits
+from zinc_otter.api.gaps import Gaps
 from zinc_otter.api.kept import Kept
-from zinc_otter.core.cage import Cage
+from zinc_otter.api.stencil_shelf import StencilShelf
 from zinc_otter.core.errors import CoreError
 from zinc_otter.core.printing.print_bench import Job
 from zinc_otter.core.proof.coarse_mesh import FELT, simplified
 from zinc_otter.core.proof.distance import MeshDistance
 from zinc_otter.core.solid.recipe import Recipe
-from zinc_otter.core.surface import Stencils, build_stencils
 from zinc_otter.jobs import JobRunner
 from zinc_otter.jobs.picture_work import draw_picture
 from zinc_otter.jobs.solid_work import BY_TRIANGLES, CERTIFICATE, SHAPE, SHOWN, STEP, put
@@ -35,16 +35,6 @@ from zinc_otter.store.work_folder import WorkFolder
 from zinc_otter.studio.picture import picture_key
 from zinc_otter.studio.shelf import Saved, StoreFullError, UnknownAssetError
 from zinc_otter.studio.studio import Studio
-
-
-class StencilShelf:
-    """Stencils by structure and level, those used last kept."""
-
-    def __init__(self, most: int = 24) -> None:
-        self._kept: Kept[tuple[str, int], Stencils] = Kept(most)
-
-    def get(self, cage: Cage, level: int) -> Stencils:
-        return self._kept.get((cage.structure_digest, level), lambda: build_stencils(cage, level))
 
 
 class MeshShelf:
@@ -118,6 +108,7 @@ class Room:
         self.intake = JobRunner(time_limit=90, folder=self.work.path)
         self.stencils = StencilShelf()
         self.listeners = Listeners()
+        self.gaps = Gaps(self.stencils)
         self.bodies = Bodies(folder / "made" / "solids", self.stencils.get)
         self.print_jobs: Kept[tuple[str, float], Job] = Kept(4)
         self._sweep()

@@ -4,13 +4,15 @@ from __future__ import annotations
 
 from dataclasses import asdict
 from datetime import datetime
-from typing import Annotated, Literal
+from typing import Annotated, Any, Literal
 
 from pydantic import BaseModel, ConfigDict, Field, PlainSerializer, StringConstraints, WithJsonSchema
 
 from zinc_otter.core.cage.symmetry import Group
 from zinc_otter.core.curve.curve import Curve
 from zinc_otter.core.curve.facts import facts_of
+from zinc_otter.core.form import Form, bounds_of, controls
+from zinc_otter.core.repeated import Repeated
 from zinc_otter.studio.commands import AnyCommand, Picked
 from zinc_otter.studio.design import Design, Piece
 from zinc_otter.studio.followers import AnyFollower, recipe_of
@@ -119,6 +121,30 @@ class CurveFacts(BaseModel):
         )  # fmt: skip
 
 
+def _counts(form: Form) -> dict[str, Any]:
+    """Elements of a form; of images those of all of them together, without laying them out."""
+    if isinstance(form, Repeated):
+        cages = [(part.cage.topology, len(part.motions)) for part in form.parts]
+        return {
+            "vertex_count": sum(t.vertex_count * k for t, k in cages),
+            "edge_count": sum(t.edge_count * k for t, k in cages),
+            "face_count": sum(t.face_count * k for t, k in cages),
+            "open_edge_count": sum(len(t.open_edges) * k for t, k in cages),
+            "face_sets": {},
+            "images": form.count,
+        }
+    cage = controls(form)
+    t = cage.topology
+    return {
+        "vertex_count": t.vertex_count,
+        "edge_count": t.edge_count,
+        "face_count": t.face_count,
+        "open_edge_count": len(t.open_edges) if t.face_count else 0,
+        "face_sets": {name: len(faces) for name, faces in cage.face_sets.items()},
+        "images": 0,
+    }
+
+
 class PieceState(BaseModel):
     """One piece without its arrays. ``size`` is the extent of the control points in mm."""
 
@@ -132,6 +158,7 @@ class PieceState(BaseModel):
     symmetry: SymmetryState | None
     curve: CurveFacts | None = Field(description="what is measured on a curve; null for a cage")
     grown: AnyGrowth | None = Field(description="how this piece grows from others")
+    images: int = Field(description="how many images of other pieces it is; 0 where it has a form of its own")
     pulled: int = Field(description="how many of its control points were pulled on top of what it grows to")
     said: list[str] = Field(description="sentences on how true it has grown")
     suspect: list[int] = Field(description="faces where what has grown is not what it promises")
@@ -148,8 +175,7 @@ class PieceState(BaseModel):
 
     @classmethod
     def of(cls, design: Design, piece: Piece) -> PieceState:
-        t = piece.cage.topology
-        low, high = piece.cage.bounds
+        low, high = bounds_of(piece.form)
         grown = None if piece.grown is None else design.outgrowth(piece.grown)
         return cls(
             id=piece.id, name=piece.name, visible=piece.visible, locked=piece.locked, colour=piece.colour,
@@ -158,9 +184,7 @@ class PieceState(BaseModel):
             curve=None if piece.curve is None else CurveFacts.of(piece.curve),
             grown=piece.grown, pulled=piece.pulled.count if piece.pulled else 0,
             said=list(grown.remarks) if grown else [], suspect=grown.suspect.tolist() if grown else [],
-            face_sets={name: len(faces) for name, faces in piece.cage.face_sets.items()},
-            vertex_count=t.vertex_count, edge_count=t.edge_count, face_count=t.face_count,
-            open_edge_count=len(t.open_edges) if t.face_count else 0, size=tuple((high - low).tolist()),
+            **_counts(piece.form), size=tuple((high - low).tolist()),
             digest=piece.form.digest, followers=list(piece.followers),
             called={follower.id: follower.called for follower in piece.followers},
             made_from=piece.form.digest if piece.curve is not None else recipe_of(design, piece.id).digest,

@@ -6,7 +6,7 @@ import hashlib
 import io
 import zlib
 from collections.abc import Mapping
-from dataclasses import asdict
+from dataclasses import asdict, replace
 from typing import Any
 
 import numpy as np
@@ -18,7 +18,8 @@ from zinc_otter.core.curve import Curve
 from zinc_otter.core.form import Form
 from zinc_otter.core.growth import Growth, Pulls
 from zinc_otter.core.growth.mirrored import MirroredCopy
-from zinc_otter.studio.design import Design, Piece
+from zinc_otter.core.repeated import Repeated
+from zinc_otter.studio.design import Design, Piece, growing_order
 from zinc_otter.studio.followers import follower_document, read_follower
 from zinc_otter.studio.growths import growth_document, read_growth
 from zinc_otter.studio.references import Component, Picture, Reference
@@ -52,6 +53,9 @@ def to_document(design: Design) -> tuple[dict[str, Any], dict[str, bytes]]:
         }
 
     def form_document(form: Form) -> dict[str, Any]:
+        if isinstance(form, Repeated):
+            # It is what grows from the others, and holds nothing of its own.
+            return {"images": form.count}
         if not isinstance(form, Curve):
             return {"cage": cage_document(form)}
         return {
@@ -125,6 +129,8 @@ def from_document(document: Mapping[str, Any], blobs: Mapping[str, bytes]) -> De
         return Cage(positions, topology, get(cage["edge_sharpness"]), get(cage["vertex_sharpness"]), face_sets)
 
     def form_of(p: Mapping[str, Any]) -> Form:
+        if "images" in p:
+            return Repeated(())
         if "curve" not in p:
             return cage_of(p["cage"])
         curve = p["curve"]
@@ -145,7 +151,12 @@ def from_document(document: Mapping[str, Any], blobs: Mapping[str, bytes]) -> De
 
     pieces = tuple(piece_of(p) for p in document["pieces"])
     references = tuple(_reference(r) for r in document.get("references", []))
-    return Design(pieces, document["next_number"], references)
+    design = Design(pieces, document["next_number"], references)
+    for piece in growing_order(design.pieces):
+        if isinstance(piece.form, Repeated):
+            grown = design.regrown(piece)
+            design = replace(design, pieces=tuple(grown if p.id == piece.id else p for p in design.pieces))
+    return design
 
 
 _PIECE_KEYS = ("id", "name", "visible", "locked", "colour", "group", "original")

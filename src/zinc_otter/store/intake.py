@@ -10,6 +10,7 @@ from pydantic import BaseModel, ConfigDict, Field, StrictBool, ValidationError
 
 from zinc_otter.core.cage import Cage, Topology
 from zinc_otter.core.errors import CoreError, FileFormatError
+from zinc_otter.core.form import controls
 from zinc_otter.core.formats.surfaces.appearance import CLAYS
 from zinc_otter.studio.design import Design, Piece, growing_order
 from zinc_otter.studio.followers import takes_part_of
@@ -81,7 +82,7 @@ def checked_design(design: Design, kinds: Mapping[str, str]) -> Design:
         _held(where, _PieceFacts, facts)
         if piece.colour not in CLAYS:
             raise FileFormatError(f"{where} has a colour that there is not.")
-        if piece.curve is None:
+        if isinstance(piece.form, Cage):
             _check_cage(where, piece.cage)
         _check_symmetry(where, piece)
         _check_ties(where, design, piece)
@@ -155,7 +156,7 @@ def _check_ties(where: str, design: Design, piece: Piece) -> None:
     ids = {other.id for other in design.pieces}
     if piece.grown is not None and not ids.issuperset(piece.grown.sources):
         raise FileFormatError(f"{where} follows a piece that is not there.")
-    if piece.pulled is not None and piece.pulled.local.shape != piece.cage.positions.shape:
+    if piece.pulled is not None and piece.pulled.local.shape != controls(piece.form).positions.shape:
         raise FileFormatError(f"{where}: what was pulled on it does not go with its points.")
     for follower in piece.followers:
         if any(piece.id in takes_part_of(design, other) for other in follower.pieces):

@@ -10,9 +10,10 @@ from zinc_otter.core.cage.face_bound import check_face_total
 from zinc_otter.core.cage.symmetry import Symmetry, symmetric_edit
 from zinc_otter.core.curve.curve import Curve
 from zinc_otter.core.errors import CoreError, TooManyFacesError
-from zinc_otter.core.form import Form, controls, require_faces, with_controls
+from zinc_otter.core.form import Form, controls, own_faces, require_faces, with_controls
 from zinc_otter.core.growth.base import Growth, Outgrowth, grown
 from zinc_otter.core.growth.pulls import Pulls, pulls_between
+from zinc_otter.core.repeated import Repeated
 from zinc_otter.core.solid.followers import Follower
 from zinc_otter.core.solid.followers.moving import similarity_between, taken_along
 from zinc_otter.studio.references import Reference
@@ -148,13 +149,13 @@ class Design:
 
     def with_new_piece(self, name: str, form: Form, like: Piece | None = None) -> tuple[Design, Piece]:
         """The design with one piece more, and that piece; directly behind the piece that it is ``like``."""
-        cage = controls(form)
-        self._check_faces(cage, 0)
+        self._check_faces(form, 0)
         piece = Piece(f"p{self.next_number}", self.free_name(name), form)
         at = len(self.pieces)
         if like is not None:
-            symmetry = like.symmetry if cage.topology is like.cage.topology else None
-            followers = like.followers if cage.topology is like.cage.topology else ()
+            alike = isinstance(form, Cage) and isinstance(like.form, Cage) and form.topology is like.form.topology
+            symmetry = like.symmetry if alike else None
+            followers = like.followers if alike else ()
             piece = replace(piece, colour=like.colour, group=like.group, symmetry=symmetry, followers=followers)
             at = next(i for i, other in enumerate(self.pieces) if other.id == like.id) + 1
         pieces = (*self.pieces[:at], piece, *self.pieces[at:])
@@ -181,7 +182,7 @@ class Design:
         Raises what a growth raises: then what it grew from cannot become so.
         """
         before = self.piece(changed.id)
-        self._check_faces(changed.cage, before.cage.topology.face_count)
+        self._check_faces(changed.form, own_faces(before.form))
         design = replace(self, pieces=tuple(changed if piece is before else piece for piece in self.pieces))
         return design if changed.form is before.form else design.followed({changed.id})
 
@@ -195,7 +196,7 @@ class Design:
                 after = design.regrown(piece)
             except CoreError as error:
                 raise error.saying(f"{piece.name}, which follows it: {error}") from None
-            design._check_faces(after.cage, piece.cage.topology.face_count)
+            design._check_faces(after.form, own_faces(piece.form))
             design = replace(design, pieces=tuple(after if other.id == piece.id else other for other in design.pieces))
             changed.add(piece.id)
         return design
@@ -247,11 +248,11 @@ class Design:
         base = controls(self.outgrowth(piece.grown).form)
         return self.with_piece(self.regrown(replace(piece, pulled=pulls_between(base, done.cage))))
 
-    def _check_faces(self, cage: Cage, before: int) -> None:
-        """Raise TooManyFacesError where a cage that had so many faces ``before`` grows beyond what can be worked with."""
-        count = cage.topology.face_count
+    def _check_faces(self, form: Form, before: int) -> None:
+        """Raise TooManyFacesError where a form that had so many faces ``before`` grows beyond what can be worked with."""
+        count = own_faces(form)
         check_face_total(count, before)
-        total = sum(piece.cage.topology.face_count for piece in self.pieces) + count - before
+        total = sum(own_faces(piece.form) for piece in self.pieces) + count - before
         if count > before and total > MOST_IN_DESIGN:
             raise TooManyFacesError(
                 f"The pieces of the design would have {total:,} faces; {MOST_IN_DESIGN:,} are the most together."
@@ -276,8 +277,9 @@ class Design:
 
 
 def let_go(piece: Piece) -> Piece:
-    """The piece as it stands, following nothing any more."""
-    return replace(piece, grown=None, pulled=None)
+    """The piece as it stands, following nothing any more; images become faces of their own."""
+    form = piece.form.cage if isinstance(piece.form, Repeated) else piece.form
+    return replace(piece, form=form, grown=None, pulled=None)
 
 
 def growing_order(pieces: Sequence[Piece]) -> list[Piece]:

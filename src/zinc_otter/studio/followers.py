@@ -3,17 +3,21 @@
 from __future__ import annotations
 
 from collections.abc import Callable, Mapping
-from dataclasses import asdict
+from dataclasses import asdict, replace
 from functools import reduce
 from operator import or_
 from typing import TYPE_CHECKING, Annotated, Any
 
+import numpy as np
 from pydantic import ConfigDict, Field, TypeAdapter, ValidationError
 
 from zinc_otter.core.errors import BadNumberError
-from zinc_otter.core.solid.followers import KINDS, Follower
+from zinc_otter.core.growth.repeat import Repeat
+from zinc_otter.core.solid.followers import KINDS, Combine, Follower, PieceBody
+from zinc_otter.core.solid.followers.copies import AtPlaces
 from zinc_otter.core.solid.recipe import Recipe
-from zinc_otter.studio.design import Design
+from zinc_otter.studio.design import Design, Piece
+from zinc_otter.studio.images import motions_of
 
 if TYPE_CHECKING:
     AnyFollower = Follower
@@ -47,13 +51,38 @@ def recipe_of(design: Design, piece_id: str, solid: Callable[[str], bytes] | Non
     NoFacesError for a curve.
     """
     piece = design.piece(piece_id)
+    if isinstance(piece.grown, Repeat):
+        return _repeated(design, piece, piece.grown, solid)
+    return Recipe(piece.name, piece.faces, piece.followers, *_taken_part_of(design, piece, solid))
+
+
+def _taken_part_of(
+    design: Design, piece: Piece, solid: Callable[[str], bytes] | None
+) -> tuple[dict[str, Recipe], dict[str, bytes]]:
+    """The recipes of other pieces, and the imported solids, that a piece's own followers take part of."""
     there = {other.id for other in design.pieces if other.curve is None}
     on = [follower for follower in piece.followers if follower.on]
-    others = {
-        other: recipe_of(design, other, solid) for follower in on for other in follower.pieces if other in there
-    }
+    others = {other: recipe_of(design, other, solid) for follower in on for other in follower.pieces if other in there}
     solids = {} if solid is None else {asset: solid(asset) for follower in on for asset in follower.solids}
-    return Recipe(piece.name, piece.faces, piece.followers, others, solids)
+    return others, solids
+
+
+def _repeated(design: Design, piece: Piece, growth: Repeat, solid: Callable[[str], bytes] | None) -> Recipe:
+    """The bodies of a repeat's originals in all their places, their own among them, united where they meet."""
+    motions = motions_of(design, growth)
+    if growth.own:
+        motions = np.concatenate([np.eye(4)[None], motions])
+    rows = tuple(tuple(float(x) for x in motion.ravel()) for motion in motions)
+    first, *rest = (recipe_of(design, one, solid) for one in growth.originals)
+    others, solids = dict(first.others), dict(first.solids)
+    followers: tuple[Follower, ...] = (*first.followers, AtPlaces(f"{piece.id} images", places=rows))
+    for one, recipe in zip(growth.originals[1:], rest, strict=True):
+        key = f"{one} in {piece.id}"
+        others[key] = replace(recipe, followers=(*recipe.followers, AtPlaces(f"{key} images", places=rows)))
+        solids |= recipe.solids
+        followers = (*followers, Combine(key, way="union", body=PieceBody(key)))
+    own_others, own_solids = _taken_part_of(design, piece, solid)
+    return Recipe(piece.name, first.cage, (*followers, *piece.followers), {**others, **own_others}, {**solids, **own_solids})
 
 
 def takes_part_of(design: Design, piece_id: str) -> set[str]:

@@ -61,7 +61,7 @@ def in_clay(forms: list[Form]) -> list[Cage]:
     cages = []
     for form in forms:
         if not isinstance(form, Curve):
-            cages.append(form)
+            cages.append(controls(form))
             continue
         with suppress(CoreError):
             cages.append(pipe(form, thin, 5, each=2).cage)

@@ -1,5 +1,5 @@
 /** The arrays of the pieces as last shown, outside of React: the viewport draws straight from them. */
-import type { CageArrays, Frame, LineArrays, SurfaceArrays } from "../model/types";
+import type { CageArrays, CopiesFrame, Frame, LineArrays, SurfaceArrays } from "../model/types";
 
 export interface PieceArrays {
   cage: CageArrays;
@@ -12,6 +12,8 @@ export type Change = { id: string; what: "whole" | "moved" | "gone" };
 
 export class Pieces {
   readonly byId = new Map<string, PieceArrays>();
+  /** Pieces that are images of others: where these are. */
+  readonly copies = new Map<string, CopiesFrame[]>();
   private readonly listeners = new Set<(changes: Change[]) => void>();
 
   listen(listener: (changes: Change[]) => void): () => void {
@@ -23,10 +25,18 @@ export class Pieces {
     const changes: Change[] = [];
     for (const id of frame.gone) {
       this.byId.delete(id);
+      this.copies.delete(id);
       changes.push({ id, what: "gone" });
     }
     for (const piece of frame.pieces) {
+      if (piece.copies) {
+        this.byId.delete(piece.id);
+        this.copies.set(piece.id, piece.copies);
+        changes.push({ id: piece.id, what: "whole" });
+        continue;
+      }
       if (piece.cage && piece.surface) {
+        this.copies.delete(piece.id);
         this.byId.set(piece.id, { cage: piece.cage, surface: piece.surface, line: piece.line });
         changes.push({ id: piece.id, what: "whole" });
         continue;
@@ -47,8 +57,9 @@ export class Pieces {
   }
 
   clear(): void {
-    const changes: Change[] = [...this.byId.keys()].map((id) => ({ id, what: "gone" }));
+    const changes: Change[] = [...this.byId.keys(), ...this.copies.keys()].map((id) => ({ id, what: "gone" }));
     this.byId.clear();
+    this.copies.clear();
     for (const listener of this.listeners) listener(changes);
   }
 }

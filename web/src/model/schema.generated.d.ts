@@ -2680,7 +2680,7 @@ export interface components {
             /** Revision */
             revision: number;
             /** Command */
-            command: components["schemas"]["AddBox"] | components["schemas"]["AddCage"] | components["schemas"]["AddCapsule"] | components["schemas"]["AddComponent"] | components["schemas"]["AddCone"] | components["schemas"]["AddCurve"] | components["schemas"]["AddCylinder"] | components["schemas"]["AddFollower"] | components["schemas"]["AddLoop"] | components["schemas"]["AddPicture"] | components["schemas"]["AddPlane"] | components["schemas"]["AddPoledSphere"] | components["schemas"]["AddSphere"] | components["schemas"]["AddTorus"] | components["schemas"]["AddTube"] | components["schemas"]["AgreeNormals"] | components["schemas"]["Attract"] | components["schemas"]["Bend"] | components["schemas"]["Bridge"] | components["schemas"]["Chamfer"] | components["schemas"]["ChangeFollower"] | components["schemas"]["ChangeReference"] | components["schemas"]["Circle"] | components["schemas"]["CloseCurve"] | components["schemas"]["Collapse"] | components["schemas"]["ColourPiece"] | components["schemas"]["CreaseLike"] | components["schemas"]["Delete"] | components["schemas"]["DeletePiece"] | components["schemas"]["DeleteReference"] | components["schemas"]["Detach"] | components["schemas"]["DrawCurve"] | components["schemas"]["DrawWire"] | components["schemas"]["DuplicatePiece"] | components["schemas"]["Extrude"] | components["schemas"]["ExtrudeAlong"] | components["schemas"]["Fill"] | components["schemas"]["FillDrawn"] | components["schemas"]["FillOutline"] | components["schemas"]["Flatten"] | components["schemas"]["Flip"] | components["schemas"]["ForgetFaces"] | components["schemas"]["GroupPieces"] | components["schemas"]["Grow"] | components["schemas"]["Heal"] | components["schemas"]["Inset"] | components["schemas"]["JoinCurves"] | components["schemas"]["JoinPieces"] | components["schemas"]["KeepVariant"] | components["schemas"]["Knife"] | components["schemas"]["LayFace"] | components["schemas"]["LetBack"] | components["schemas"]["LineUp"] | components["schemas"]["LockPiece"] | components["schemas"]["MakeIndependent"] | components["schemas"]["MakeVariant"] | components["schemas"]["MeasurePicture"] | components["schemas"]["Mirror"] | components["schemas"]["Move"] | components["schemas"]["MoveAlongNormal"] | components["schemas"]["MoveEach"] | components["schemas"]["NameFaces"] | components["schemas"]["OffsetCurve"] | components["schemas"]["OrderFollowers"] | components["schemas"]["OrderPiece"] | components["schemas"]["PartCurve"] | components["schemas"]["PlaceComponent"] | components["schemas"]["PlacePicture"] | components["schemas"]["Regrow"] | components["schemas"]["Relax"] | components["schemas"]["Remove"] | components["schemas"]["RemoveFollower"] | components["schemas"]["RenamePiece"] | components["schemas"]["RepeatAround"] | components["schemas"]["Resample"] | components["schemas"]["ResampleCurve"] | components["schemas"]["ScaleCreases"] | components["schemas"]["SetCorner"] | components["schemas"]["SetCrease"] | components["schemas"]["ShowPiece"] | components["schemas"]["SizeBy"] | components["schemas"]["Slide"] | components["schemas"]["SpaceEvenly"] | components["schemas"]["Spin"] | components["schemas"]["SplitParts"] | components["schemas"]["Straighten"] | components["schemas"]["Taper"] | components["schemas"]["Thicken"] | components["schemas"]["Turn"] | components["schemas"]["TurnCurve"] | components["schemas"]["Twist"] | components["schemas"]["Weld"] | components["schemas"]["Zip"];
+            command: components["schemas"]["AddBox"] | components["schemas"]["AddCage"] | components["schemas"]["AddCapsule"] | components["schemas"]["AddComponent"] | components["schemas"]["AddCone"] | components["schemas"]["AddCurve"] | components["schemas"]["AddCylinder"] | components["schemas"]["AddFollower"] | components["schemas"]["AddLoop"] | components["schemas"]["AddPicture"] | components["schemas"]["AddPlane"] | components["schemas"]["AddPoledSphere"] | components["schemas"]["AddSphere"] | components["schemas"]["AddTorus"] | components["schemas"]["AddTube"] | components["schemas"]["AgreeNormals"] | components["schemas"]["Attract"] | components["schemas"]["Bend"] | components["schemas"]["Bridge"] | components["schemas"]["Chamfer"] | components["schemas"]["ChangeFollower"] | components["schemas"]["ChangeReference"] | components["schemas"]["Circle"] | components["schemas"]["CloseCurve"] | components["schemas"]["Collapse"] | components["schemas"]["ColourPiece"] | components["schemas"]["CreaseLike"] | components["schemas"]["Delete"] | components["schemas"]["DeletePiece"] | components["schemas"]["DeleteReference"] | components["schemas"]["Detach"] | components["schemas"]["DrawCurve"] | components["schemas"]["DrawWire"] | components["schemas"]["DuplicatePiece"] | components["schemas"]["Extrude"] | components["schemas"]["ExtrudeAlong"] | components["schemas"]["Fill"] | components["schemas"]["FillDrawn"] | components["schemas"]["FillOutline"] | components["schemas"]["Flatten"] | components["schemas"]["Flip"] | components["schemas"]["ForgetFaces"] | components["schemas"]["GroupPieces"] | components["schemas"]["Grow"] | components["schemas"]["Heal"] | components["schemas"]["Inset"] | components["schemas"]["JoinCurves"] | components["schemas"]["JoinPieces"] | components["schemas"]["KeepVariant"] | components["schemas"]["Knife"] | components["schemas"]["LayFace"] | components["schemas"]["LetBack"] | components["schemas"]["LineUp"] | components["schemas"]["LockPiece"] | components["schemas"]["MakeIndependent"] | components["schemas"]["MakeVariant"] | components["schemas"]["MeasurePicture"] | components["schemas"]["Mirror"] | components["schemas"]["Move"] | components["schemas"]["MoveAlongNormal"] | components["schemas"]["MoveEach"] | components["schemas"]["NameFaces"] | components["schemas"]["OffsetCurve"] | components["schemas"]["OrderFollowers"] | components["schemas"]["OrderPiece"] | components["schemas"]["PartCurve"] | components["schemas"]["PlaceComponent"] | components["schemas"]["PlacePicture"] | components["schemas"]["Regrow"] | components["schemas"]["Relax"] | components["schemas"]["Remove"] | components["schemas"]["RemoveFollower"] | components["schemas"]["RenamePiece"] | components["schemas"]["RepeatAround"] | components["schemas"]["Resample"] | components["schemas"]["ResampleCurve"] | components["schemas"]["ScaleCreases"] | components["schemas"]["SetCorner"] | components["schemas"]["SetCrease"] | components["schemas"]["ShowPiece"] | components["schemas"]["SizeBy"] | components["schemas"]["Slide"] | components["schemas"]["SpaceEvenly"] | components["schemas"]["Spin"] | components["schemas"]["SplitParts"] | components["schemas"]["Straighten"] | components["schemas"]["TakeImageOut"] | components["schemas"]["Taper"] | components["schemas"]["Thicken"] | components["schemas"]["Turn"] | components["schemas"]["TurnCurve"] | components["schemas"]["Twist"] | components["schemas"]["Weld"] | components["schemas"]["Zip"];
         };
         /**
          * ComponentState
@@ -4039,7 +4039,7 @@ export interface components {
              */
             kind: "grow";
             /** Growth */
-            growth: components["schemas"]["Loft-Input"] | components["schemas"]["MirroredCopy-Input"] | components["schemas"]["Pipe-Input"] | components["schemas"]["Strip-Input"] | components["schemas"]["Turned-Input"];
+            growth: components["schemas"]["Loft-Input"] | components["schemas"]["MirroredCopy-Input"] | components["schemas"]["Pipe-Input"] | components["schemas"]["Repeat-Input"] | components["schemas"]["Strip-Input"] | components["schemas"]["Turned-Input"];
             /** Name */
             name?: string | null;
         };
@@ -5420,7 +5420,12 @@ export interface components {
              * Grown
              * @description how this piece grows from others
              */
-            grown: (components["schemas"]["Loft-Output"] | components["schemas"]["MirroredCopy-Output"] | components["schemas"]["Pipe-Output"] | components["schemas"]["Strip-Output"] | components["schemas"]["Turned-Output"]) | null;
+            grown: (components["schemas"]["Loft-Output"] | components["schemas"]["MirroredCopy-Output"] | components["schemas"]["Pipe-Output"] | components["schemas"]["Repeat-Output"] | components["schemas"]["Strip-Output"] | components["schemas"]["Turned-Output"]) | null;
+            /**
+             * Images
+             * @description how many images of other pieces it is; 0 where it has a form of its own
+             */
+            images: number;
             /**
              * Pulled
              * @description how many of its control points were pulled on top of what it grows to
@@ -5779,7 +5784,7 @@ export interface components {
             /** Piece */
             piece: string;
             /** Growth */
-            growth: components["schemas"]["Loft-Input"] | components["schemas"]["MirroredCopy-Input"] | components["schemas"]["Pipe-Input"] | components["schemas"]["Strip-Input"] | components["schemas"]["Turned-Input"];
+            growth: components["schemas"]["Loft-Input"] | components["schemas"]["MirroredCopy-Input"] | components["schemas"]["Pipe-Input"] | components["schemas"]["Repeat-Input"] | components["schemas"]["Strip-Input"] | components["schemas"]["Turned-Input"];
         };
         /**
          * Relax
@@ -5884,6 +5889,236 @@ export interface components {
             piece: string;
             /** Name */
             name: string;
+        };
+        /**
+         * Repeat
+         * @description ``count`` images of the ``originals`` (ids), which are the first of them while the ``phase`` is 0.
+         *
+         *     - "round": about the axis ``along`` through ``point``, over ``degrees``
+         *     - "rows": by ``step`` mm, and ``rows`` of them by ``aside`` mm
+         *     - "curve": along the curve ``rail``, evenly by its length, turning with it; ``upright`` holds their z
+         *
+         *     ``phase`` moves all by so many steps: a half lays them between. ``left_out`` are images that stand on their own by now.
+         */
+        "Repeat-Input": {
+            /**
+             * Originals
+             * @default []
+             */
+            originals?: string[];
+            /**
+             * Way
+             * @default round
+             * @enum {string}
+             */
+            way?: "round" | "rows" | "curve";
+            /**
+             * Count
+             * @default 6
+             */
+            count?: number;
+            /**
+             * Point
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            point?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Along
+             * @default [
+             *       0,
+             *       0,
+             *       1
+             *     ]
+             */
+            along?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Degrees
+             * @default 360
+             */
+            degrees?: number;
+            /**
+             * Step
+             * @default [
+             *       20,
+             *       0,
+             *       0
+             *     ]
+             */
+            step?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Rows
+             * @default 1
+             */
+            rows?: number;
+            /**
+             * Aside
+             * @default [
+             *       0,
+             *       20,
+             *       0
+             *     ]
+             */
+            aside?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Rail
+             * @default
+             */
+            rail?: string;
+            /**
+             * Upright
+             * @default false
+             */
+            upright?: boolean;
+            /**
+             * Phase
+             * @default 0
+             */
+            phase?: number;
+            /**
+             * Left Out
+             * @default []
+             */
+            left_out?: number[];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "repeat";
+        };
+        /**
+         * Repeat
+         * @description ``count`` images of the ``originals`` (ids), which are the first of them while the ``phase`` is 0.
+         *
+         *     - "round": about the axis ``along`` through ``point``, over ``degrees``
+         *     - "rows": by ``step`` mm, and ``rows`` of them by ``aside`` mm
+         *     - "curve": along the curve ``rail``, evenly by its length, turning with it; ``upright`` holds their z
+         *
+         *     ``phase`` moves all by so many steps: a half lays them between. ``left_out`` are images that stand on their own by now.
+         */
+        "Repeat-Output": {
+            /**
+             * Originals
+             * @default []
+             */
+            originals?: string[];
+            /**
+             * Way
+             * @default round
+             * @enum {string}
+             */
+            way?: "round" | "rows" | "curve";
+            /**
+             * Count
+             * @default 6
+             */
+            count?: number;
+            /**
+             * Point
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            point?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Along
+             * @default [
+             *       0,
+             *       0,
+             *       1
+             *     ]
+             */
+            along?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Degrees
+             * @default 360
+             */
+            degrees?: number;
+            /**
+             * Step
+             * @default [
+             *       20,
+             *       0,
+             *       0
+             *     ]
+             */
+            step?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Rows
+             * @default 1
+             */
+            rows?: number;
+            /**
+             * Aside
+             * @default [
+             *       0,
+             *       20,
+             *       0
+             *     ]
+             */
+            aside?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Rail
+             * @default
+             */
+            rail?: string;
+            /**
+             * Upright
+             * @default false
+             */
+            upright?: boolean;
+            /**
+             * Phase
+             * @default 0
+             */
+            phase?: number;
+            /**
+             * Left Out
+             * @default []
+             */
+            left_out?: number[];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "repeat";
         };
         /**
          * RepeatAlong
@@ -7014,6 +7249,21 @@ export interface components {
             ] | null;
         };
         /**
+         * TakeImageOut
+         * @description Let one image of a repeat become a piece of its own, which follows nothing; ``image`` counts from 0 through all.
+         */
+        TakeImageOut: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "take-image-out";
+            /** Piece */
+            piece: string;
+            /** Image */
+            image: number;
+        };
+        /**
          * Taper
          * @description Size across ``axis`` through ``pivot`` (default the middle of the picked) by a factor that grows along it.
          *
@@ -7808,7 +8058,7 @@ export interface components {
              */
             revision?: number;
             /** Command */
-            command: components["schemas"]["AddBox"] | components["schemas"]["AddCage"] | components["schemas"]["AddCapsule"] | components["schemas"]["AddComponent"] | components["schemas"]["AddCone"] | components["schemas"]["AddCurve"] | components["schemas"]["AddCylinder"] | components["schemas"]["AddFollower"] | components["schemas"]["AddLoop"] | components["schemas"]["AddPicture"] | components["schemas"]["AddPlane"] | components["schemas"]["AddPoledSphere"] | components["schemas"]["AddSphere"] | components["schemas"]["AddTorus"] | components["schemas"]["AddTube"] | components["schemas"]["AgreeNormals"] | components["schemas"]["Attract"] | components["schemas"]["Bend"] | components["schemas"]["Bridge"] | components["schemas"]["Chamfer"] | components["schemas"]["ChangeFollower"] | components["schemas"]["ChangeReference"] | components["schemas"]["Circle"] | components["schemas"]["CloseCurve"] | components["schemas"]["Collapse"] | components["schemas"]["ColourPiece"] | components["schemas"]["CreaseLike"] | components["schemas"]["Delete"] | components["schemas"]["DeletePiece"] | components["schemas"]["DeleteReference"] | components["schemas"]["Detach"] | components["schemas"]["DrawCurve"] | components["schemas"]["DrawWire"] | components["schemas"]["DuplicatePiece"] | components["schemas"]["Extrude"] | components["schemas"]["ExtrudeAlong"] | components["schemas"]["Fill"] | components["schemas"]["FillDrawn"] | components["schemas"]["FillOutline"] | components["schemas"]["Flatten"] | components["schemas"]["Flip"] | components["schemas"]["ForgetFaces"] | components["schemas"]["GroupPieces"] | components["schemas"]["Grow"] | components["schemas"]["Heal"] | components["schemas"]["Inset"] | components["schemas"]["JoinCurves"] | components["schemas"]["JoinPieces"] | components["schemas"]["KeepVariant"] | components["schemas"]["Knife"] | components["schemas"]["LayFace"] | components["schemas"]["LetBack"] | components["schemas"]["LineUp"] | components["schemas"]["LockPiece"] | components["schemas"]["MakeIndependent"] | components["schemas"]["MakeVariant"] | components["schemas"]["MeasurePicture"] | components["schemas"]["Mirror"] | components["schemas"]["Move"] | components["schemas"]["MoveAlongNormal"] | components["schemas"]["MoveEach"] | components["schemas"]["NameFaces"] | components["schemas"]["OffsetCurve"] | components["schemas"]["OrderFollowers"] | components["schemas"]["OrderPiece"] | components["schemas"]["PartCurve"] | components["schemas"]["PlaceComponent"] | components["schemas"]["PlacePicture"] | components["schemas"]["Regrow"] | components["schemas"]["Relax"] | components["schemas"]["Remove"] | components["schemas"]["RemoveFollower"] | components["schemas"]["RenamePiece"] | components["schemas"]["RepeatAround"] | components["schemas"]["Resample"] | components["schemas"]["ResampleCurve"] | components["schemas"]["ScaleCreases"] | components["schemas"]["SetCorner"] | components["schemas"]["SetCrease"] | components["schemas"]["ShowPiece"] | components["schemas"]["SizeBy"] | components["schemas"]["Slide"] | components["schemas"]["SpaceEvenly"] | components["schemas"]["Spin"] | components["schemas"]["SplitParts"] | components["schemas"]["Straighten"] | components["schemas"]["Taper"] | components["schemas"]["Thicken"] | components["schemas"]["Turn"] | components["schemas"]["TurnCurve"] | components["schemas"]["Twist"] | components["schemas"]["Weld"] | components["schemas"]["Zip"];
+            command: components["schemas"]["AddBox"] | components["schemas"]["AddCage"] | components["schemas"]["AddCapsule"] | components["schemas"]["AddComponent"] | components["schemas"]["AddCone"] | components["schemas"]["AddCurve"] | components["schemas"]["AddCylinder"] | components["schemas"]["AddFollower"] | components["schemas"]["AddLoop"] | components["schemas"]["AddPicture"] | components["schemas"]["AddPlane"] | components["schemas"]["AddPoledSphere"] | components["schemas"]["AddSphere"] | components["schemas"]["AddTorus"] | components["schemas"]["AddTube"] | components["schemas"]["AgreeNormals"] | components["schemas"]["Attract"] | components["schemas"]["Bend"] | components["schemas"]["Bridge"] | components["schemas"]["Chamfer"] | components["schemas"]["ChangeFollower"] | components["schemas"]["ChangeReference"] | components["schemas"]["Circle"] | components["schemas"]["CloseCurve"] | components["schemas"]["Collapse"] | components["schemas"]["ColourPiece"] | components["schemas"]["CreaseLike"] | components["schemas"]["Delete"] | components["schemas"]["DeletePiece"] | components["schemas"]["DeleteReference"] | components["schemas"]["Detach"] | components["schemas"]["DrawCurve"] | components["schemas"]["DrawWire"] | components["schemas"]["DuplicatePiece"] | components["schemas"]["Extrude"] | components["schemas"]["ExtrudeAlong"] | components["schemas"]["Fill"] | components["schemas"]["FillDrawn"] | components["schemas"]["FillOutline"] | components["schemas"]["Flatten"] | components["schemas"]["Flip"] | components["schemas"]["ForgetFaces"] | components["schemas"]["GroupPieces"] | components["schemas"]["Grow"] | components["schemas"]["Heal"] | components["schemas"]["Inset"] | components["schemas"]["JoinCurves"] | components["schemas"]["JoinPieces"] | components["schemas"]["KeepVariant"] | components["schemas"]["Knife"] | components["schemas"]["LayFace"] | components["schemas"]["LetBack"] | components["schemas"]["LineUp"] | components["schemas"]["LockPiece"] | components["schemas"]["MakeIndependent"] | components["schemas"]["MakeVariant"] | components["schemas"]["MeasurePicture"] | components["schemas"]["Mirror"] | components["schemas"]["Move"] | components["schemas"]["MoveAlongNormal"] | components["schemas"]["MoveEach"] | components["schemas"]["NameFaces"] | components["schemas"]["OffsetCurve"] | components["schemas"]["OrderFollowers"] | components["schemas"]["OrderPiece"] | components["schemas"]["PartCurve"] | components["schemas"]["PlaceComponent"] | components["schemas"]["PlacePicture"] | components["schemas"]["Regrow"] | components["schemas"]["Relax"] | components["schemas"]["Remove"] | components["schemas"]["RemoveFollower"] | components["schemas"]["RenamePiece"] | components["schemas"]["RepeatAround"] | components["schemas"]["Resample"] | components["schemas"]["ResampleCurve"] | components["schemas"]["ScaleCreases"] | components["schemas"]["SetCorner"] | components["schemas"]["SetCrease"] | components["schemas"]["ShowPiece"] | components["schemas"]["SizeBy"] | components["schemas"]["Slide"] | components["schemas"]["SpaceEvenly"] | components["schemas"]["Spin"] | components["schemas"]["SplitParts"] | components["schemas"]["Straighten"] | components["schemas"]["TakeImageOut"] | components["schemas"]["Taper"] | components["schemas"]["Thicken"] | components["schemas"]["Turn"] | components["schemas"]["TurnCurve"] | components["schemas"]["Twist"] | components["schemas"]["Weld"] | components["schemas"]["Zip"];
             /**
              * Instead
              * @default false
@@ -7871,7 +8121,7 @@ export interface components {
              */
             revision?: number;
             /** Command */
-            command: components["schemas"]["AddBox"] | components["schemas"]["AddCage"] | components["schemas"]["AddCapsule"] | components["schemas"]["AddComponent"] | components["schemas"]["AddCone"] | components["schemas"]["AddCurve"] | components["schemas"]["AddCylinder"] | components["schemas"]["AddFollower"] | components["schemas"]["AddLoop"] | components["schemas"]["AddPicture"] | components["schemas"]["AddPlane"] | components["schemas"]["AddPoledSphere"] | components["schemas"]["AddSphere"] | components["schemas"]["AddTorus"] | components["schemas"]["AddTube"] | components["schemas"]["AgreeNormals"] | components["schemas"]["Attract"] | components["schemas"]["Bend"] | components["schemas"]["Bridge"] | components["schemas"]["Chamfer"] | components["schemas"]["ChangeFollower"] | components["schemas"]["ChangeReference"] | components["schemas"]["Circle"] | components["schemas"]["CloseCurve"] | components["schemas"]["Collapse"] | components["schemas"]["ColourPiece"] | components["schemas"]["CreaseLike"] | components["schemas"]["Delete"] | components["schemas"]["DeletePiece"] | components["schemas"]["DeleteReference"] | components["schemas"]["Detach"] | components["schemas"]["DrawCurve"] | components["schemas"]["DrawWire"] | components["schemas"]["DuplicatePiece"] | components["schemas"]["Extrude"] | components["schemas"]["ExtrudeAlong"] | components["schemas"]["Fill"] | components["schemas"]["FillDrawn"] | components["schemas"]["FillOutline"] | components["schemas"]["Flatten"] | components["schemas"]["Flip"] | components["schemas"]["ForgetFaces"] | components["schemas"]["GroupPieces"] | components["schemas"]["Grow"] | components["schemas"]["Heal"] | components["schemas"]["Inset"] | components["schemas"]["JoinCurves"] | components["schemas"]["JoinPieces"] | components["schemas"]["KeepVariant"] | components["schemas"]["Knife"] | components["schemas"]["LayFace"] | components["schemas"]["LetBack"] | components["schemas"]["LineUp"] | components["schemas"]["LockPiece"] | components["schemas"]["MakeIndependent"] | components["schemas"]["MakeVariant"] | components["schemas"]["MeasurePicture"] | components["schemas"]["Mirror"] | components["schemas"]["Move"] | components["schemas"]["MoveAlongNormal"] | components["schemas"]["MoveEach"] | components["schemas"]["NameFaces"] | components["schemas"]["OffsetCurve"] | components["schemas"]["OrderFollowers"] | components["schemas"]["OrderPiece"] | components["schemas"]["PartCurve"] | components["schemas"]["PlaceComponent"] | components["schemas"]["PlacePicture"] | components["schemas"]["Regrow"] | components["schemas"]["Relax"] | components["schemas"]["Remove"] | components["schemas"]["RemoveFollower"] | components["schemas"]["RenamePiece"] | components["schemas"]["RepeatAround"] | components["schemas"]["Resample"] | components["schemas"]["ResampleCurve"] | components["schemas"]["ScaleCreases"] | components["schemas"]["SetCorner"] | components["schemas"]["SetCrease"] | components["schemas"]["ShowPiece"] | components["schemas"]["SizeBy"] | components["schemas"]["Slide"] | components["schemas"]["SpaceEvenly"] | components["schemas"]["Spin"] | components["schemas"]["SplitParts"] | components["schemas"]["Straighten"] | components["schemas"]["Taper"] | components["schemas"]["Thicken"] | components["schemas"]["Turn"] | components["schemas"]["TurnCurve"] | components["schemas"]["Twist"] | components["schemas"]["Weld"] | components["schemas"]["Zip"];
+            command: components["schemas"]["AddBox"] | components["schemas"]["AddCage"] | components["schemas"]["AddCapsule"] | components["schemas"]["AddComponent"] | components["schemas"]["AddCone"] | components["schemas"]["AddCurve"] | components["schemas"]["AddCylinder"] | components["schemas"]["AddFollower"] | components["schemas"]["AddLoop"] | components["schemas"]["AddPicture"] | components["schemas"]["AddPlane"] | components["schemas"]["AddPoledSphere"] | components["schemas"]["AddSphere"] | components["schemas"]["AddTorus"] | components["schemas"]["AddTube"] | components["schemas"]["AgreeNormals"] | components["schemas"]["Attract"] | components["schemas"]["Bend"] | components["schemas"]["Bridge"] | components["schemas"]["Chamfer"] | components["schemas"]["ChangeFollower"] | components["schemas"]["ChangeReference"] | components["schemas"]["Circle"] | components["schemas"]["CloseCurve"] | components["schemas"]["Collapse"] | components["schemas"]["ColourPiece"] | components["schemas"]["CreaseLike"] | components["schemas"]["Delete"] | components["schemas"]["DeletePiece"] | components["schemas"]["DeleteReference"] | components["schemas"]["Detach"] | components["schemas"]["DrawCurve"] | components["schemas"]["DrawWire"] | components["schemas"]["DuplicatePiece"] | components["schemas"]["Extrude"] | components["schemas"]["ExtrudeAlong"] | components["schemas"]["Fill"] | components["schemas"]["FillDrawn"] | components["schemas"]["FillOutline"] | components["schemas"]["Flatten"] | components["schemas"]["Flip"] | components["schemas"]["ForgetFaces"] | components["schemas"]["GroupPieces"] | components["schemas"]["Grow"] | components["schemas"]["Heal"] | components["schemas"]["Inset"] | components["schemas"]["JoinCurves"] | components["schemas"]["JoinPieces"] | components["schemas"]["KeepVariant"] | components["schemas"]["Knife"] | components["schemas"]["LayFace"] | components["schemas"]["LetBack"] | components["schemas"]["LineUp"] | components["schemas"]["LockPiece"] | components["schemas"]["MakeIndependent"] | components["schemas"]["MakeVariant"] | components["schemas"]["MeasurePicture"] | components["schemas"]["Mirror"] | components["schemas"]["Move"] | components["schemas"]["MoveAlongNormal"] | components["schemas"]["MoveEach"] | components["schemas"]["NameFaces"] | components["schemas"]["OffsetCurve"] | components["schemas"]["OrderFollowers"] | components["schemas"]["OrderPiece"] | components["schemas"]["PartCurve"] | components["schemas"]["PlaceComponent"] | components["schemas"]["PlacePicture"] | components["schemas"]["Regrow"] | components["schemas"]["Relax"] | components["schemas"]["Remove"] | components["schemas"]["RemoveFollower"] | components["schemas"]["RenamePiece"] | components["schemas"]["RepeatAround"] | components["schemas"]["Resample"] | components["schemas"]["ResampleCurve"] | components["schemas"]["ScaleCreases"] | components["schemas"]["SetCorner"] | components["schemas"]["SetCrease"] | components["schemas"]["ShowPiece"] | components["schemas"]["SizeBy"] | components["schemas"]["Slide"] | components["schemas"]["SpaceEvenly"] | components["schemas"]["Spin"] | components["schemas"]["SplitParts"] | components["schemas"]["Straighten"] | components["schemas"]["TakeImageOut"] | components["schemas"]["Taper"] | components["schemas"]["Thicken"] | components["schemas"]["Turn"] | components["schemas"]["TurnCurve"] | components["schemas"]["Twist"] | components["schemas"]["Weld"] | components["schemas"]["Zip"];
         };
         /**
          * AskStop
@@ -8586,6 +8836,122 @@ export interface components {
             ];
         };
         /**
+         * Repeat
+         * @description ``count`` images of the ``originals`` (ids), which are the first of them while the ``phase`` is 0.
+         *
+         *     - "round": about the axis ``along`` through ``point``, over ``degrees``
+         *     - "rows": by ``step`` mm, and ``rows`` of them by ``aside`` mm
+         *     - "curve": along the curve ``rail``, evenly by its length, turning with it; ``upright`` holds their z
+         *
+         *     ``phase`` moves all by so many steps: a half lays them between. ``left_out`` are images that stand on their own by now.
+         */
+        Repeat: {
+            /**
+             * Originals
+             * @default []
+             */
+            originals?: string[];
+            /**
+             * Way
+             * @default round
+             * @enum {string}
+             */
+            way?: "round" | "rows" | "curve";
+            /**
+             * Count
+             * @default 6
+             */
+            count?: number;
+            /**
+             * Point
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            point?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Along
+             * @default [
+             *       0,
+             *       0,
+             *       1
+             *     ]
+             */
+            along?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Degrees
+             * @default 360
+             */
+            degrees?: number;
+            /**
+             * Step
+             * @default [
+             *       20,
+             *       0,
+             *       0
+             *     ]
+             */
+            step?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Rows
+             * @default 1
+             */
+            rows?: number;
+            /**
+             * Aside
+             * @default [
+             *       0,
+             *       20,
+             *       0
+             *     ]
+             */
+            aside?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Rail
+             * @default
+             */
+            rail?: string;
+            /**
+             * Upright
+             * @default false
+             */
+            upright?: boolean;
+            /**
+             * Phase
+             * @default 0
+             */
+            phase?: number;
+            /**
+             * Left Out
+             * @default []
+             */
+            left_out?: number[];
+            /**
+             * Kind
+             * @default repeat
+             * @constant
+             */
+            kind?: "repeat";
+        };
+        /**
          * RepeatAlong
          * @description ``count`` copies along a direction, ``spacing`` mm apart; ``phase`` moves the first by so many steps.
          *
@@ -9230,6 +9596,19 @@ export interface components {
             positions: Float64Array;
         };
         /**
+         * CopiesFrame
+         * @description Images of another piece, by its id: one matrix (16, by columns) after the other.
+         */
+        CopiesFrame: {
+            /** Of */
+            of: string;
+            /**
+             * Motions
+             * Format: float32s
+             */
+            motions: Float32Array;
+        };
+        /**
          * Images
          * @description What each element answers to on the other sides of a symmetric piece, flat, one side after the other.
          */
@@ -9300,7 +9679,8 @@ export interface components {
         };
         /**
          * PieceFrame
-         * @description One piece: whole where its structure changed, else the rows that moved. A curve has a line, and no faces.
+         * @description One piece: whole where its structure changed, else the rows that moved. A curve has a line, and no faces; images of
+         *     other pieces are nothing but their places.
          */
         PieceFrame: {
             /** Id */
@@ -9310,6 +9690,8 @@ export interface components {
             cage_rows?: components["schemas"]["CageRows"];
             surface_rows?: components["schemas"]["SurfaceRows"];
             line?: components["schemas"]["LineFrame"];
+            /** Copies */
+            copies?: components["schemas"]["CopiesFrame"][];
         };
         /**
          * ShownCurve
@@ -9337,6 +9719,33 @@ export interface components {
             least_radius: number | null;
             /** Tightest */
             tightest: [
+                number,
+                number,
+                number
+            ];
+        };
+        /**
+         * ShownGap
+         * @description The smallest gap between the images of a repeat, mm; below 0 where they run into one another.
+         */
+        ShownGap: {
+            /** Piece */
+            piece: string;
+            /** Distance */
+            distance: number;
+            /**
+             * State
+             * @enum {string}
+             */
+            state: "apart" | "touch" | "overlap";
+            /** From */
+            from: [
+                number,
+                number,
+                number
+            ];
+            /** To */
+            to: [
                 number,
                 number,
                 number
@@ -9443,6 +9852,8 @@ export interface components {
             gone: string[];
             /** Clearances */
             clearances?: components["schemas"]["Near"][];
+            /** Gaps */
+            gaps?: components["schemas"]["ShownGap"][];
             /** Curves */
             curves?: components["schemas"]["ShownCurve"][];
             weights?: components["schemas"]["Weights"] | null;
@@ -9480,6 +9891,8 @@ export interface components {
             gone: string[];
             /** Clearances */
             clearances?: components["schemas"]["Near"][];
+            /** Gaps */
+            gaps?: components["schemas"]["ShownGap"][];
             /** Curves */
             curves?: components["schemas"]["ShownCurve"][];
             weights?: components["schemas"]["Weights"] | null;

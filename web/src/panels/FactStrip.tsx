@@ -5,13 +5,14 @@ import { useShallow } from "zustand/react/shallow";
 import { picksShown } from "../live/context";
 import { pieces } from "../live/pieces";
 import { useDesign, useUnit } from "../live/stores/design";
+import { useGaps } from "../live/stores/gaps";
 import { useNear } from "../live/stores/near";
 import { plural, useHidden, useHover, usePicking } from "../live/stores/picking";
 import { useAnyWrong } from "../live/stores/wrong";
 import { useTool } from "../live/stores/session";
 import { useShow } from "../live/stores/show";
 import { figure, verticesOf } from "../model/measure";
-import type { CurveFacts, Near, PieceState } from "../model/types";
+import type { CurveFacts, Near, PieceState, ShownGap } from "../model/types";
 import { lengthsWords, lengthWords, type Unit } from "../model/units";
 import { ShowWhere } from "./parts/ShowWhere";
 
@@ -25,6 +26,7 @@ export function FactStrip() {
       <Chosen />
       <OutOfSight />
       <Counts />
+      <Gaps />
       <Clearances />
     </Box>
   );
@@ -40,7 +42,7 @@ function Chosen() {
   const words = count
     ? [`${count} ${count === 1 ? now.kind : plural[now.kind]} picked`, cage ? figure(cage, now.kind, now.ids, unit) : ""].filter(Boolean).join(", ")
     : `No ${plural[pickKind]} picked`;
-  return <Typography variant="body2" data-testid="chosen" role="status" sx={{ fontWeight: 600 }}>{words}</Typography>;
+  return <Typography variant="body2" data-testid="chosen" role="status" sx={{ flexShrink: 0, fontWeight: 600 }}>{words}</Typography>;
 }
 
 function OutOfSight() {
@@ -52,6 +54,7 @@ function OutOfSight() {
 
 function countsOf(shown: PieceState | undefined, unit: Unit): string {
   if (!shown) return "No pieces yet";
+  if (shown.images) return `${shown.name}: ${shown.images} images; ${lengthsWords(shown.size, unit)}`;
   if (shown.curve) return curveWords(shown, shown.curve, unit);
   const open = shown.open_edge_count ? `; ${shown.open_edge_count} open edges` : "";
   const symmetry = shown.symmetry ? `; ${shown.symmetry.words}` : "";
@@ -71,9 +74,26 @@ function Counts() {
   const words = useDesign((s) => countsOf((s.preview ?? s.design)?.pieces.find((p) => p.id === piece) ?? s.design?.pieces[0], unit));
   const crosses = useDesign((s) => (s.preview ?? s.design)?.pieces.find((p) => p.id === piece)?.curve?.crosses);
   return (
-    <Typography variant="body2" color="text.secondary" data-testid="counts">
+    <Typography variant="body2" color="text.secondary" data-testid="counts" title={words} sx={{ minWidth: 80, flexShrink: 1, overflow: "hidden", textOverflow: "ellipsis" }}>
       {words}
       {piece && crosses?.length ? <ShowWhere piece={piece} place={{ points: crosses }} /> : null}
+    </Typography>
+  );
+}
+
+/** How near the images of a repeat come to one another: of the one that is nearest to itself. */
+function Gaps() {
+  const list = useGaps((s) => s.list);
+  const unit = useUnit();
+  const least = list.reduce<ShownGap | null>((best, gap) => (best && best.distance <= gap.distance ? best : gap), null);
+  const name = useDesign((s) => (s.preview ?? s.design)?.pieces.find((p) => p.id === least?.piece)?.name ?? "");
+  if (!least) return null;
+  const wide = lengthWords(Math.abs(least.distance), unit);
+  const words = { apart: `${wide} between images of`, touch: "Touch: images of", overlap: `Overlap by ${wide}: images of` }[least.state];
+  return (
+    <Typography variant="body2" data-testid="gap" role="status" sx={{ flexShrink: 0, fontWeight: 600, color: least.state === "apart" ? undefined : "error.main" }}>
+      {words} {name}
+      <ShowWhere piece={least.piece} place={{ points: [least.from] }} />
     </Typography>
   );
 }
@@ -128,7 +148,7 @@ function ClickHint() {
     if (!hover) return "Drag a box to pick many; right drag turns the view";
     return `Click takes ${hover.kind} ${hover.kind === "piece" ? name : hover.id}${picked ? "; Shift adds or takes away" : ""}`;
   };
-  return <Typography variant="body2" color="text.secondary" sx={{ ml: "auto" }}>{words()}</Typography>;
+  return <Typography variant="body2" color="text.secondary" sx={{ ml: "auto", flexShrink: 0 }}>{words()}</Typography>;
 }
 
 /** Of the picked vertices of the cage, the one nearest to any component. */

@@ -1,6 +1,7 @@
 /** What is drawn over the form for a moment: points being set, the pivot, the section's edge, and clearances. */
 import { BufferAttribute, BufferGeometry, CanvasTexture, Group, Points, PointsMaterial } from "three";
 import { useShow } from "../live/stores/show";
+import { useGaps } from "../live/stores/gaps";
 import { useNear } from "../live/stores/near";
 import { colours } from "../theme/colours";
 import { Combs } from "./combs";
@@ -23,10 +24,12 @@ export class Overlay {
   private readonly dots = dots(9);
   private readonly hover = dots(13, true);
   private readonly pivot = dots(17, true);
+  /** Where images come nearest to one another. */
+  private readonly places = dots(15, true);
 
   constructor() {
     for (const line of [this.path, this.next, this.gap, this.short]) this.group.add(line.object);
-    this.group.add(this.dots, this.hover, this.pivot, this.combs.group);
+    this.group.add(this.dots, this.hover, this.pivot, this.places, this.combs.group);
   }
 
   draw(): void {
@@ -43,8 +46,10 @@ export class Overlay {
     put(this.hover, hover ? hover.point : [], hover ? spotTones[hover.on] : colours.hover);
     put(this.pivot, useShow.getState().pivot ?? [], colours.otter);
     const near = useNear.getState().list;
-    const short = near.filter((n) => n.distance < n.asked);
-    const long = near.filter((n) => n.distance >= n.asked && n.asked > 0);
+    const gaps = useGaps.getState().list;
+    const short = [...near.filter((n) => n.distance < n.asked), ...gaps.filter((g) => g.state !== "apart")];
+    put(this.places, gaps.flatMap((g) => g.from), colours.fault);
+    const long = [...near.filter((n) => n.distance >= n.asked && n.asked > 0), ...gaps.filter((g) => g.state === "apart")];
     for (const [line, list] of [[this.gap, long], [this.short, short]] as const) {
       draw(line, list.flatMap((n) => [...n.from, ...n.to]), [...Array(2 * list.length).keys()]);
     }
@@ -53,7 +58,7 @@ export class Overlay {
   dispose(): void {
     this.combs.dispose();
     for (const line of [this.path, this.next, this.gap, this.short]) line.dispose();
-    for (const points of [this.dots, this.hover, this.pivot]) points.geometry.dispose();
+    for (const points of [this.dots, this.hover, this.pivot, this.places]) points.geometry.dispose();
   }
 }
 

@@ -2,6 +2,7 @@
 import { Matrix4, type Plane, Ray, Vector3 } from "three";
 import type { CageArrays, Kind } from "../model/types";
 import { withinLine } from "../model/vec";
+import type { CopyView } from "./copyView";
 import type { PieceView } from "./pieceView";
 import { projected } from "./projected";
 import type { Screen } from "./screen";
@@ -36,6 +37,7 @@ export class Picker {
     private readonly views: PieceView[],
     private readonly through: boolean,
     planes: Plane[] = [],
+    private readonly copies: CopyView[] = [],
   ) {
     this.sight = new Sight(screen, views, planes);
     this.toScreen.multiplyMatrices(screen.camera.projectionMatrix, screen.camera.matrixWorldInverse);
@@ -68,7 +70,7 @@ export class Picker {
   at(kind: Kind, x: number, y: number): Hit | null {
     if (kind === "face") return this.faceAt(x, y);
     if (kind === "piece") {
-      const hit = this.faceAt(x, y) ?? this.at("edge", x, y) ?? this.curveAt(x, y);
+      const hit = this.copyAt(x, y) ?? this.faceAt(x, y) ?? this.at("edge", x, y) ?? this.curveAt(x, y);
       return hit && { ...hit, kind, id: 0 };
     }
     let best: { hit: Hit; distance: number } | null = null;
@@ -80,6 +82,19 @@ export class Picker {
       if (first && (!best || first.distance < best.distance)) best = { hit: { piece: view.id, kind, id: first.id }, distance: first.distance };
     }
     return best?.hit ?? null;
+  }
+
+  /** The piece of which an image is met before anything else: images are taken as wholes only. */
+  private copyAt(x: number, y: number): Hit | null {
+    if (!this.copies.length) return null;
+    const ray = this.ray(x, y);
+    let best: { piece: string; distance: number } | null = null;
+    for (const copy of this.copies) {
+      const distance = copy.meets(ray);
+      if (distance !== null && (!best || distance < best.distance)) best = { piece: copy.id, distance };
+    }
+    const front = best && this.views.map((view) => (view.hasFaces ? this.sight.first(view.surfaceRays, ray) : null));
+    return best && !front?.some((hit) => hit && hit.distance < best.distance) ? { piece: best.piece, kind: "piece", id: 0 } : null;
   }
 
   /** The curve whose line runs nearest to the pointer. */

@@ -57,7 +57,8 @@ const creaseWidths = [
 
 export class PieceView {
   readonly group = new Group();
-  private readonly surface: BufferGeometry;
+  /** Its images are drawn with it, too. */
+  readonly surface: BufferGeometry;
   private readonly cage: BufferGeometry;
   private readonly surfaceMesh: Mesh<BufferGeometry, MeshMatcapMaterial>;
   private readonly cageMesh: Mesh<BufferGeometry, MeshMatcapMaterial>;

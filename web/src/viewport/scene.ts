@@ -12,6 +12,7 @@ import type { Box } from "../model/vec";
 import { colours } from "../theme/colours";
 import { BodyViews } from "./bodyViews";
 import { type Covered, Eye } from "./camera";
+import { CopyView } from "./copyView";
 import { Grid } from "./grid";
 import { keepView, keptView } from "./keptView";
 import { HiddenPicks } from "./hiddenPicks";
@@ -35,6 +36,7 @@ export class Scene {
   private readonly renderer: WebGLRenderer;
   private readonly three = new Three();
   private readonly views = new Map<string, PieceView>();
+  private readonly copies = new Map<string, CopyView>();
   private readonly grid = new Grid();
   private readonly overlay = new Overlay();
   /** What the section cuts away; empty where there is none. The views share the array. */
@@ -76,7 +78,7 @@ export class Scene {
     this.handle.hide();
     this.stopListening = pieces.listen((changes) => this.take(changes));
     this.resize();
-    this.take([...pieces.byId.keys()].map((id) => ({ id, what: "whole" })));
+    this.take([...pieces.byId.keys(), ...pieces.copies.keys()].map((id) => ({ id, what: "whole" })));
   }
 
   resize(): void {
@@ -130,6 +132,7 @@ export class Scene {
       this.planes.push(new Plane(normal, section.flip ? -section.at : section.at));
     }
     for (const view of this.views.values()) this.dress(view);
+    for (const copy of this.copies.values()) this.dressCopy(copy);
     this.dressBodies();
     // Side by side the two stand elsewhere than the references that they were built around.
     const { compare } = useShow.getState();
@@ -151,7 +154,8 @@ export class Scene {
     this.refresh();
     const { camera, target, back } = this.eye;
     const screen = { camera, width: this.host.clientWidth, height: this.host.clientHeight, middle: target, back };
-    return new Picker(screen, views, through, this.planes);
+    const copies = [...this.copies.values()].filter((copy) => copy.group.visible && !this.states.get(copy.id)?.locked);
+    return new Picker(screen, views, through, this.planes, copies);
   }
 
   view(id: string | null): PieceView | null {
@@ -189,6 +193,7 @@ export class Scene {
       // Copies and bodies joined to it reach further than the form itself.
       if (this.showsBody(view.id)) box.union(this.bodies.boxOf(view.id));
     }
+    for (const copy of this.copies.values()) if (this.isShown(copy.id)) for (const corner of copy.corners()) box.expandByPoint(corner);
     if (this.references.group.visible) for (const corner of this.references.corners()) box.expandByPoint(corner);
     this.eye.fit(box, this.covered(150));
     this.fitted = !box.isEmpty();
@@ -227,6 +232,9 @@ export class Scene {
         highest = Math.max(highest, positions[i]);
       }
     }
+    for (const copy of this.copies.values())
+      if (this.isShown(copy.id))
+        for (const { z } of copy.corners()) [lowest, highest] = [Math.min(lowest, z), Math.max(highest, z)];
     const bottom = useShow.getState().bodies ? this.bodies.lowest : Infinity;
     lowest = Math.min(lowest, bottom);
     this.floor = Number.isFinite(lowest) ? lowest - 0.03 * Math.max(highest - lowest, 10) : 0;
@@ -260,7 +268,7 @@ export class Scene {
     clearTimeout(this.soon);
     this.hidden.dispose();
     this.stopListening();
-    for (const view of this.views.values()) view.dispose();
+    for (const view of [...this.views.values(), ...this.copies.values()]) view.dispose();
     this.references.dispose();
     this.bodies.dispose();
     this.overlay.dispose();
@@ -301,6 +309,7 @@ export class Scene {
         held.dispose();
         this.views.delete(id);
       }
+      this.dropCopy(id);
       const arrays = pieces.byId.get(id);
       if (what === "whole" && arrays) {
         const view = new PieceView(id, arrays, this.planes);
@@ -309,6 +318,7 @@ export class Scene {
         this.dress(view);
       }
     }
+    this.layCopies();
     // While points are being set the view must not jump away from under the pointer.
     const setting = toolInHand()?.pointing !== undefined;
     if (setting && this.views.size) this.fitted = true;
@@ -316,6 +326,37 @@ export class Scene {
     if (!this.views.size) this.fitted = false;
     this.layFloor();
     this.draw();
+  }
+
+  private dropCopy(id: string): void {
+    const copy = this.copies.get(id);
+    if (!copy) return;
+    this.three.remove(copy.group);
+    copy.dispose();
+    this.copies.delete(id);
+  }
+
+  /** Images are laid anew where their places or what they are of was made anew. */
+  private layCopies(): void {
+    for (const [id, frames] of pieces.copies) {
+      const held = this.copies.get(id);
+      const bases = frames.map(({ of }) => this.views.get(of));
+      if (held && bases.every((base) => base && held.isOf(base))) continue;
+      this.dropCopy(id);
+      const copy = new CopyView(id, frames, (of) => this.view(of), this.planes);
+      this.copies.set(id, copy);
+      this.three.add(copy.group);
+      this.dressCopy(copy);
+    }
+  }
+
+  private dressCopy(copy: CopyView): void {
+    const { kind, piece, others, picked, hover } = this.marked;
+    const { material, glass, compare } = useShow.getState();
+    const held = kind === "piece" && ((piece === copy.id && picked.length > 0) || others.includes(copy.id));
+    const marked = held ? "picked" : hover?.piece === copy.id ? "hover" : "plain";
+    const shown = this.isShown(copy.id) && !this.showsBody(copy.id) && !compare;
+    copy.dress({ shown, material, colour: this.states.get(copy.id)?.colour ?? "clay", glass: glass.includes(copy.id), marked });
   }
 
   private showsBody(id: string): boolean {

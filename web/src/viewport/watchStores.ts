@@ -3,6 +3,7 @@ import { useBodies } from "../live/stores/bodies";
 import { useCurves } from "../live/stores/curves";
 import { useDesign } from "../live/stores/design";
 import { useEnds } from "../live/stores/ends";
+import { useGaps } from "../live/stores/gaps";
 import { useNear } from "../live/stores/near";
 import { useHover, usePicking } from "../live/stores/picking";
 import { useProblem } from "../live/stores/problem";
@@ -28,7 +29,7 @@ export function watchStores(scene: Scene): () => void {
     }),
     // The handle and its beads stand where the values put them, and some marks go with the station.
     useSession.subscribe((now, before) => (now.station === before.station ? scene.drawSoon() : marks())),
-    ...[useSketch, useSpot, useNear, useCurves].map((store) => store.subscribe(draw)),
+    ...[useSketch, useSpot, useNear, useCurves, useGaps].map((store) => store.subscribe(draw)),
     useShown.subscribe((now, before) => {
       marks();
       if (now.turn !== before.turn && now.place) scene.see(pointsOf(now.piece, now.place));

@@ -6,11 +6,14 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 from typing import ClassVar, Literal
 
+import numpy as np
+
 from zinc_otter.core.cage.plane import Plane
 from zinc_otter.core.cage.symmetry import Group, mirrored_copy
 from zinc_otter.core.curve.curve import Curve
 from zinc_otter.core.form import Form
 from zinc_otter.core.growth.base import Growth, NameOf, Outgrowth
+from zinc_otter.core.repeated import Images, Repeated, chained
 
 _ACROSS_X = Plane((0.0, 0.0, 0.0), (1.0, 0.0, 0.0))
 
@@ -33,6 +36,11 @@ class MirroredCopy(Growth):
         (form,) = forms
         if isinstance(form, Curve):
             return Outgrowth(form.with_points(Group((self.plane,)).moved(1, form.points)))
+        if isinstance(form, Repeated):
+            motion = np.eye(4)
+            matrix, offset, _ = Group((self.plane,)).generators[0]
+            motion[:3, :3], motion[:3, 3] = matrix, offset
+            return Outgrowth(Repeated(tuple(Images(p.cage, chained([motion], p.motions)) for p in form.parts)))
         return Outgrowth(mirrored_copy(form, self.plane))
 
     def deed(self, name_of: NameOf) -> str:

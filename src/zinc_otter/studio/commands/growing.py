@@ -3,13 +3,18 @@
 from __future__ import annotations
 
 from dataclasses import replace
-from typing import Literal
+from typing import Annotated, Literal
+
+from pydantic import Field
 
 from zinc_otter.core.errors import BadSelectionError
 from zinc_otter.core.growth.base import NameOf
+from zinc_otter.core.growth.repeat import Repeat
+from zinc_otter.core.repeated import Images, Repeated
 from zinc_otter.studio.commands.base import Command, Name, Outcome, PieceId
 from zinc_otter.studio.design import Design, FollowsError
 from zinc_otter.studio.growths import AnyGrowth
+from zinc_otter.studio.images import motions_of
 
 
 class Grow(Command):
@@ -57,6 +62,34 @@ class Regrow(Command):
     def title(self, design: Design) -> str:
         deed = self.growth.deed(_names(design))
         return f"{design.piece(self.piece).name}: {deed[:1].lower()}{deed[1:]}"
+
+
+class TakeImageOut(Command):
+    """Let one image of a repeat become a piece of its own, which follows nothing; ``image`` counts from 0 through all."""
+
+    kind: Literal["take-image-out"] = "take-image-out"
+    piece: PieceId
+    image: Annotated[int, Field(ge=0, le=4096)]
+
+    def apply(self, design: Design) -> Outcome:
+        piece = design.free_piece(self.piece)
+        growth, form = piece.grown, piece.form
+        if not isinstance(growth, Repeat) or not isinstance(form, Repeated):
+            raise BadSelectionError(f"{piece.name} is no repeat.")
+        if self.image >= form.count:
+            raise BadSelectionError(f"{piece.name} has {form.count} images, counted from 0; there is no {self.image}.")
+        if len(form.parts) > 1 or len(form.parts[0].motions) != len(motions_of(design, growth)):
+            raise BadSelectionError("Of a repeat of several pieces no image stands alone: make it independent.")
+        cage = Images(form.parts[0].cage, form.parts[0].motions[self.image][None]).cages()[0]
+        places = growth.count * (growth.rows if growth.way == "rows" else 1)
+        kept = [k for k in range(places) if k not in growth.left_out and not (k == 0 and growth.own)]
+        original = design.piece(growth.originals[0])
+        design, made = design.with_new_piece(f"{original.name}, taken out", cage, like=piece)
+        left = replace(growth, left_out=tuple(sorted((*growth.left_out, kept[self.image]))))
+        return Outcome(design.with_piece(design.regrown(replace(piece, grown=left))), made.id)
+
+    def title(self, design: Design) -> str:
+        return f"Took an image out of {design.piece(self.piece).name}"
 
 
 class LetBack(Command):

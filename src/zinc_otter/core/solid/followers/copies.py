@@ -189,6 +189,17 @@ class RepeatAlong(_Copies):
 
 
 @dataclass(frozen=True)
+class AtPlaces(_Copies):
+    """The body at each of some ``places``, rows of motions (4, 4): what a repeat of pieces comes to in Make."""
+
+    what: ClassVar[str] = "Images"
+    places: tuple[tuple[float, ...], ...] = ()
+
+    def motions(self) -> Sequence[Floats]:
+        return list(np.array(self.places).reshape(-1, 4, 4))
+
+
+@dataclass(frozen=True)
 class ScaleToSize(Follower):
     """Scale evenly about ``about`` until ``measure`` is ``length`` mm: an extent, or the distance of two points.
 

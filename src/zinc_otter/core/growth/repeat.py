@@ -1,0 +1,148 @@
+"""Other pieces again and again: round an axis, in rows, along a curve."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+from typing import ClassVar, Literal
+
+import numpy as np
+from scipy.spatial.transform import Rotation
+
+from zinc_otter.core.cage.plane import Vec, plane_at
+from zinc_otter.core.cage.topology import Floats
+from zinc_otter.core.curve.curve import Curve
+from zinc_otter.core.curve.frames import minimal_frames, upright_frames
+from zinc_otter.core.curve.pieces import pieces_of
+from zinc_otter.core.errors import BadNumberError
+from zinc_otter.core.form import Form
+from zinc_otter.core.growth.base import Growth, GrowthError, NameOf, Outgrowth
+from zinc_otter.core.repeated import Images, Repeated, chained
+from zinc_otter.core.words import number
+
+MOST_COPIES = 256
+MOST_IN_ALL = 2_048
+
+
+@dataclass(frozen=True)
+class Repeat(Growth):
+    """``count`` images of the ``originals`` (ids), which are the first of them while the ``phase`` is 0.
+
+    - "round": about the axis ``along`` through ``point``, over ``degrees``
+    - "rows": by ``step`` mm, and ``rows`` of them by ``aside`` mm
+    - "curve": along the curve ``rail``, evenly by its length, turning with it; ``upright`` holds their z
+
+    ``phase`` moves all by so many steps: a half lays them between. ``left_out`` are images that stand on their own by now.
+    """
+
+    what: ClassVar[str] = "Repeat"
+    pulled: ClassVar[bool] = False
+    originals: tuple[str, ...] = ()
+    way: Literal["round", "rows", "curve"] = "round"
+    count: int = 6
+    point: Vec = (0.0, 0.0, 0.0)
+    along: Vec = (0.0, 0.0, 1.0)
+    degrees: float = 360.0
+    step: Vec = (20.0, 0.0, 0.0)
+    rows: int = 1
+    aside: Vec = (0.0, 20.0, 0.0)
+    rail: str = ""
+    upright: bool = False
+    phase: float = 0.0
+    left_out: tuple[int, ...] = ()
+    kind: Literal["repeat"] = "repeat"
+
+    def __post_init__(self) -> None:
+        super().__post_init__()
+        if not 1 <= self.count <= MOST_COPIES or not 1 <= self.rows <= MOST_COPIES:
+            raise BadNumberError(f"A piece is repeated 1 to {MOST_COPIES} times; {self.count} were asked for.")
+        if self.way == "curve" and not self.rail:
+            raise GrowthError("Say along which curve it is to be repeated.")
+
+    @property
+    def sources(self) -> tuple[str, ...]:
+        return (*self.originals, self.rail) if self.way == "curve" else self.originals
+
+    @property
+    def own(self) -> bool:
+        """Whether the originals are the first of the images themselves."""
+        return self.phase == 0 and self.way != "curve"
+
+    def motions(self, rail: Curve | None = None) -> Floats:
+        """(k, 4, 4) of all images that it makes, the originals' own place not among them."""
+        places = self._places(rail)
+        kept = [k for k in range(len(places)) if k not in self.left_out and not (k == 0 and self.own)]
+        return places[kept]
+
+    def grow(self, forms: Sequence[Form]) -> Outgrowth:
+        originals = list(forms[: len(self.originals)])
+        rail = forms[-1] if self.way == "curve" else None
+        if rail is not None and not isinstance(rail, Curve):
+            raise GrowthError("It is repeated along a curve; pick one.")
+        motions = self.motions(rail)
+        parts: list[Images] = []
+        for form in originals:
+            if isinstance(form, Curve):
+                raise GrowthError("Curves are not repeated by themselves: repeat what has grown from them.")
+            for part in form.parts if isinstance(form, Repeated) else (Images(form, np.eye(4)[None]),):
+                parts.append(Images(part.cage, chained(motions, part.motions)))
+        total = sum(len(part.motions) for part in parts)
+        if total > MOST_IN_ALL:
+            raise GrowthError(f"That would be {total:,} images; {MOST_IN_ALL:,} are the most.")
+        if not total:
+            raise GrowthError("Nothing is left to be repeated: all images stand on their own.")
+        return Outgrowth(Repeated(tuple(parts)))
+
+    def deed(self, name_of: NameOf) -> str:
+        names = " and ".join(name_of(one) for one in self.originals)
+        if self.way == "rows":
+            return f"Repeated {names} {self.count}" + (f" by {self.rows}" if self.rows > 1 else "") + " times in rows"
+        if self.way == "curve":
+            return f"Repeated {names} {self.count} times along {name_of(self.rail)}"
+        part = "" if abs(self.degrees) == 360 else f" over {number(self.degrees)}°"
+        return f"Repeated {names} {self.count} times round an axis{part}"
+
+    def _places(self, rail: Curve | None) -> Floats:
+        if self.way == "round":
+            whole = abs(self.degrees) == 360
+            step = self.degrees / (self.count if whole else max(self.count - 1, 1))
+            axis = plane_at(self.point, self.along)
+            return np.array([_turn(axis.point, axis.normal, (k + self.phase) * step) for k in range(self.count)])
+        if self.way == "rows":
+            shifts = [
+                (k + self.phase) * np.asarray(self.step) + row * np.asarray(self.aside)
+                for row in range(self.rows)
+                for k in range(self.count)
+            ]
+            return np.array([_shift(by) for by in shifts])
+        assert rail is not None
+        return self._along(rail)
+
+    def _along(self, rail: Curve) -> Floats:
+        """What stands at the origin, z up and y ahead, is carried along the rail."""
+        made = pieces_of(rail)
+        steps = self.count if rail.closed else max(self.count - 1, 1)
+        lengths = np.mod((np.arange(self.count) + self.phase) / steps, 1.0 + (0 if rail.closed else 1e-12)) * made.length
+        order = np.argsort(lengths, kind="stable")
+        places = made.places_at(lengths[order])
+        frames = upright_frames(made, places) if self.upright else minimal_frames(made, places, (0.0, 0.0, 1.0))
+        motions = np.tile(np.eye(4), (self.count, 1, 1))
+        across = np.cross(frames.along, frames.up if self.upright else frames.side)
+        top = frames.up if self.upright else frames.side
+        motions[order, :3, 0], motions[order, :3, 1], motions[order, :3, 2] = across, frames.along, top
+        motions[order, :3, 3] = frames.points
+        return motions
+
+
+def _turn(point: Vec, along: Vec, degrees: float) -> Floats:
+    matrix = np.eye(4)
+    if degrees:
+        matrix[:3, :3] = Rotation.from_rotvec(np.asarray(along) * np.radians(degrees)).as_matrix()
+        matrix[:3, 3] = np.asarray(point) - matrix[:3, :3] @ np.asarray(point)
+    return matrix
+
+
+def _shift(by: Floats) -> Floats:
+    matrix = np.eye(4)
+    matrix[:3, 3] = by
+    return matrix
