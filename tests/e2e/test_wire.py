@@ -22,9 +22,13 @@ class Wires(VerbCase):
             self.page.keyboard.press(key)
             self.screen.settled()
 
+    def euler_of(self, piece: str) -> int:
+        cage = self.screen.cage(piece)
+        return len(cage["positions"]) - len(cage["edges"]) + len(cage["faces"])
+
     def around_points(self, points: np.ndarray) -> np.ndarray:
         """How far each of some points lies from the nearest of the smooth surface."""
-        made = self.server.get(f"/api/designs/{self.screen.design_id}/pieces/p1/surface?level=4")
+        made = self.server.get(f"/api/designs/{self.screen.design_id}/pieces/p2/surface?level=4")
         surface = np.array(made["positions"])
         return np.array([np.linalg.norm(surface - p, axis=1).min() for p in points])
 
@@ -43,9 +47,11 @@ class Wires(VerbCase):
         self.page.get_by_text("mm of wire").wait_for()
         self.page.keyboard.press("Enter")
         self.screen.steps(1)
-        cage = self.screen.cage()
-        self.assertEqual(len(cage["faces"]), 3 * 3 * 8 + 2)
-        self.assertEqual(self.euler(), 2)
+        # Two pieces: the line, which is in hand, and the wire that follows it.
+        self.assertEqual([p["name"] for p in self.screen.state()["pieces"]], ["Wire, its line", "Wire"])
+        self.assertEqual(len(self.screen.cage("p1")["positions"]), 4)
+        self.assertEqual(len(self.screen.cage("p2")["faces"]), 3 * 3 * 8 + 2)
+        self.assertEqual(self.euler_of("p2"), 2)
         self.page.get_by_label("Steps").get_by_text("Drew a wire, ⌀ 3 mm, through 4 points").wait_for()
         # Its middle runs through what was clicked: the surface is 1.5 mm from each point that is no end.
         inner = np.array(self.corners[1:3], dtype=float)
@@ -68,6 +74,6 @@ class Wires(VerbCase):
         self.page.keyboard.press("Enter")
         self.screen.steps(1)
         # A ring: as many edges as vertices and faces together.
-        self.assertEqual(self.euler(), 0)
-        self.assertEqual(len(self.screen.cage()["faces"]), 4 * 3 * 8)
+        self.assertEqual(self.euler_of("p2"), 0)
+        self.assertEqual(len(self.screen.cage("p2")["faces"]), 4 * 3 * 8)
         np.testing.assert_allclose(self.around_points(np.array(self.corners, dtype=float)), 25.4 / 32, atol=0.2)

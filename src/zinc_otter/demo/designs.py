@@ -5,9 +5,11 @@ from __future__ import annotations
 from collections.abc import Callable
 from typing import Any, Protocol
 
+from zinc_otter.demo.fishing_float import fishing_float
 from zinc_otter.demo.hand import Assets, Hand
 from zinc_otter.demo.hand_bailer import hand_bailer
 from zinc_otter.demo.paddle_grip import paddle_grip
+from zinc_otter.demo.ripple_bangle import ripple_bangle
 from zinc_otter.demo.scoop import scoop
 from zinc_otter.demo.tide_lantern import tide_lantern
 from zinc_otter.demo.toggle import toggle
@@ -21,6 +23,8 @@ DEMOS: tuple[tuple[str, Callable[[Hand], None]], ...] = (
     ("Hand bailer", hand_bailer),
     ("Dry-bag toggle", toggle),
     ("Bailing scoop", scoop),
+    ("Ripple bangle", ripple_bangle),
+    ("Fishing float", fishing_float),
 )
 
 

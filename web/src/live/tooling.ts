@@ -39,15 +39,15 @@ export function afresh(): void {
 
 const layAside = () => useSession.setState({ toolId: null });
 
-export function takeTool(id: string | null): void {
+export function takeTool(id: string | null, as: { regrowing?: string; values?: Values } = {}): void {
   callOff();
   showNothing();
   const tool = tools().get(id);
   clearSketch();
   useSketch.setState({ on: null });
-  useFollowers.setState({ editing: null, regrowing: null });
+  useFollowers.setState({ editing: null, regrowing: as.regrowing ?? null });
   useBodies.setState(nothingMeant);
-  useSession.setState({ toolId: tool?.id ?? null, values: initialValues(fieldsOf(tool)), touched: false, typedSince: false });
+  useSession.setState({ toolId: tool?.id ?? null, values: { ...initialValues(fieldsOf(tool)), ...as.values }, touched: false, typedSince: false });
   useProblem.setState({ problem: null });
   if (tool) begin(tool);
   weigh();
@@ -195,11 +195,9 @@ export function takeFile(file: File): boolean {
 export function editGrowth(piece: string, growth: AnyGrowth): void {
   const tool = tools().forGrowth(growth);
   if (!tool?.readsGrowth) return;
-  takeTool(tool.id);
-  useFollowers.setState({ regrowing: piece });
   usePicking.setState({ piece, picked: [], others: [] });
+  takeTool(tool.id, { regrowing: piece, values: tool.readsGrowth(growth) as Values });
   useProblem.setState(noProblem);
-  useSession.setState(({ values }) => ({ values: { ...values, ...tool.readsGrowth?.(growth) } }));
 }
 
 /** Take up a follower's tool with its numbers, to change it. */

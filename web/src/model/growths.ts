@@ -1,5 +1,12 @@
 /** What a grown piece grows from. */
-import type { AnyGrowth } from "./types";
+import type { AnyGrowth, Command, PieceState } from "./types";
+
+/** The command that lets a grown piece grow otherwise, or null where it grows so already. */
+export function regrowth(piece: PieceState, growth: AnyGrowth): Command | null {
+  const before = piece.grown as Record<string, unknown> | null;
+  const alike = Object.entries(growth).every(([key, value]) => JSON.stringify(value) === JSON.stringify(before?.[key]));
+  return alike ? null : { kind: "regrow", piece: piece.id, growth };
+}
 
 /** The ids of the pieces that it grows from. */
 export function sourcesOf(growth: AnyGrowth): string[] {

@@ -4586,6 +4586,8 @@ export interface components {
         /**
          * Loft
          * @description The surface through ``curves`` (ids), in the order in which they lie; ``count`` points round where it is above 0.
+         *
+         *     Closed curves may have flat ``ends``.
          */
         "Loft-Input": {
             /**
@@ -4609,6 +4611,12 @@ export interface components {
              */
             closed?: boolean;
             /**
+             * Ends
+             * @default open
+             * @enum {string}
+             */
+            ends?: "open" | "flat";
+            /**
              * @description discriminator enum property added by openapi-typescript
              * @enum {string}
              */
@@ -4617,6 +4625,8 @@ export interface components {
         /**
          * Loft
          * @description The surface through ``curves`` (ids), in the order in which they lie; ``count`` points round where it is above 0.
+         *
+         *     Closed curves may have flat ``ends``.
          */
         "Loft-Output": {
             /**
@@ -4639,6 +4649,12 @@ export interface components {
              * @default false
              */
             closed?: boolean;
+            /**
+             * Ends
+             * @default open
+             * @enum {string}
+             */
+            ends?: "open" | "flat";
             /**
              * @description discriminator enum property added by openapi-typescript
              * @enum {string}
@@ -8635,6 +8651,8 @@ export interface components {
         /**
          * Loft
          * @description The surface through ``curves`` (ids), in the order in which they lie; ``count`` points round where it is above 0.
+         *
+         *     Closed curves may have flat ``ends``.
          */
         Loft: {
             /**
@@ -8657,6 +8675,12 @@ export interface components {
              * @default false
              */
             closed?: boolean;
+            /**
+             * Ends
+             * @default open
+             * @enum {string}
+             */
+            ends?: "open" | "flat";
             /**
              * Kind
              * @default loft

@@ -13,13 +13,17 @@ from zinc_otter.core.growth.base import Growth, NameOf, Outgrowth, curve_of
 
 @dataclass(frozen=True)
 class Loft(Growth):
-    """The surface through ``curves`` (ids), in the order in which they lie; ``count`` points round where it is above 0."""
+    """The surface through ``curves`` (ids), in the order in which they lie; ``count`` points round where it is above 0.
+
+    Closed curves may have flat ``ends``.
+    """
 
     what: ClassVar[str] = "Loft"
     curves: tuple[str, ...] = ()
     each: int = 1
     count: int = 0
     closed: bool = False
+    ends: Literal["open", "flat"] = "open"
     kind: Literal["loft"] = "loft"
 
     @property
@@ -28,7 +32,7 @@ class Loft(Growth):
 
     def grow(self, forms: Sequence[Form]) -> Outgrowth:
         curves = [curve_of(form, "A loft") for form in forms]
-        made = loft(curves, count=self.count or None, each=self.each, closed=self.closed)
+        made = loft(curves, count=self.count or None, each=self.each, closed=self.closed, ends=self.ends)
         return Outgrowth(made.cage, made.suspect, made.remarks)
 
     def deed(self, name_of: NameOf) -> str:

@@ -1,6 +1,6 @@
 import { drawn } from "../../model/tool";
 import { choice, count } from "../shared/fields";
-import { growthTool } from "../shared/growth";
+import { curvesInHand, growthTool } from "../shared/growth";
 
 export const tool = growthTool({
   id: "loft",
@@ -14,9 +14,11 @@ export const tool = growthTool({
     each: count("Faces between", 1, 1, { max: 64 }),
     count: count("Faces round", 0, 0, { max: 400, help: "0: as many as the curve with the most points" }),
     closed: choice("Goes", { no: "from first to last", yes: "round to the first again" }),
+    ends: choice("Ends", { open: "open", flat: "flat" }),
   },
+  shown: { ends: (v, context) => v.closed === "no" && curvesInHand(context).every((p) => p.curve?.closed) },
   kind: "loft",
   curves: [2, 200],
-  make: (v, curves) => ({ kind: "loft", curves, each: v.each, count: v.count, closed: v.closed === "yes" }),
-  read: (g) => ({ each: g.each, count: g.count, closed: g.closed ? "yes" : "no" }),
+  make: (v, curves) => ({ kind: "loft", curves, each: v.each, count: v.count, closed: v.closed === "yes", ends: v.ends }),
+  read: (g) => ({ each: g.each, count: g.count, closed: g.closed ? "yes" : "no", ends: g.ends }),
 });

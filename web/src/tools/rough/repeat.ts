@@ -1,5 +1,6 @@
 import type { Context } from "../../model/context";
 import type { ValuesOf } from "../../model/fields";
+import { regrowth } from "../../model/growths";
 import { drawn, verb } from "../../model/tool";
 import type { AnyGrowth, PieceState } from "../../model/types";
 import type { Vec } from "../../model/vec";
@@ -100,6 +101,6 @@ export const tool = verb({
     const ids = regrowing?.grown?.kind === "repeat" ? (regrowing.grown.originals ?? []) : originals(context).map((p) => p.id);
     const growth = ids.length ? made(v, [...ids], context) : null;
     if (!growth) return null;
-    return regrowing ? { kind: "regrow", piece: regrowing.id, growth } : { kind: "grow", growth, name: null };
+    return regrowing ? regrowth(regrowing, growth) : { kind: "grow", growth, name: null };
   },
 });

@@ -1,7 +1,7 @@
 /** The shape that the tools of growing forms share: one card to let one grow, and the same to let it grow otherwise. */
 import type { Context } from "../../model/context";
 import type { Fields, ValuesOf } from "../../model/fields";
-import { sourcesOf } from "../../model/growths";
+import { regrowth, sourcesOf } from "../../model/growths";
 import { type Tool, verb, type VerbOf } from "../../model/tool";
 import type { AnyGrowth, PieceState } from "../../model/types";
 
@@ -39,7 +39,7 @@ export function growthTool<const F extends Fields, const K extends Kind>({ kind,
     missing: (context) => (context.regrowing || curvesInHand(context).length >= least ? null : needed),
     command(values, context) {
       const { regrowing } = context;
-      if (regrowing?.grown) return { kind: "regrow", piece: regrowing.id, growth: make(values, sourcesOf(regrowing.grown), context) };
+      if (regrowing?.grown) return regrowth(regrowing, make(values, sourcesOf(regrowing.grown), context));
       const from = curvesInHand(context).slice(0, most);
       if (from.length < least) return null;
       return { kind: "grow", growth: make(values, from.map((p) => p.id), context), name: null };

@@ -3,13 +3,15 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
+from typing import Literal
 
 import numpy as np
 
+from zinc_otter.core.cage.shells import shell_volumes
 from zinc_otter.core.cage.topology import Floats
 from zinc_otter.core.curve.curve import Curve, CurveError, unchecked
 from zinc_otter.core.curve.fitting import Fitted, resampled, smoothed, strays
-from zinc_otter.core.curve.growing.grid import Grown, grid_cage
+from zinc_otter.core.curve.growing.grid import Grown, grid_cage, with_caps
 from zinc_otter.core.curve.pieces import pieces_of
 from zinc_otter.core.curve.solving import solved
 from zinc_otter.core.errors import BadNumberError
@@ -19,12 +21,16 @@ _MARKS = 96
 """Places by which two curves are laid onto one another."""
 
 
-def loft(curves: Sequence[Curve], *, count: int | None = None, each: int = 1, closed: bool = False) -> Grown:
+def loft(
+    curves: Sequence[Curve], *, count: int | None = None, each: int = 1, closed: bool = False,
+    ends: Literal["open", "flat"] = "open",
+) -> Grown:  # fmt: skip
     """The surface through two or more curves, all open or all closed; ``closed`` leads from the last to the first again.
 
     They are ordered by where they lie, turned round and begun where they lie nearest to one another, and given ``count``
     control points (the largest of theirs), with the least deviation, which is said. Then each lies in the surface.
-    ``each`` faces lie between two of them. Raises CurveError, BadNumberError.
+    ``each`` faces lie between two of them. Closed curves make a tube that looks outwards, its ends "open" or closed by a
+    "flat" face each. Raises CurveError, BadNumberError.
 
     >>> from zinc_otter.core.curve.making import circle
     >>> rings = [circle(20, 8).with_points(circle(20, 8).points + [0, 0, z]) for z in (0, 30, 10)]
@@ -47,6 +53,14 @@ def loft(curves: Sequence[Curve], *, count: int | None = None, each: int = 1, cl
         rows = _finer(rows, each, closed)
     around = laid[0].closed
     cage = grid_cage(rows.transpose(1, 0, 2), (around, closed))
+    if around and not closed:
+        rings = [np.arange(laid[0].count) * len(rows) + k for k in (0, len(rows) - 1)]
+        capped = with_caps(cage, [rings[0][::-1], rings[1]])
+        if shell_volumes(capped).sum() < 0:
+            # The way that the curves run, and the way past them, look inwards: from the last to the first they do not.
+            cage = grid_cage(rows[::-1].transpose(1, 0, 2), (True, False))
+            capped = with_caps(cage, [rings[0][::-1], rings[1]])
+        cage = capped if ends == "flat" else cage
     columns = laid[0].end
     words = []
     if order != list(range(len(curves))):
