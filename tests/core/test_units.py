@@ -23,6 +23,19 @@ class Values(unittest.TestCase):
         ):  # fmt: skip
             self.assertAlmostEqual(read_number(text, "length"), expected, places=9, msg=text)
 
+    def test_wire_gauges_and_number_drills(self) -> None:
+        """ASTM B258: 0.812 mm for gauge 20, 1.024 for 18, 0.127 for 36; number drills after ASME B94.11M, in inches."""
+        for text, expected in (
+            ("20 ga", 0.812), ("18 gauge", 1.024), ("36 ga", 0.127), ("0 ga", 8.251), ("60 drill", 1.016),
+            ("1 drill", 5.791), ("2 * 20 ga", 1.624), ("20 ga + 1 mm", 1.812),
+        ):  # fmt: skip
+            self.assertAlmostEqual(read_number(text, "length"), expected, delta=6e-4, msg=text)
+        for text in ("41 ga", "2.5 ga", "0 drill", "81 drill", "2 mm ga"):
+            with self.assertRaises(BadNumberError, msg=text):
+                read_number(text, "length")
+        with self.assertRaises(BadNumberError):
+            read_number("20 ga", "angle")
+
     def test_bare_numbers_are_in_the_designs_unit(self) -> None:
         self.assertAlmostEqual(read_number("2", "length", "in"), 50.8)
         self.assertAlmostEqual(read_number("2 + 10 mm", "length", "cm"), 30)

@@ -14,6 +14,7 @@ from starlette.exceptions import HTTPException
 
 from zinc_otter.api import (
     cage_files,
+    curve_files,
     curves,
     design_files,
     designs,
@@ -72,8 +73,8 @@ def create_app(room: Room | None, web: Path = WEB, key: str | None = None) -> Fa
     app.add_middleware(Guard)
     app.add_middleware(Headers)
     problems.install(app)
-    for part in (designs, references, cage_files, geometry, curves, measures, solids, triangle_files, design_files,
-                 print_bench, keeping, live, problem_pages):  # fmt: skip
+    for part in (designs, references, cage_files, curve_files, geometry, curves, measures, solids, triangle_files,
+                 design_files, print_bench, keeping, live, problem_pages):  # fmt: skip
         app.include_router(part.router)
 
     describe(app)

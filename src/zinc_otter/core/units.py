@@ -8,6 +8,7 @@ from functools import cache
 from typing import Any, Literal
 
 from zinc_otter.core.errors import BadNumberError
+from zinc_otter.core.gauges import number_drill, wire_gauge
 
 Asked = Literal["length", "angle", "share", "number"]
 """What a field holds: mm, degrees, per cent, or a plain number."""
@@ -34,6 +35,8 @@ _CONSTANTS = {"pi": math.pi, "π": math.pi}
 _OF_ANGLE = {"sin": math.sin, "cos": math.cos, "tan": math.tan}
 _TO_ANGLE = {"asin": math.asin, "acos": math.acos, "atan": math.atan}
 _FUNCTIONS = {"sqrt", "abs", *_OF_ANGLE, *_TO_ANGLE}
+_SIZES = {"ga": wire_gauge, "gauge": wire_gauge, "drill": number_drill}
+"""What the trade numbers: diameters of wire and of drills."""
 _GROUPED = re.compile(
     r"(?<![\d.,])\d{1,3}(?:(?:,\d{3})+(?![\d,])|(?:\.\d{3}){2,}(?![\d.])|(?:\.\d{3})(?=,\d))"
 )
@@ -46,7 +49,8 @@ def read_number(text: str, asked: Asked, unit: str = "mm") -> float:
     Lengths come back in mm, angles in degrees, shares in per cent. A bare number is taken in ``unit`` (mm, cm or in) for
     a length. ``1 3/8 in`` is one and three eighths. A share may be a ratio: ``1:3`` parts one to three, which is 25 %.
     It knows powers (``2^3``, ``5²``), ``pi``, ``sqrt``, ``abs``, and ``sin``, ``cos``, ``tan`` and their inverses, for
-    which a bare number is in degrees. Raises BadNumberError saying what is wrong.
+    which a bare number is in degrees. ``20 ga`` is the diameter of American wire gauge 20, ``60 drill`` that of a number
+    drill. Raises BadNumberError saying what is wrong.
 
     >>> read_number("3/8 in", "length"), read_number("360/12", "angle"), read_number("1 + 1 mm", "length", "cm")
     (9.525, 30.0, 11.0)
@@ -238,6 +242,8 @@ class _Reader:
         self._at += 1
         if name in _CONSTANTS and _kind(number) == "number":
             return number * _CONSTANTS[name]
+        if name in _SIZES and _kind(number) == "number" and self._asked == "length":
+            return _registry().Quantity(_SIZES[name](float(number.magnitude)), "millimeter")
         if name not in _NAMES:
             known = {"length": _LENGTHS, "angle": _ANGLES, "share": _SHARES}.get(self._asked, {})
             use = f"; use {', '.join(n for n in known if n.isalpha() or n in '°%')}" if known else ""

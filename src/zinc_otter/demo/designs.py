@@ -11,6 +11,7 @@ from zinc_otter.demo.hand_bailer import hand_bailer
 from zinc_otter.demo.paddle_grip import paddle_grip
 from zinc_otter.demo.ripple_bangle import ripple_bangle
 from zinc_otter.demo.scoop import scoop
+from zinc_otter.demo.shade_of_reeds import shade_of_reeds
 from zinc_otter.demo.tide_lantern import tide_lantern
 from zinc_otter.demo.toggle import toggle
 from zinc_otter.studio.shelf import Saved
@@ -25,6 +26,7 @@ DEMOS: tuple[tuple[str, Callable[[Hand], None]], ...] = (
     ("Bailing scoop", scoop),
     ("Ripple bangle", ripple_bangle),
     ("Fishing float", fishing_float),
+    ("Shade of reeds", shade_of_reeds),
 )
 
 

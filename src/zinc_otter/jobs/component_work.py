@@ -12,6 +12,8 @@ from zinc_otter.jobs.bounded import bounded_memory
 if TYPE_CHECKING:
     from zinc_otter.core.formats.cages.cleaning import Cleaning, Finding
     from zinc_otter.core.formats.cages.loaded import Loaded
+    from zinc_otter.core.formats.curves.kinds import Kind, View
+    from zinc_otter.core.formats.curves.paths import Drawn
     from zinc_otter.core.formats.mesh import Mesh
 
 Progress = Callable[[float, str], None]
@@ -57,6 +59,21 @@ def read_cage_file(
 
     with bounded_memory("a cage"):
         return read_cleaned(path.read_bytes(), extension, cleaning, scale)
+
+
+def read_curve_file(progress: Progress, path: Path, extension: str, scale: float) -> list[Drawn]:
+    """Read the curves of a file. Raises FileFormatError."""
+    from zinc_otter.core.formats.curves import read_curves
+
+    with bounded_memory("curves"):
+        return read_curves(path.read_bytes(), extension, scale)
+
+
+def write_curve_file(progress: Progress, drawn: list[Drawn], kind: Kind, view: View) -> bytes:
+    """A file of curves. Raises KernelError."""
+    from zinc_otter.core.formats.curves import write_curves
+
+    return write_curves(drawn, kind, view)
 
 
 @dataclass(frozen=True)

@@ -1,6 +1,6 @@
 /** REST calls. A refusal becomes a Refused error that carries the problem document. */
 import { answered, asked } from "./asking";
-import type { BenchAnswer, Machine, CageFile, SolidFile, Material, Certificate, DesignCard, DesignState, FinderAsk, KeyedJob, FoundState, JobReport, Keeping, Kind, PickRule, Problem, StepState, SurfaceFacts } from "../model/types";
+import type { BenchAnswer, Machine, CageFile, CurveFile, SolidFile, Material, Certificate, DesignCard, DesignState, FinderAsk, KeyedJob, FoundState, JobReport, Keeping, Kind, PickRule, Problem, StepState, SurfaceFacts } from "../model/types";
 
 export class Refused extends Error {
   constructor(readonly problem: Problem) {
@@ -100,6 +100,9 @@ export const service = {
     call<SurfaceFacts | null>("GET", `${piece(design, id)}/surface-facts?${query({ tolerance, angle })}`),
   beginFinder: (design: string, id: string, asked: FinderAsk) =>
     call<KeyedJob>("POST", `${piece(design, id)}/fillet-finder`, asked),
+  readCurves: (file: File, unit: string) => call<CurveFile>("POST", `/curve-files?${query({ name: file.name, unit })}`, file),
+  curvesAddress: (design: string, kind: string, view: string, piece: string | null) =>
+    `/api/designs/${design}/curves-file?${query({ kind, view, ...(piece ? { piece } : {}) })}`,
   readCage: (file: File, given: { unit: string; merge: number; holes: number; pair: boolean }) =>
     call<CageFile>("POST", `/cage-files?${query({ name: file.name, ...given, pair: String(given.pair) })}`, file),
   keepSolid: (file: File) => call<SolidFile>("POST", `/solid-files?${query({ name: file.name })}`, file),

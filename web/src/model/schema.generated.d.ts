@@ -432,6 +432,46 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/curve-files": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Examine Curve File
+         * @description Read an SVG or DXF file (the body) as curves, and the command for them.
+         */
+        post: operations["examine_curve_file"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/designs/{design_id}/curves-file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Download Curves
+         * @description Curves in a file at real size, in mm. Raises BadSelectionError where there is none.
+         */
+        get: operations["download_curves"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/designs/{design_id}/pieces/{piece_id}/cage": {
         parameters: {
             query?: never;
@@ -1405,6 +1445,24 @@ export interface components {
              * @enum {string}
              */
             stands?: "x" | "y" | "z";
+        };
+        /**
+         * AddCurves
+         * @description Put down curves, each as a piece of its own; of several they are a group.
+         */
+        AddCurves: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "add-curves";
+            /**
+             * Name
+             * @default Curves
+             */
+            name?: string;
+            /** Curves */
+            curves: components["schemas"]["GivenCurve"][];
         };
         /**
          * AddCylinder
@@ -2680,7 +2738,7 @@ export interface components {
             /** Revision */
             revision: number;
             /** Command */
-            command: components["schemas"]["AddBox"] | components["schemas"]["AddCage"] | components["schemas"]["AddCapsule"] | components["schemas"]["AddComponent"] | components["schemas"]["AddCone"] | components["schemas"]["AddCurve"] | components["schemas"]["AddCylinder"] | components["schemas"]["AddFollower"] | components["schemas"]["AddLoop"] | components["schemas"]["AddPicture"] | components["schemas"]["AddPlane"] | components["schemas"]["AddPoledSphere"] | components["schemas"]["AddSphere"] | components["schemas"]["AddTorus"] | components["schemas"]["AddTube"] | components["schemas"]["AgreeNormals"] | components["schemas"]["Attract"] | components["schemas"]["Bend"] | components["schemas"]["Bridge"] | components["schemas"]["Chamfer"] | components["schemas"]["ChangeFollower"] | components["schemas"]["ChangeReference"] | components["schemas"]["Circle"] | components["schemas"]["CloseCurve"] | components["schemas"]["Collapse"] | components["schemas"]["ColourPiece"] | components["schemas"]["CreaseLike"] | components["schemas"]["Delete"] | components["schemas"]["DeletePiece"] | components["schemas"]["DeleteReference"] | components["schemas"]["Detach"] | components["schemas"]["DrawCurve"] | components["schemas"]["DrawWire"] | components["schemas"]["DuplicatePiece"] | components["schemas"]["Extrude"] | components["schemas"]["ExtrudeAlong"] | components["schemas"]["Fill"] | components["schemas"]["FillDrawn"] | components["schemas"]["FillOutline"] | components["schemas"]["Flatten"] | components["schemas"]["Flip"] | components["schemas"]["ForgetFaces"] | components["schemas"]["GroupPieces"] | components["schemas"]["Grow"] | components["schemas"]["Heal"] | components["schemas"]["Inset"] | components["schemas"]["JoinCurves"] | components["schemas"]["JoinPieces"] | components["schemas"]["KeepVariant"] | components["schemas"]["Knife"] | components["schemas"]["LayFace"] | components["schemas"]["LetBack"] | components["schemas"]["LineUp"] | components["schemas"]["LockPiece"] | components["schemas"]["MakeIndependent"] | components["schemas"]["MakeVariant"] | components["schemas"]["MeasurePicture"] | components["schemas"]["Mirror"] | components["schemas"]["Move"] | components["schemas"]["MoveAlongNormal"] | components["schemas"]["MoveEach"] | components["schemas"]["NameFaces"] | components["schemas"]["OffsetCurve"] | components["schemas"]["OrderFollowers"] | components["schemas"]["OrderPiece"] | components["schemas"]["PartCurve"] | components["schemas"]["PlaceComponent"] | components["schemas"]["PlacePicture"] | components["schemas"]["Regrow"] | components["schemas"]["Relax"] | components["schemas"]["Remove"] | components["schemas"]["RemoveFollower"] | components["schemas"]["RenamePiece"] | components["schemas"]["RepeatAround"] | components["schemas"]["Resample"] | components["schemas"]["ResampleCurve"] | components["schemas"]["ScaleCreases"] | components["schemas"]["SetCorner"] | components["schemas"]["SetCrease"] | components["schemas"]["ShowPiece"] | components["schemas"]["SizeBy"] | components["schemas"]["Slide"] | components["schemas"]["SpaceEvenly"] | components["schemas"]["Spin"] | components["schemas"]["SplitParts"] | components["schemas"]["Straighten"] | components["schemas"]["TakeImageOut"] | components["schemas"]["Taper"] | components["schemas"]["Thicken"] | components["schemas"]["Turn"] | components["schemas"]["TurnCurve"] | components["schemas"]["Twist"] | components["schemas"]["Weld"] | components["schemas"]["Zip"];
+            command: components["schemas"]["AddBox"] | components["schemas"]["AddCage"] | components["schemas"]["AddCapsule"] | components["schemas"]["AddComponent"] | components["schemas"]["AddCone"] | components["schemas"]["AddCurve"] | components["schemas"]["AddCurves"] | components["schemas"]["AddCylinder"] | components["schemas"]["AddFollower"] | components["schemas"]["AddLoop"] | components["schemas"]["AddPicture"] | components["schemas"]["AddPlane"] | components["schemas"]["AddPoledSphere"] | components["schemas"]["AddSphere"] | components["schemas"]["AddTorus"] | components["schemas"]["AddTube"] | components["schemas"]["AgreeNormals"] | components["schemas"]["Attract"] | components["schemas"]["Bend"] | components["schemas"]["Bridge"] | components["schemas"]["Chamfer"] | components["schemas"]["ChangeFollower"] | components["schemas"]["ChangeReference"] | components["schemas"]["Circle"] | components["schemas"]["CloseCurve"] | components["schemas"]["Collapse"] | components["schemas"]["ColourPiece"] | components["schemas"]["CreaseLike"] | components["schemas"]["Delete"] | components["schemas"]["DeletePiece"] | components["schemas"]["DeleteReference"] | components["schemas"]["Detach"] | components["schemas"]["DrawCurve"] | components["schemas"]["DrawWire"] | components["schemas"]["DuplicatePiece"] | components["schemas"]["Extrude"] | components["schemas"]["ExtrudeAlong"] | components["schemas"]["Fill"] | components["schemas"]["FillDrawn"] | components["schemas"]["FillOutline"] | components["schemas"]["Flatten"] | components["schemas"]["Flip"] | components["schemas"]["ForgetFaces"] | components["schemas"]["GroupPieces"] | components["schemas"]["Grow"] | components["schemas"]["Heal"] | components["schemas"]["Inset"] | components["schemas"]["JoinCurves"] | components["schemas"]["JoinPieces"] | components["schemas"]["KeepVariant"] | components["schemas"]["Knife"] | components["schemas"]["LayFace"] | components["schemas"]["LetBack"] | components["schemas"]["LineUp"] | components["schemas"]["LockPiece"] | components["schemas"]["MakeIndependent"] | components["schemas"]["MakeVariant"] | components["schemas"]["MeasurePicture"] | components["schemas"]["Mirror"] | components["schemas"]["Move"] | components["schemas"]["MoveAlongNormal"] | components["schemas"]["MoveEach"] | components["schemas"]["NameFaces"] | components["schemas"]["OffsetCurve"] | components["schemas"]["OrderFollowers"] | components["schemas"]["OrderPiece"] | components["schemas"]["PartCurve"] | components["schemas"]["PlaceComponent"] | components["schemas"]["PlacePicture"] | components["schemas"]["Regrow"] | components["schemas"]["Relax"] | components["schemas"]["Remove"] | components["schemas"]["RemoveFollower"] | components["schemas"]["RenamePiece"] | components["schemas"]["RepeatAround"] | components["schemas"]["Resample"] | components["schemas"]["ResampleCurve"] | components["schemas"]["ScaleCreases"] | components["schemas"]["SetCorner"] | components["schemas"]["SetCrease"] | components["schemas"]["ShowPiece"] | components["schemas"]["SizeBy"] | components["schemas"]["Slide"] | components["schemas"]["SpaceEvenly"] | components["schemas"]["Spin"] | components["schemas"]["SplitParts"] | components["schemas"]["Straighten"] | components["schemas"]["TakeImageOut"] | components["schemas"]["Taper"] | components["schemas"]["Thicken"] | components["schemas"]["Turn"] | components["schemas"]["TurnCurve"] | components["schemas"]["Twist"] | components["schemas"]["Weld"] | components["schemas"]["Zip"];
         };
         /**
          * ComponentState
@@ -2948,6 +3006,27 @@ export interface components {
                 number,
                 number
             ][];
+        };
+        /**
+         * CurveFileState
+         * @description What a file of curves holds; ``length`` is all of it in mm. The command puts it down.
+         */
+        CurveFileState: {
+            /** Count */
+            count: number;
+            /** Closed */
+            closed: number;
+            /** Points */
+            points: number;
+            /** Length */
+            length: number;
+            /** Size */
+            size: [
+                number,
+                number,
+                number
+            ];
+            command: components["schemas"]["AddCurves"];
         };
         /**
          * CurveState
@@ -4014,6 +4093,39 @@ export interface components {
             ended?: "found" | "time";
         };
         /**
+         * GivenCurve
+         * @description Control points in mm, a degree, and the sharpness of corners by their number.
+         */
+        GivenCurve: {
+            /** Name */
+            name: string;
+            /** Points */
+            points: [
+                number,
+                number,
+                number
+            ][];
+            /**
+             * Degree
+             * @default 3
+             * @enum {integer}
+             */
+            degree?: 1 | 2 | 3;
+            /**
+             * Closed
+             * @default false
+             */
+            closed?: boolean;
+            /**
+             * Corners
+             * @default []
+             */
+            corners?: [
+                number,
+                number
+            ][];
+        };
+        /**
          * GroupPieces
          * @description Put pieces into a group of a name, or with no name take them out of theirs.
          */
@@ -4039,7 +4151,7 @@ export interface components {
              */
             kind: "grow";
             /** Growth */
-            growth: components["schemas"]["Loft-Input"] | components["schemas"]["MirroredCopy-Input"] | components["schemas"]["Pipe-Input"] | components["schemas"]["Repeat-Input"] | components["schemas"]["Strip-Input"] | components["schemas"]["Turned-Input"];
+            growth: components["schemas"]["Loft-Input"] | components["schemas"]["MirroredCopy-Input"] | components["schemas"]["Pipe-Input"] | components["schemas"]["Repeat-Input"] | components["schemas"]["Skin-Input"] | components["schemas"]["Strip-Input"] | components["schemas"]["Sweep-Input"] | components["schemas"]["Turned-Input"];
             /** Name */
             name?: string | null;
         };
@@ -5436,7 +5548,7 @@ export interface components {
              * Grown
              * @description how this piece grows from others
              */
-            grown: (components["schemas"]["Loft-Output"] | components["schemas"]["MirroredCopy-Output"] | components["schemas"]["Pipe-Output"] | components["schemas"]["Repeat-Output"] | components["schemas"]["Strip-Output"] | components["schemas"]["Turned-Output"]) | null;
+            grown: (components["schemas"]["Loft-Output"] | components["schemas"]["MirroredCopy-Output"] | components["schemas"]["Pipe-Output"] | components["schemas"]["Repeat-Output"] | components["schemas"]["Skin-Output"] | components["schemas"]["Strip-Output"] | components["schemas"]["Sweep-Output"] | components["schemas"]["Turned-Output"]) | null;
             /**
              * Images
              * @description how many images of other pieces it is; 0 where it has a form of its own
@@ -5800,7 +5912,7 @@ export interface components {
             /** Piece */
             piece: string;
             /** Growth */
-            growth: components["schemas"]["Loft-Input"] | components["schemas"]["MirroredCopy-Input"] | components["schemas"]["Pipe-Input"] | components["schemas"]["Repeat-Input"] | components["schemas"]["Strip-Input"] | components["schemas"]["Turned-Input"];
+            growth: components["schemas"]["Loft-Input"] | components["schemas"]["MirroredCopy-Input"] | components["schemas"]["Pipe-Input"] | components["schemas"]["Repeat-Input"] | components["schemas"]["Skin-Input"] | components["schemas"]["Strip-Input"] | components["schemas"]["Sweep-Input"] | components["schemas"]["Turned-Input"];
         };
         /**
          * Relax
@@ -6895,6 +7007,58 @@ export interface components {
             ] | null;
         };
         /**
+         * Skin
+         * @description The surface over ``curves`` (ids) of two families that cross; within ``tolerance`` mm they are drawn together.
+         */
+        "Skin-Input": {
+            /**
+             * Curves
+             * @default []
+             */
+            curves?: string[];
+            /**
+             * Each
+             * @default 2
+             */
+            each?: number;
+            /**
+             * Tolerance
+             * @default 0.1
+             */
+            tolerance?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "skin";
+        };
+        /**
+         * Skin
+         * @description The surface over ``curves`` (ids) of two families that cross; within ``tolerance`` mm they are drawn together.
+         */
+        "Skin-Output": {
+            /**
+             * Curves
+             * @default []
+             */
+            curves?: string[];
+            /**
+             * Each
+             * @default 2
+             */
+            each?: number;
+            /**
+             * Tolerance
+             * @default 0.1
+             */
+            tolerance?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "skin";
+        };
+        /**
          * Slide
          * @description Slide picked chains along the cage to their left, or for a negative amount to their right; with ``towards`` each
          *     picked vertex by itself along that of its edges that goes this way best.
@@ -7224,6 +7388,114 @@ export interface components {
              * @default
              */
             solid_words?: string;
+        };
+        /**
+         * Sweep
+         * @description ``profiles`` (ids) along ``rail``, "as it lies" beside it or "square" to it; with a ``second`` rail for the width.
+         */
+        "Sweep-Input": {
+            /**
+             * Rail
+             * @default
+             */
+            rail?: string;
+            /**
+             * Profiles
+             * @default []
+             */
+            profiles?: string[];
+            /**
+             * Second
+             * @default
+             */
+            second?: string;
+            /**
+             * Stands
+             * @default as it lies
+             * @enum {string}
+             */
+            stands?: "as it lies" | "square";
+            /**
+             * Turns
+             * @default least
+             * @enum {string}
+             */
+            turns?: "least" | "upright";
+            /**
+             * Each
+             * @default 2
+             */
+            each?: number;
+            /**
+             * Ends
+             * @default flat
+             * @enum {string}
+             */
+            ends?: "open" | "flat";
+            /**
+             * Twist
+             * @default 0
+             */
+            twist?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "sweep";
+        };
+        /**
+         * Sweep
+         * @description ``profiles`` (ids) along ``rail``, "as it lies" beside it or "square" to it; with a ``second`` rail for the width.
+         */
+        "Sweep-Output": {
+            /**
+             * Rail
+             * @default
+             */
+            rail?: string;
+            /**
+             * Profiles
+             * @default []
+             */
+            profiles?: string[];
+            /**
+             * Second
+             * @default
+             */
+            second?: string;
+            /**
+             * Stands
+             * @default as it lies
+             * @enum {string}
+             */
+            stands?: "as it lies" | "square";
+            /**
+             * Turns
+             * @default least
+             * @enum {string}
+             */
+            turns?: "least" | "upright";
+            /**
+             * Each
+             * @default 2
+             */
+            each?: number;
+            /**
+             * Ends
+             * @default flat
+             * @enum {string}
+             */
+            ends?: "open" | "flat";
+            /**
+             * Twist
+             * @default 0
+             */
+            twist?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "sweep";
         };
         /**
          * SymmetryState
@@ -8074,7 +8346,7 @@ export interface components {
              */
             revision?: number;
             /** Command */
-            command: components["schemas"]["AddBox"] | components["schemas"]["AddCage"] | components["schemas"]["AddCapsule"] | components["schemas"]["AddComponent"] | components["schemas"]["AddCone"] | components["schemas"]["AddCurve"] | components["schemas"]["AddCylinder"] | components["schemas"]["AddFollower"] | components["schemas"]["AddLoop"] | components["schemas"]["AddPicture"] | components["schemas"]["AddPlane"] | components["schemas"]["AddPoledSphere"] | components["schemas"]["AddSphere"] | components["schemas"]["AddTorus"] | components["schemas"]["AddTube"] | components["schemas"]["AgreeNormals"] | components["schemas"]["Attract"] | components["schemas"]["Bend"] | components["schemas"]["Bridge"] | components["schemas"]["Chamfer"] | components["schemas"]["ChangeFollower"] | components["schemas"]["ChangeReference"] | components["schemas"]["Circle"] | components["schemas"]["CloseCurve"] | components["schemas"]["Collapse"] | components["schemas"]["ColourPiece"] | components["schemas"]["CreaseLike"] | components["schemas"]["Delete"] | components["schemas"]["DeletePiece"] | components["schemas"]["DeleteReference"] | components["schemas"]["Detach"] | components["schemas"]["DrawCurve"] | components["schemas"]["DrawWire"] | components["schemas"]["DuplicatePiece"] | components["schemas"]["Extrude"] | components["schemas"]["ExtrudeAlong"] | components["schemas"]["Fill"] | components["schemas"]["FillDrawn"] | components["schemas"]["FillOutline"] | components["schemas"]["Flatten"] | components["schemas"]["Flip"] | components["schemas"]["ForgetFaces"] | components["schemas"]["GroupPieces"] | components["schemas"]["Grow"] | components["schemas"]["Heal"] | components["schemas"]["Inset"] | components["schemas"]["JoinCurves"] | components["schemas"]["JoinPieces"] | components["schemas"]["KeepVariant"] | components["schemas"]["Knife"] | components["schemas"]["LayFace"] | components["schemas"]["LetBack"] | components["schemas"]["LineUp"] | components["schemas"]["LockPiece"] | components["schemas"]["MakeIndependent"] | components["schemas"]["MakeVariant"] | components["schemas"]["MeasurePicture"] | components["schemas"]["Mirror"] | components["schemas"]["Move"] | components["schemas"]["MoveAlongNormal"] | components["schemas"]["MoveEach"] | components["schemas"]["NameFaces"] | components["schemas"]["OffsetCurve"] | components["schemas"]["OrderFollowers"] | components["schemas"]["OrderPiece"] | components["schemas"]["PartCurve"] | components["schemas"]["PlaceComponent"] | components["schemas"]["PlacePicture"] | components["schemas"]["Regrow"] | components["schemas"]["Relax"] | components["schemas"]["Remove"] | components["schemas"]["RemoveFollower"] | components["schemas"]["RenamePiece"] | components["schemas"]["RepeatAround"] | components["schemas"]["Resample"] | components["schemas"]["ResampleCurve"] | components["schemas"]["ScaleCreases"] | components["schemas"]["SetCorner"] | components["schemas"]["SetCrease"] | components["schemas"]["ShowPiece"] | components["schemas"]["SizeBy"] | components["schemas"]["Slide"] | components["schemas"]["SpaceEvenly"] | components["schemas"]["Spin"] | components["schemas"]["SplitParts"] | components["schemas"]["Straighten"] | components["schemas"]["TakeImageOut"] | components["schemas"]["Taper"] | components["schemas"]["Thicken"] | components["schemas"]["Turn"] | components["schemas"]["TurnCurve"] | components["schemas"]["Twist"] | components["schemas"]["Weld"] | components["schemas"]["Zip"];
+            command: components["schemas"]["AddBox"] | components["schemas"]["AddCage"] | components["schemas"]["AddCapsule"] | components["schemas"]["AddComponent"] | components["schemas"]["AddCone"] | components["schemas"]["AddCurve"] | components["schemas"]["AddCurves"] | components["schemas"]["AddCylinder"] | components["schemas"]["AddFollower"] | components["schemas"]["AddLoop"] | components["schemas"]["AddPicture"] | components["schemas"]["AddPlane"] | components["schemas"]["AddPoledSphere"] | components["schemas"]["AddSphere"] | components["schemas"]["AddTorus"] | components["schemas"]["AddTube"] | components["schemas"]["AgreeNormals"] | components["schemas"]["Attract"] | components["schemas"]["Bend"] | components["schemas"]["Bridge"] | components["schemas"]["Chamfer"] | components["schemas"]["ChangeFollower"] | components["schemas"]["ChangeReference"] | components["schemas"]["Circle"] | components["schemas"]["CloseCurve"] | components["schemas"]["Collapse"] | components["schemas"]["ColourPiece"] | components["schemas"]["CreaseLike"] | components["schemas"]["Delete"] | components["schemas"]["DeletePiece"] | components["schemas"]["DeleteReference"] | components["schemas"]["Detach"] | components["schemas"]["DrawCurve"] | components["schemas"]["DrawWire"] | components["schemas"]["DuplicatePiece"] | components["schemas"]["Extrude"] | components["schemas"]["ExtrudeAlong"] | components["schemas"]["Fill"] | components["schemas"]["FillDrawn"] | components["schemas"]["FillOutline"] | components["schemas"]["Flatten"] | components["schemas"]["Flip"] | components["schemas"]["ForgetFaces"] | components["schemas"]["GroupPieces"] | components["schemas"]["Grow"] | components["schemas"]["Heal"] | components["schemas"]["Inset"] | components["schemas"]["JoinCurves"] | components["schemas"]["JoinPieces"] | components["schemas"]["KeepVariant"] | components["schemas"]["Knife"] | components["schemas"]["LayFace"] | components["schemas"]["LetBack"] | components["schemas"]["LineUp"] | components["schemas"]["LockPiece"] | components["schemas"]["MakeIndependent"] | components["schemas"]["MakeVariant"] | components["schemas"]["MeasurePicture"] | components["schemas"]["Mirror"] | components["schemas"]["Move"] | components["schemas"]["MoveAlongNormal"] | components["schemas"]["MoveEach"] | components["schemas"]["NameFaces"] | components["schemas"]["OffsetCurve"] | components["schemas"]["OrderFollowers"] | components["schemas"]["OrderPiece"] | components["schemas"]["PartCurve"] | components["schemas"]["PlaceComponent"] | components["schemas"]["PlacePicture"] | components["schemas"]["Regrow"] | components["schemas"]["Relax"] | components["schemas"]["Remove"] | components["schemas"]["RemoveFollower"] | components["schemas"]["RenamePiece"] | components["schemas"]["RepeatAround"] | components["schemas"]["Resample"] | components["schemas"]["ResampleCurve"] | components["schemas"]["ScaleCreases"] | components["schemas"]["SetCorner"] | components["schemas"]["SetCrease"] | components["schemas"]["ShowPiece"] | components["schemas"]["SizeBy"] | components["schemas"]["Slide"] | components["schemas"]["SpaceEvenly"] | components["schemas"]["Spin"] | components["schemas"]["SplitParts"] | components["schemas"]["Straighten"] | components["schemas"]["TakeImageOut"] | components["schemas"]["Taper"] | components["schemas"]["Thicken"] | components["schemas"]["Turn"] | components["schemas"]["TurnCurve"] | components["schemas"]["Twist"] | components["schemas"]["Weld"] | components["schemas"]["Zip"];
             /**
              * Instead
              * @default false
@@ -8137,7 +8409,7 @@ export interface components {
              */
             revision?: number;
             /** Command */
-            command: components["schemas"]["AddBox"] | components["schemas"]["AddCage"] | components["schemas"]["AddCapsule"] | components["schemas"]["AddComponent"] | components["schemas"]["AddCone"] | components["schemas"]["AddCurve"] | components["schemas"]["AddCylinder"] | components["schemas"]["AddFollower"] | components["schemas"]["AddLoop"] | components["schemas"]["AddPicture"] | components["schemas"]["AddPlane"] | components["schemas"]["AddPoledSphere"] | components["schemas"]["AddSphere"] | components["schemas"]["AddTorus"] | components["schemas"]["AddTube"] | components["schemas"]["AgreeNormals"] | components["schemas"]["Attract"] | components["schemas"]["Bend"] | components["schemas"]["Bridge"] | components["schemas"]["Chamfer"] | components["schemas"]["ChangeFollower"] | components["schemas"]["ChangeReference"] | components["schemas"]["Circle"] | components["schemas"]["CloseCurve"] | components["schemas"]["Collapse"] | components["schemas"]["ColourPiece"] | components["schemas"]["CreaseLike"] | components["schemas"]["Delete"] | components["schemas"]["DeletePiece"] | components["schemas"]["DeleteReference"] | components["schemas"]["Detach"] | components["schemas"]["DrawCurve"] | components["schemas"]["DrawWire"] | components["schemas"]["DuplicatePiece"] | components["schemas"]["Extrude"] | components["schemas"]["ExtrudeAlong"] | components["schemas"]["Fill"] | components["schemas"]["FillDrawn"] | components["schemas"]["FillOutline"] | components["schemas"]["Flatten"] | components["schemas"]["Flip"] | components["schemas"]["ForgetFaces"] | components["schemas"]["GroupPieces"] | components["schemas"]["Grow"] | components["schemas"]["Heal"] | components["schemas"]["Inset"] | components["schemas"]["JoinCurves"] | components["schemas"]["JoinPieces"] | components["schemas"]["KeepVariant"] | components["schemas"]["Knife"] | components["schemas"]["LayFace"] | components["schemas"]["LetBack"] | components["schemas"]["LineUp"] | components["schemas"]["LockPiece"] | components["schemas"]["MakeIndependent"] | components["schemas"]["MakeVariant"] | components["schemas"]["MeasurePicture"] | components["schemas"]["Mirror"] | components["schemas"]["Move"] | components["schemas"]["MoveAlongNormal"] | components["schemas"]["MoveEach"] | components["schemas"]["NameFaces"] | components["schemas"]["OffsetCurve"] | components["schemas"]["OrderFollowers"] | components["schemas"]["OrderPiece"] | components["schemas"]["PartCurve"] | components["schemas"]["PlaceComponent"] | components["schemas"]["PlacePicture"] | components["schemas"]["Regrow"] | components["schemas"]["Relax"] | components["schemas"]["Remove"] | components["schemas"]["RemoveFollower"] | components["schemas"]["RenamePiece"] | components["schemas"]["RepeatAround"] | components["schemas"]["Resample"] | components["schemas"]["ResampleCurve"] | components["schemas"]["ScaleCreases"] | components["schemas"]["SetCorner"] | components["schemas"]["SetCrease"] | components["schemas"]["ShowPiece"] | components["schemas"]["SizeBy"] | components["schemas"]["Slide"] | components["schemas"]["SpaceEvenly"] | components["schemas"]["Spin"] | components["schemas"]["SplitParts"] | components["schemas"]["Straighten"] | components["schemas"]["TakeImageOut"] | components["schemas"]["Taper"] | components["schemas"]["Thicken"] | components["schemas"]["Turn"] | components["schemas"]["TurnCurve"] | components["schemas"]["Twist"] | components["schemas"]["Weld"] | components["schemas"]["Zip"];
+            command: components["schemas"]["AddBox"] | components["schemas"]["AddCage"] | components["schemas"]["AddCapsule"] | components["schemas"]["AddComponent"] | components["schemas"]["AddCone"] | components["schemas"]["AddCurve"] | components["schemas"]["AddCurves"] | components["schemas"]["AddCylinder"] | components["schemas"]["AddFollower"] | components["schemas"]["AddLoop"] | components["schemas"]["AddPicture"] | components["schemas"]["AddPlane"] | components["schemas"]["AddPoledSphere"] | components["schemas"]["AddSphere"] | components["schemas"]["AddTorus"] | components["schemas"]["AddTube"] | components["schemas"]["AgreeNormals"] | components["schemas"]["Attract"] | components["schemas"]["Bend"] | components["schemas"]["Bridge"] | components["schemas"]["Chamfer"] | components["schemas"]["ChangeFollower"] | components["schemas"]["ChangeReference"] | components["schemas"]["Circle"] | components["schemas"]["CloseCurve"] | components["schemas"]["Collapse"] | components["schemas"]["ColourPiece"] | components["schemas"]["CreaseLike"] | components["schemas"]["Delete"] | components["schemas"]["DeletePiece"] | components["schemas"]["DeleteReference"] | components["schemas"]["Detach"] | components["schemas"]["DrawCurve"] | components["schemas"]["DrawWire"] | components["schemas"]["DuplicatePiece"] | components["schemas"]["Extrude"] | components["schemas"]["ExtrudeAlong"] | components["schemas"]["Fill"] | components["schemas"]["FillDrawn"] | components["schemas"]["FillOutline"] | components["schemas"]["Flatten"] | components["schemas"]["Flip"] | components["schemas"]["ForgetFaces"] | components["schemas"]["GroupPieces"] | components["schemas"]["Grow"] | components["schemas"]["Heal"] | components["schemas"]["Inset"] | components["schemas"]["JoinCurves"] | components["schemas"]["JoinPieces"] | components["schemas"]["KeepVariant"] | components["schemas"]["Knife"] | components["schemas"]["LayFace"] | components["schemas"]["LetBack"] | components["schemas"]["LineUp"] | components["schemas"]["LockPiece"] | components["schemas"]["MakeIndependent"] | components["schemas"]["MakeVariant"] | components["schemas"]["MeasurePicture"] | components["schemas"]["Mirror"] | components["schemas"]["Move"] | components["schemas"]["MoveAlongNormal"] | components["schemas"]["MoveEach"] | components["schemas"]["NameFaces"] | components["schemas"]["OffsetCurve"] | components["schemas"]["OrderFollowers"] | components["schemas"]["OrderPiece"] | components["schemas"]["PartCurve"] | components["schemas"]["PlaceComponent"] | components["schemas"]["PlacePicture"] | components["schemas"]["Regrow"] | components["schemas"]["Relax"] | components["schemas"]["Remove"] | components["schemas"]["RemoveFollower"] | components["schemas"]["RenamePiece"] | components["schemas"]["RepeatAround"] | components["schemas"]["Resample"] | components["schemas"]["ResampleCurve"] | components["schemas"]["ScaleCreases"] | components["schemas"]["SetCorner"] | components["schemas"]["SetCrease"] | components["schemas"]["ShowPiece"] | components["schemas"]["SizeBy"] | components["schemas"]["Slide"] | components["schemas"]["SpaceEvenly"] | components["schemas"]["Spin"] | components["schemas"]["SplitParts"] | components["schemas"]["Straighten"] | components["schemas"]["TakeImageOut"] | components["schemas"]["Taper"] | components["schemas"]["Thicken"] | components["schemas"]["Turn"] | components["schemas"]["TurnCurve"] | components["schemas"]["Twist"] | components["schemas"]["Weld"] | components["schemas"]["Zip"];
         };
         /**
          * AskStop
@@ -9192,6 +9464,33 @@ export interface components {
             kind?: "scale-to-size";
         };
         /**
+         * Skin
+         * @description The surface over ``curves`` (ids) of two families that cross; within ``tolerance`` mm they are drawn together.
+         */
+        Skin: {
+            /**
+             * Curves
+             * @default []
+             */
+            curves?: string[];
+            /**
+             * Each
+             * @default 2
+             */
+            each?: number;
+            /**
+             * Tolerance
+             * @default 0.1
+             */
+            tolerance?: number;
+            /**
+             * Kind
+             * @default skin
+             * @constant
+             */
+            kind?: "skin";
+        };
+        /**
          * Strip
          * @description ``source`` drawn out by a vector ``by`` (mm), or across to another curve, ``other``; ``count`` faces across.
          */
@@ -9230,6 +9529,61 @@ export interface components {
              * @constant
              */
             kind?: "strip";
+        };
+        /**
+         * Sweep
+         * @description ``profiles`` (ids) along ``rail``, "as it lies" beside it or "square" to it; with a ``second`` rail for the width.
+         */
+        Sweep: {
+            /**
+             * Rail
+             * @default
+             */
+            rail?: string;
+            /**
+             * Profiles
+             * @default []
+             */
+            profiles?: string[];
+            /**
+             * Second
+             * @default
+             */
+            second?: string;
+            /**
+             * Stands
+             * @default as it lies
+             * @enum {string}
+             */
+            stands?: "as it lies" | "square";
+            /**
+             * Turns
+             * @default least
+             * @enum {string}
+             */
+            turns?: "least" | "upright";
+            /**
+             * Each
+             * @default 2
+             */
+            each?: number;
+            /**
+             * Ends
+             * @default flat
+             * @enum {string}
+             */
+            ends?: "open" | "flat";
+            /**
+             * Twist
+             * @default 0
+             */
+            twist?: number;
+            /**
+             * Kind
+             * @default sweep
+             * @constant
+             */
+            kind?: "sweep";
         };
         /**
          * Thickened
@@ -13407,6 +13761,292 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SolidFileState"];
+                };
+            };
+            /** @description The request cannot be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The key is missing. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It comes from another place, or designs are only read here. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such design, piece, asset, job or file. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description This is not done here. */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The rest of the request did not arrive. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The design has moved on, or the work was stopped. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request does not say how long it is. */
+            411: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request is too large. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It is refused: the detail says what is wrong, and the place where. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Something nobody foresaw; nothing was changed. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is too much to do at once, another program holds the designs, or they are damaged. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full; nothing was changed. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    examine_curve_file: {
+        parameters: {
+            query: {
+                name: string;
+                /** @description of a DXF that does not say its own */
+                unit?: "mm" | "cm" | "m" | "in";
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CurveFileState"];
+                };
+            };
+            /** @description The request cannot be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The key is missing. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It comes from another place, or designs are only read here. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such design, piece, asset, job or file. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description This is not done here. */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The rest of the request did not arrive. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The design has moved on, or the work was stopped. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request does not say how long it is. */
+            411: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request is too large. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It is refused: the detail says what is wrong, and the place where. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Something nobody foresaw; nothing was changed. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is too much to do at once, another program holds the designs, or they are damaged. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full; nothing was changed. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    download_curves: {
+        parameters: {
+            query?: {
+                kind?: "svg" | "dxf" | "step";
+                /** @description of an SVG: the plane that it is seen in */
+                view?: "top" | "front" | "right";
+                /** @description one of them only; else all that are shown */
+                piece?: string | null;
+            };
+            header?: never;
+            path: {
+                design_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string;
                 };
             };
             /** @description The request cannot be read. */

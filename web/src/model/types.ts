@@ -19,6 +19,7 @@ export type PickRule = Schemas["Pick"]["rule"];
 export type Reach = Schemas["ReachBy"];
 export type AnyFollower = Schemas["AddFollower"]["follower"];
 export type CageFile = Schemas["CageFileState"];
+export type CurveFile = Schemas["CurveFileState"];
 export type SolidFile = Schemas["SolidFileState"];
 export type BenchAnswer = Schemas["BenchAnswer"];
 export type Machine = Partial<Schemas["MachineAsk"]>;

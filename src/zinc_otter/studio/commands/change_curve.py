@@ -5,7 +5,7 @@ from __future__ import annotations
 from dataclasses import replace
 from typing import Annotated, Literal
 
-from pydantic import Field, JsonValue
+from pydantic import Field
 
 from zinc_otter.core.cage import Selection
 from zinc_otter.core.curve.curve import Curve, Degree
@@ -13,7 +13,7 @@ from zinc_otter.core.curve.fitting import MOST, resampled
 from zinc_otter.core.curve.points import closed_up, joined_to_one, offset_in_plane, parted_at
 from zinc_otter.core.errors import BadSelectionError
 from zinc_otter.core.words import millimetres, number
-from zinc_otter.studio.commands.base import Command, Direction, InHand, Length, Outcome, Picked, PieceId
+from zinc_otter.studio.commands.base import Command, Direction, Length, Outcome, Picked, PieceId
 from zinc_otter.studio.commands.labelled import labelled
 from zinc_otter.studio.design import Design, Piece
 
@@ -46,11 +46,6 @@ class ResampleCurve(OnCurve):
         fitted = resampled(curve, self.count, degree)
         said = f"It strays from the curve that it was by at most {number(fitted.deviation, 4)} mm."
         return Outcome(design.with_piece(replace(piece, form=fitted.curve)), piece.id, remarks=(said,))
-
-    @classmethod
-    def beginnings(cls, design: Design, hand: InHand) -> dict[str, JsonValue]:
-        curve = design.piece(hand.piece).curve
-        return {} if curve is None else {"count": curve.count, "degree": str(curve.degree)}
 
     def title(self, design: Design) -> str:
         return f"Resampled {design.piece(self.piece).name} to {self.count} points of degree {self.degree}"

@@ -73,6 +73,9 @@ class Resample(OnSelection):
 
     @classmethod
     def beginnings(cls, design: Design, hand: InHand) -> dict[str, JsonValue]:
+        curve = design.piece(hand.piece).curve
+        if curve is not None:
+            return {"count": curve.count, "degree": str(curve.degree)}
         cage = design.piece(hand.piece).faces
         u, v = grid_of(cage.topology, hand.picked.on(cage)).counts
         return {"u": u, "v": v}

@@ -5,7 +5,7 @@ import { curvesInHand, growthTool } from "../shared/growth";
 export const tool = growthTool({
   id: "loft",
   name: "Loft",
-  order: 211,
+  order: 213,
   icon: drawn(["M7 4h10", "M4 12c5 3 11 3 16 0", "M7 20h10", "M7 4c-1 3-3 5-3 8s2 5 3 8", "M17 4c1 3 3 5 3 8s-2 5-3 8"]),
   also: "through sections body skin outlines",
   hint: "A surface through the picked curves, in the order in which they lie; other counts and directions are made alike by itself.",

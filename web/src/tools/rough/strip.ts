@@ -5,7 +5,7 @@ import { growthTool } from "../shared/growth";
 export const tool = growthTool({
   id: "strip",
   name: "Strip",
-  order: 213,
+  order: 215,
   icon: drawn(["M3 9c4-6 7 3 11 0s4-3 7-2", "M3 17c4-6 7 3 11 0s4-3 7-2", "M3 9v8", "M21 7v8"]),
   also: "extrude curve ribbon band wall draw out",
   hint: "The curve drawn out by a way, or with two curves picked across from one to the other.",

@@ -8,7 +8,7 @@ import { pointGrips } from "../shared/placing";
 export const tool = growthTool({
   id: "turn-round",
   name: "Turn round",
-  order: 212,
+  order: 214,
   icon: drawn(["M12 2v20", "M15 5c5 2 5 6 2 8s-1 5 2 6", "M9 5C4 7 4 11 7 13s1 5-2 6"]),
   also: "revolve lathe rotate axis vase bowl",
   hint: "The curve turned about an axis. Its ends may lie on the axis: there the form closes.",

@@ -11,9 +11,11 @@ export const tool = verb({
   order: 40,
   icon: drawn(["M4 20c0-3 3-4 5-4V8h6v8c2 0 5 1 5 4", "M12 5V2", "M10.500 3.500L12 2l1.500 1.500"]),
   also: "pull raise grow",
-  hint: "Drag the rose arrow, or another arrow for a direction of its own. Open edges grow strips. Held while moving, X extrudes as it goes.",
+  hint: "Drag the rose arrow, or another arrow for a direction of its own. Open edges grow strips, the end of a curve another point. Held while moving, X extrudes as it goes.",
   needs: "selection",
   takes: ["face", "piece", "edge"],
+  missing: ({ piece, pickKind, picked }) =>
+    picked.length && (pickKind !== "vertex" || piece?.curve) ? null : "Pick faces, or open edges, or the end of a curve first (F, E, V).",
   verb: "Extrude",
   places: "pivot",
   fields: {

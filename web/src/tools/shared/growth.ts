@@ -18,10 +18,10 @@ type Given<F extends Fields, K extends Kind> = Pick<VerbOf<F>, "id" | "name" | "
     read(growth: Of<K>): Partial<ValuesOf<F>>;
   };
 
-/** The curves that are picked as wholes, or the one in hand. */
+/** The curves that are picked as wholes, in the order in which they were, or the one in hand. */
 export function curvesInHand({ design, piece, target }: Context): PieceState[] {
   const ids = target?.picked.kind === "piece" ? [target.piece, ...(target.others ?? [])] : piece ? [piece.id] : [];
-  return (design?.pieces ?? []).filter((p) => p.curve && ids.includes(p.id));
+  return ids.flatMap((id) => design?.pieces.find((p) => p.id === id && p.curve) ?? []);
 }
 
 export function growthTool<const F extends Fields, const K extends Kind>({ kind, curves, make, read, ...given }: Given<F, K>): Tool {

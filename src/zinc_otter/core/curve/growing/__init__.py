@@ -4,6 +4,8 @@ from zinc_otter.core.curve.growing.grid import Grown
 from zinc_otter.core.curve.growing.loft import loft
 from zinc_otter.core.curve.growing.pipe import pipe
 from zinc_otter.core.curve.growing.revolve import revolve
+from zinc_otter.core.curve.growing.skin import skin
 from zinc_otter.core.curve.growing.strip import strip
+from zinc_otter.core.curve.growing.sweep import sweep
 
-__all__ = ["Grown", "loft", "pipe", "revolve", "strip"]
+__all__ = ["Grown", "loft", "pipe", "revolve", "skin", "strip", "sweep"]

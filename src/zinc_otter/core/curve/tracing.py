@@ -1,0 +1,102 @@
+"""A curve along many points: a stroke drawn freehand, or a path of a file, by as few control points as hold it."""
+
+from __future__ import annotations
+
+import numpy as np
+from numpy.typing import ArrayLike
+
+from zinc_otter.core.cage.cage import HARD
+from zinc_otter.core.cage.topology import Floats, Ints
+from zinc_otter.core.curve.curve import Curve, CurveError
+from zinc_otter.core.curve.fitting import Fitted, feet_on, through
+from zinc_otter.core.curve.pieces import pieces_of
+from zinc_otter.core.errors import BadNumberError
+
+_COUNTS = (3, 4, 5, 6, 7, 8, 10, 12, 14, 17, 20, 24, 29, 35, 42, 50, 60, 72, 86, 104, 125, 150, 180, 216, 260, 312, 374)
+
+
+def traced(points: ArrayLike, tolerance: float, *, closed: bool = False, corner: float = 30.0) -> Fitted:
+    """The curve of degree 3 that keeps within ``tolerance`` mm of points (k, 3), by the least count tried that does.
+
+    Where the points turn by more than ``corner`` degrees from one leg to the next it has a hard corner. A closed one comes
+    back to its first point, which need not be given twice. Raises CurveError for fewer than two places, BadNumberError.
+
+    >>> made = traced([(x, 0.01 * x * x, 0) for x in range(0, 101, 2)], 0.05)
+    >>> made.curve.count < 8, made.deviation <= 0.05
+    (True, True)
+    """
+    if not (np.isfinite(tolerance) and tolerance > 0):
+        raise BadNumberError(f"A tolerance is above 0; {tolerance:g} was given.")
+    line = _apart(np.asarray(points, dtype=np.float64), closed)
+    stops = _corners(line, closed, corner)
+    if closed and not len(stops):
+        return _run(np.vstack([line, line[:1]]), tolerance, True)
+    if closed:
+        line = np.roll(line, -int(stops[0]), axis=0)
+        ends = np.append(np.sort((stops - stops[0]) % len(line)), len(line))
+        line = np.vstack([line, line[:1]])
+    else:
+        ends = np.unique(np.concatenate([[0], stops, [len(line) - 1]]))
+    runs = [_run(line[a : b + 1], tolerance, False) for a, b in zip(ends[:-1], ends[1:], strict=True)]
+    parts = [run.curve.points[:-1] for run in runs]
+    sharp = [np.concatenate([[HARD], np.zeros(len(part) - 1)]) for part in parts]
+    if not closed:
+        parts.append(runs[-1].curve.points[-1:])
+        sharp.append(np.zeros(1))
+        sharp[0][0] = 0.0
+    deviation = max(run.deviation for run in runs)
+    return Fitted(Curve(np.vstack(parts), 3, closed, np.concatenate(sharp)), deviation)
+
+
+def straight(points: ArrayLike, closed: bool = False) -> Curve:
+    """The polyline through points (k, 3), those left out that lie where the one before them does. Raises CurveError."""
+    return Curve(_apart(np.asarray(points, dtype=np.float64), closed), 1, closed)
+
+
+def _apart(points: Floats, closed: bool) -> Floats:
+    """The points less those that lie in the place of the one before."""
+    if points.ndim != 2 or points.shape[1] != 3 or not np.isfinite(points).all():
+        raise CurveError("Points of a path are three numbers each.")
+    size = max(float(np.ptp(points, axis=0).max()), 1e-9) if len(points) else 1.0
+    kept = np.ones(len(points), dtype=bool)
+    kept[1:] = np.linalg.norm(np.diff(points, axis=0), axis=1) > 1e-7 * size
+    left = points[kept]
+    if closed and len(left) > 1 and np.linalg.norm(left[-1] - left[0]) <= 1e-7 * size:
+        left = left[:-1]
+    if len(left) < (3 if closed else 2):
+        raise CurveError(f"A path needs {3 if closed else 2} points that lie apart; this one has {len(left)}.")
+    return left
+
+
+def _corners(line: Floats, closed: bool, degrees: float) -> Ints:
+    ways = np.diff(np.vstack([line, line[:1]]) if closed else line, axis=0)
+    ways /= np.linalg.norm(ways, axis=1, keepdims=True)
+    before = np.roll(ways, 1, axis=0) if closed else ways[:-1]
+    after = ways if closed else ways[1:]
+    turned = np.degrees(np.arccos(np.clip((before * after).sum(axis=1), -1, 1)))
+    return np.flatnonzero(turned > degrees) + (0 if closed else 1)
+
+
+def _run(line: Floats, tolerance: float, closed: bool) -> Fitted:
+    """A smooth run by its own count of points; a straight one by its ends."""
+    run = np.concatenate([[0.0], np.cumsum(np.linalg.norm(np.diff(line, axis=0), axis=1))])
+    chord = line[-1] - line[0]
+    if not closed:
+        length = max(float(np.linalg.norm(chord)), 1e-300)
+        off = np.linalg.norm(np.cross(line - line[0], chord / length), axis=1)
+        if float(off.max()) <= min(tolerance, 1e-6 * run[-1]):
+            return Fitted(Curve(line[[0, -1]], 3), float(off.max()))
+    best: Fitted | None = None
+    for count in _COUNTS:
+        if closed and count < 4:
+            continue
+        places = np.linspace(0, run[-1], count, endpoint=not closed)
+        at = np.column_stack([np.interp(places, run, line[:, k]) for k in range(3)])
+        curve = through(at, closed)
+        deviation = float(np.linalg.norm(line - feet_on(line, pieces_of(curve)), axis=1).max())
+        if best is None or deviation < best.deviation:
+            best = Fitted(curve, deviation)
+        if deviation <= tolerance or count >= 4 * len(line):
+            break
+    assert best is not None
+    return best
