@@ -45,6 +45,8 @@ export interface Dress {
   replaced: boolean;
   /** Grown from others and not in hand: its surface alone is shown, so that what it grew from can be taken. */
   quiet: boolean;
+  /** Of a curve: its control polygon. */
+  polygon: boolean;
 }
 
 /** Crease lines grow with sharpness: one set of lines for each width. */
@@ -88,7 +90,7 @@ export class PieceView {
   private readonly outdated = new Set<"surface" | "cage">();
   private marks: Marks = { kind: "face", picked: [], hover: null, faults: null, held: null };
   private dress: Dress = {
-    display: "both", material: "clay", colour: "clay", isolines: 0, wire: 0, normals: false, valences: false, badges: false, backs: true, faint: false, replaced: false, quiet: false,
+    display: "both", material: "clay", colour: "clay", isolines: 0, wire: 0, normals: false, valences: false, badges: false, backs: true, faint: false, replaced: false, quiet: false, polygon: true,
   };
   private drawnLines = "";
   /** Goes up whenever the points have moved. */
@@ -218,7 +220,8 @@ export class PieceView {
     const open: number[] = [];
     const seam: number[] = [];
     const creased: number[][] = creaseWidths.map(() => []);
-    if (withCage)
+    const shown = withCage && (this.hasFaces || this.dress.polygon);
+    if (shown)
       for (let e = 0; e < cage.edge_verts.length / 2; e++) {
         const sharp = cage.edge_sharpness[e];
         if (cage.edge_seam[e]) seam.push(e);
@@ -227,7 +230,7 @@ export class PieceView {
         else creased[creaseWidths.findIndex(({ upTo }) => sharp <= upTo)].push(e);
       }
     this.plain.set(cage.positions, cage.edge_verts, plain);
-    this.behind.set(cage.positions, cage.edge_verts, withCage && this.display === "both" ? cage.edge_sharpness.keys() : []);
+    this.behind.set(cage.positions, cage.edge_verts, shown && this.display === "both" ? cage.edge_sharpness.keys() : []);
     this.open.set(cage.positions, cage.edge_verts, open);
     this.seam.set(cage.positions, cage.edge_verts, seam);
     this.creases.forEach((line, i) => line.set(cage.positions, cage.edge_verts, creased[i]));

@@ -403,6 +403,7 @@ export class Scene {
       faint: compare?.over ?? (glass.includes(view.id) && !this.showsBody(view.id)),
       replaced: this.showsBody(view.id),
       quiet: this.isQuiet(view.id),
+      polygon: marked.piece === view.id || marked.kind === "vertex" || marked.kind === "edge",
     };
     view.group.position.copy(this.placeOf(view.id));
     const marks = marksOn(view.id, marked, compare !== null);

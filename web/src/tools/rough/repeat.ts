@@ -67,7 +67,7 @@ export const tool = verb({
   id: "repeat",
   name: "Repeat",
   station: "rough",
-  section: "From pieces",
+  section: "Growing",
   order: 220,
   icon: drawn(["M12 3v5", "M12 16v5", "M3 12h5", "M16 12h5", "M5.500 5.500l3.500 3.500", "M15 15l3.500 3.500", "M18.500 5.500L15 9", "M9 15l-3.500 3.500"]),
   also: "array pattern copies instances round rows along curve ring",

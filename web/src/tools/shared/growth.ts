@@ -29,7 +29,7 @@ export function growthTool<const F extends Fields, const K extends Kind>({ kind,
   const needed = least === 1 ? "Pick a curve first: its line, or one of its points, or its name." : `Pick ${least} curves or more first (W, then Shift).`;
   return verb<F>({
     station: "rough",
-    section: "From curves",
+    section: "Growing",
     needs: "piece",
     eager: true,
     then: "move",
