@@ -54,7 +54,8 @@ def main() -> None:
         pack({"frame": view.frame(after), "gaps": gaps.of(after, settled=False)})
 
     grown, alone, whole = best(pulled), best(lambda: gaps.of(pulled(), False)), best(frame)
-    print(f"One of 32 points pulled, {cage.topology.face_count} faces of pipe, 16 copies: {1e3 * afresh:.1f} ms to build afresh")
+    faces = cage.topology.face_count
+    print(f"One of 32 points pulled, {faces} faces of pipe, 16 copies: {1e3 * afresh:.1f} ms to build afresh")
     for name, time in (("grown anew", grown), ("with gaps told", alone), ("the whole frame", whole)):
         print(f"       {name:20} {1e3 * time:7.1f} ms   {time / afresh:5.2f} x" + ("" if time < AIM else "   over 33 ms"))
 

@@ -66,6 +66,27 @@ def rough(screen: Screen) -> None:
     at_rest(screen)
 
 
+def growing(screen: Screen) -> None:
+    """One point of the bangle's one wave is pulled, not applied yet: all thirty-two follow."""
+    screen.open_design("Ripple bangle")
+    screen.press("m")
+    screen.press("v")
+    point = screen.cage("p1")["positions"][2]
+    screen.click(point)
+    x, y = screen.at(screen.handle_point(point, (0, 0, 1), 0.75))
+    screen.page.mouse.move(x, y)
+    screen.page.mouse.down()
+    screen.page.mouse.move(x, y - 24, steps=4)
+    screen.settled()
+    screen.page.get_by_text("not applied yet").wait_for()
+    screen.page.mouse.up()
+    screen.settled()
+    screen.station("Rough")
+    screen.page.get_by_label("Pieces", exact=True).get_by_text("Ripples round", exact=True).click()
+    screen.page.get_by_label("Change how Ripples round grows").click()
+    at_rest(screen)
+
+
 def two_views(screen: Screen) -> None:
     """Quads laid on the sketch from the front, seen from the side as well."""
     page = screen.page
@@ -292,6 +313,7 @@ SHOWN = (
     first_screen,
     set_out,
     rough,
+    growing,
     two_views,
     variants,
     shape,

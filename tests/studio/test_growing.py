@@ -9,7 +9,9 @@ import numpy as np
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
-from zinc_otter.core.curve import Curve
+from zinc_otter.core.cage.picking.loops import edge_loop
+from zinc_otter.core.curve import Curve, pieces_of
+from zinc_otter.core.curve.fitting import feet_on
 from zinc_otter.core.errors import BadSelectionError, CoreError
 from zinc_otter.core.form import NoFacesError
 from zinc_otter.core.growth.loft import Loft
@@ -202,6 +204,41 @@ class OnCurves(unittest.TestCase):
             box = after(Design(), {"kind": "add-box", "size": [9, 9, 9], "counts": [1, 1, 1]})
             with self.assertRaises(BadSelectionError):
                 after(box, command)
+
+
+class Taken(unittest.TestCase):
+    """Curves taken from edges, against the surface."""
+
+    def test_a_border_is_the_surfaces_own_line(self) -> None:
+        sheet = {"kind": "add-plane", "size": [40, 30], "counts": [4, 3], "size_of": "cage"}
+        design = after(Design(), sheet, move("p1", [1, 2, 7], [0, 0, 6]))
+        cage = design.piece("p1").cage
+        border = [int(edge) for edge in cage.topology.open_edges]
+        done = after(design, {"kind": "take-curve", "piece": "p1", "picked": {"kind": "edge", "ids": border}})
+        curve = done.piece("p2").curve
+        assert curve is not None
+        self.assertTrue(curve.closed)
+        stencils = build_stencils(cage, 4)
+        finest = stencils.finest.topology
+        points = evaluate(stencils, cage).points
+        on_border = points[np.unique(finest.edge_verts[finest.open_edges])]
+        feet = feet_on(on_border, pieces_of(curve))
+        # The corners of a sheet are corners of its border.
+        self.assertEqual(int((curve.sharpness > 0).sum()), 4)
+        self.assertLess(float(np.linalg.norm(feet - on_border, axis=1).max()), 1e-9)
+
+    def test_elsewhere_it_passes_through_the_surface(self) -> None:
+        design = after(Design(), {"kind": "add-sphere", "diameter": 30})
+        cage = design.piece("p1").cage
+        edge = 0
+        loop = [int(e) for e in edge_loop(cage.topology, edge)]
+        done = after(design, {"kind": "take-curve", "piece": "p1", "picked": {"kind": "edge", "ids": loop}})
+        curve = done.piece("p2").curve
+        assert curve is not None
+        at = pieces_of(curve).at(np.arange(curve.count))
+        limit = evaluate(build_stencils(cage, 1), cage).points[: cage.topology.vertex_count]
+        nearest = np.linalg.norm(at[:, None] - limit[None], axis=2).min(axis=1)
+        self.assertLess(float(nearest.max()), 1e-9)
 
 
 @st.composite
