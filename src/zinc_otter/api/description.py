@@ -30,7 +30,7 @@ _FILES = {
     "solid.step": "model/step", "outline.svg": "image/svg+xml", "layer.svg": "image/svg+xml", "mesh": "application/msgpack",
 }  # fmt: skip
 """What routes hand out that is no JSON, by the end of their path; others are files of a kind that is asked for."""
-_UPLOADS = ("pictures", "components", "cage-files", "solid-files", "archives")
+_UPLOADS = ("pictures", "components", "cage-files", "curve-files", "solid-files", "archives")
 _BYTES = {"schema": {"type": "string", "format": "binary"}}
 
 

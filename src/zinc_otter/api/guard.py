@@ -19,7 +19,7 @@ PATIENCE = 15.0
 """Seconds within which the next part of a body must arrive."""
 MOST_SECONDS = 180.0
 """Seconds within which all of it must."""
-_UPLOADS = ("/pictures", "/components", "/cage-files", "/solid-files", "/archives")
+_UPLOADS = ("/pictures", "/components", "/cage-files", "/curve-files", "/solid-files", "/archives")
 _NAMES = {"127.0.0.1", "localhost", "[::1]"}
 
 

@@ -7540,8 +7540,8 @@ export interface components {
          * TakeCurve
          * @description Take picked chains of edges, or the border of picked faces, as curves, each a piece of its own.
          *
-         *     Along borders and hard creases it is the surface's own line, with the same control points; elsewhere it passes through the
-         *     surface at each of the chain's vertices. It follows nothing.
+         *     Along borders and hard creases it is the surface's own line, with the same control points; elsewhere it passes through
+         *     the surface at each of the chain's vertices. It follows nothing.
          */
         TakeCurve: {
             /**
@@ -13915,7 +13915,11 @@ export interface operations {
             path?: never;
             cookie?: never;
         };
-        requestBody?: never;
+        requestBody: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
         responses: {
             /** @description Successful Response */
             200: {
