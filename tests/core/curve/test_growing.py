@@ -292,8 +292,12 @@ class Begun(unittest.TestCase):
         np.testing.assert_allclose(np.ptp(oval, axis=0), (30, 12, 0), atol=1e-9)
         quarter = pieces_of(arc(10, 90, 7))
         self.assertAlmostEqual(quarter.length, 10 * np.pi / 2, delta=0.02)
-        box = pieces_of(rounded_rectangle(40, 20, 5)).dense(100)
-        np.testing.assert_allclose(np.ptp(box, axis=0), (40, 20, 0), atol=0.15)
+        for width, depth, radius in ((40, 20, 5), (100, 20, 2), (20, 8, 3), (10, 10, 5), (30, 10, 4.9), (40, 30, 1)):
+            bar = pieces_of(rounded_rectangle(width, depth, radius)).dense(100)[:, :2]
+            # Signed distance from a rounded rectangle: that of its core, less the radius.
+            over = np.abs(bar) - [width / 2 - radius, depth / 2 - radius]
+            off = np.linalg.norm(np.maximum(over, 0), axis=1) + np.minimum(over.max(axis=1), 0) - radius
+            self.assertLess(float(np.abs(off).max()), 0.006 * radius, f"{width} by {depth}, {radius}")
         spring = pieces_of(helix(20, 6, 3))
         self.assertAlmostEqual(spring.length, 3 * np.hypot(20 * np.pi, 6), delta=0.3)
         ripple = pieces_of(wave(62, 16, 2, 3)).dense(40)

@@ -113,6 +113,7 @@ export function figure(cage: CageArrays, kind: Kind, ids: number[], shownIn: Uni
   if (kind === "vertex") return vertexFigure(cage, ids, shownIn);
   if (kind === "edge") return edgeFigure(cage, ids, shownIn);
   const faces = [...facesAt(cage, kind, ids)];
+  if (!faces.length) return "";
   const area = faces.reduce((sum, f) => sum + length(areaVector(facePoints(cage, f))), 0);
   const words = `cage area ${areaWords(area, shownIn)}`;
   if (kind !== "face" || ids.length !== 2) return words;

@@ -50,24 +50,48 @@ def polygon(diameter: float, sides: int) -> Curve:
     return Curve(diameter / 2 * np.column_stack([np.cos(turns), np.sin(turns), 0 * turns]), 1, True)
 
 
-def rounded_rectangle(width: float, depth: float, radius: float) -> Curve:
-    """A rectangle about the origin with corners of a ``radius`` (mm), passing through four points of each quarter.
+# Of the radius, from the corner that is rounded off: where control points follow its arc best, to half a per cent.
+_NEAR, _FAR, _BEYOND = 0.56596, 1.15135, 1.73674
 
-    Straight between them. Raises BadNumberError where the corners do not fit.
+
+def rounded_rectangle(width: float, depth: float, radius: float) -> Curve:
+    """A rectangle about the origin with corners of a ``radius`` (mm), by four to six control points a corner.
+
+    Its sides are straight, and the corners stray by half a per cent of the radius at most. Where a side has no straight part
+    to speak of the points lie evenly along it instead. Raises BadNumberError where the corners do not fit.
     """
     _above(width=width, depth=depth, radius=radius)
     if 2 * radius > min(width, depth):
         most = min(width, depth) / 2
         raise BadNumberError(f"Corners of {radius:g} mm do not fit into {width:g} by {depth:g} mm; up to {most:g} do.")
-    quarter = np.linspace(0, np.pi / 2, 4)
-    corners = []
+    if min(width, depth) < 2.1 * _FAR * radius:
+        return _evenly_rounded(width, depth, radius)
+    points = []
+    for x, y in ((1, 1), (-1, 1), (-1, -1), (1, -1)):
+        corner = np.array([x * width / 2, y * depth / 2])
+        # Up one side and along the next, counter-clockwise; on a long side a third point keeps the next corner's away.
+        sides = [(np.array([0.0, -y]), depth), (np.array([-x, 0.0]), width)]
+        first, second = sides if x * y > 0 else sides[::-1]
+        (into, length), (out, other) = first, second
+        before = [_BEYOND, _FAR, _NEAR] if length > 2.2 * _BEYOND * radius else [_FAR, _NEAR]
+        after = [_NEAR, _FAR, _BEYOND] if other > 2.2 * _BEYOND * radius else [_NEAR, _FAR]
+        points += [corner + share * radius * into for share in before]
+        points += [corner + share * radius * out for share in after]
+    return Curve(np.column_stack([np.array(points), np.zeros(len(points))]), 3, True)
+
+
+def _evenly_rounded(width: float, depth: float, radius: float) -> Curve:
+    quarter = np.linspace(0, np.pi / 2, 65)
+    path = [np.array([[width / 2, 0.0]])]
     for k, (x, y) in enumerate(((1, 1), (-1, 1), (-1, -1), (1, -1))):
         middle = np.array([x * (width / 2 - radius), y * (depth / 2 - radius)])
         turn = quarter + k * np.pi / 2
-        corners.append(middle + radius * np.column_stack([np.cos(turn), np.sin(turn)]))
-    points = np.vstack(corners)
-    keep = np.linalg.norm(points - np.roll(points, 1, axis=0), axis=1) > 1e-9 * max(width, depth)
-    return through(np.column_stack([points[keep], np.zeros(keep.sum())]), closed=True)
+        path.append(middle + radius * np.column_stack([np.cos(turn), np.sin(turn)]))
+    line = np.vstack([*path, path[0]])
+    run = np.concatenate([[0.0], np.cumsum(np.linalg.norm(np.diff(line, axis=0), axis=1))])
+    count = 16 + 8 * round(max(width, depth) / (2 * radius) - 1)
+    at = np.arange(count) * run[-1] / count
+    return through(np.column_stack([*(np.interp(at, run, line[:, k]) for k in range(2)), np.zeros(count)]), closed=True)
 
 
 def helix(diameter: float, pitch: float, turns: float, each: int = 8) -> Curve:

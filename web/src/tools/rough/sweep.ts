@@ -7,7 +7,7 @@ import { curvesInHand, growthTool } from "../shared/growth";
 const others = (context: Context) => {
   const used = context.regrowing?.grown?.kind === "sweep" ? [context.regrowing.grown.rail, ...(context.regrowing.grown.profiles ?? [])] : curvesInHand(context).map((p) => p.id);
   const free = (context.design?.pieces ?? []).filter((p) => p.curve && !used.includes(p.id));
-  return [{ id: "", words: "none" }, ...free.map((p) => ({ id: p.id, words: p.name }))];
+  return [{ id: "none", words: "none" }, ...free.map((p) => ({ id: p.id, words: p.name }))];
 };
 
 export const tool = growthTool({
@@ -27,12 +27,14 @@ export const tool = growthTool({
     twist: angle("Twist", 0, { more: true }),
   },
   moreWords: "Twist…",
+  waysOut: { "/problems/curve": { words: "Set them square to the rail", values: { stands: "square" } } },
   kind: "sweep",
   curves: [2, 51],
   make(v, [rail, ...rest], { regrowing }) {
     // Of one that grows already the last source is its second rail, where it has one.
     const before = regrowing?.grown?.kind === "sweep" && regrowing.grown.second ? rest.slice(0, -1) : rest;
-    return { kind: "sweep", rail, profiles: before.filter((id) => id !== v.second), second: v.second, stands: v.stands, turns: v.turns, each: v.each, ends: v.ends, twist: v.twist };
+    const second = v.second === "none" ? "" : v.second;
+    return { kind: "sweep", rail, profiles: before.filter((id) => id !== second), second, stands: v.stands, turns: v.turns, each: v.each, ends: v.ends, twist: v.twist };
   },
-  read: (g) => ({ stands: g.stands, turns: g.turns, each: g.each, ends: g.ends, second: g.second, twist: g.twist }),
+  read: (g) => ({ stands: g.stands, turns: g.turns, each: g.each, ends: g.ends, second: g.second || "none", twist: g.twist }),
 });
