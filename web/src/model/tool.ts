@@ -134,8 +134,8 @@ export interface VerbOf<F extends Fields> extends Common, Numbered<F> {
   /** Lets pieces grow in these ways, and reads its values off one that is to be changed. */
   grows?: AnyGrowth["kind"][];
   readsGrowth?(growth: AnyGrowth): Partial<ValuesOf<F>>;
-  /** What is still to be picked before it can do anything, in place of what `needs` says; null for nothing. */
-  missing?(context: Context): string | null;
+  /** What is still to be picked before it can do anything; null for nothing, undefined where it is as `needs` says. */
+  missing?(context: Context): string | null | undefined;
 }
 
 /** Puts a new form down. */
@@ -208,7 +208,8 @@ export const doesReach = (tool: Tool | null): boolean => tool?.is === "verb" && 
 export function missingFor(tool: Tool, context: Context): string | null {
   const { pickKind, picked, piece, target } = context;
   if (tool.is !== "verb") return null;
-  if (tool.missing) return tool.missing(context);
+  const own = tool.missing?.(context);
+  if (own !== undefined) return own;
   if (tool.needs === "piece") return piece ? null : "Take a piece in hand first: pick one, or click its name.";
   if (tool.needs === "pieces") return target?.others?.length ? null : "Pick two pieces or more first (W, then Shift).";
   if (tool.takes && (!picked.length || !tool.takes.includes(pickKind)))

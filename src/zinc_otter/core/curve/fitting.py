@@ -40,9 +40,9 @@ def through(points: ArrayLike, closed: bool = False) -> Curve:
 def resampled(curve: Curve, count: int, degree: Degree = 3) -> Fitted:
     """The curve by ``count`` control points of another ``degree``, evenly along it, nearest in the sense of least squares.
 
-    One that has this count and degree already stays as it is. Ends stay where they are. Corners stay where the count has a control point for each of them at least; runs between them
-    are fitted one by one. Kept for the next time: while one curve is pulled the others stay. Raises BadNumberError for a
-    count that is too small or too large.
+    One that has this count and degree already stays as it is. Ends stay where they are. Corners stay where the count has a
+    control point for each of them at least; runs between them are fitted one by one. Kept for the next time: while one
+    curve is pulled the others stay. Raises BadNumberError for a count that is too small or too large.
     """
     if (count, degree) == (curve.count, curve.degree):
         return Fitted(curve, 0.0)

@@ -12,8 +12,7 @@ export const tool = verb({
   hint: "Of a four-sided region, a strip, or all round a tube; or a whole curve. Its first number counts along the first edge of the first face.",
   needs: "selection",
   takes: ["face", "piece"],
-  missing: ({ piece, pickKind, picked }) =>
-    piece?.curve || (picked.length && (pickKind === "face" || pickKind === "piece")) ? null : "Pick faces (F) or a piece (W) first, or take a curve in hand.",
+  missing: ({ piece }) => (piece?.curve ? null : undefined),
   eager: true,
   verb: "Resample",
   fields: {

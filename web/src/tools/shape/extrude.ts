@@ -14,8 +14,7 @@ export const tool = verb({
   hint: "Drag the rose arrow, or another arrow for a direction of its own. Open edges grow strips, the end of a curve another point. Held while moving, X extrudes as it goes.",
   needs: "selection",
   takes: ["face", "piece", "edge"],
-  missing: ({ piece, pickKind, picked }) =>
-    picked.length && (pickKind !== "vertex" || piece?.curve) ? null : "Pick faces, or open edges, or the end of a curve first (F, E, V).",
+  missing: ({ piece, pickKind, picked }) => (piece?.curve && pickKind === "vertex" && picked.length ? null : undefined),
   verb: "Extrude",
   places: "pivot",
   fields: {
