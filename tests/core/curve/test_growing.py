@@ -60,6 +60,16 @@ class Pipes(unittest.TestCase):
             self.assertAlmostEqual(volume / (2 * np.pi * 20 * np.pi * 4), 1, delta=within)
             self.assertAlmostEqual(area / (2 * np.pi * 20 * 2 * np.pi * 2), 1, delta=within)
 
+    def test_round_ends_are_half_balls(self) -> None:
+        """A straight pipe of 20 mm and radius 3 with round ends: pi r^2 l + 4/3 pi r^3, within 1 %; 26 mm long."""
+        made = pipe(Curve([(0, 0, 0), (10, 0, 0), (20, 0, 0)]), 3.0, 16, each=4, caps="round")
+        self.assertTrue(made.cage.topology.is_closed)
+        self.assertAlmostEqual(volume_and_area(made)[0] / (np.pi * 9 * 20 + 4 / 3 * np.pi * 27), 1, delta=0.01)
+        points, _ = dense(made)
+        self.assertAlmostEqual(float(np.ptp(points[:, 0])), 26, delta=0.12)
+        ball = points[points[:, 0] > 20.5]
+        self.assertLess(float(np.abs(np.linalg.norm(ball - [20, 0, 0], axis=1) - 3).max()), 0.08)
+
     def test_the_bore_of_a_wire_is_that_of_its_surface(self) -> None:
         """A wire of 1 mm on a bore of 16: the smooth surface is 8 mm from the axis all round, within 0.005."""
         points, _ = dense(pipe(ring_of(8.5, 16), 0.5, 8), 5)

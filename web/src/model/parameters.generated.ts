@@ -158,7 +158,7 @@ export const parameters = {
     diameter: {"label":"Diameter","unit":"mm","step":0.1,"initial":2,"above":0,"max":1000000},
     around: {"label":"Faces around","unit":"","step":1,"initial":8,"min":3,"max":64,"whole":true},
     each: {"label":"Faces a leg","unit":"","step":1,"initial":3,"min":1,"max":16,"whole":true},
-    ends: {"label":"Ends","initial":"flat","words":[["flat","flat"],["open","open"]]},
+    ends: {"label":"Ends","initial":"flat","words":[["flat","flat"],["round","round"],["open","open"]]},
   },
   "extrude": {
     segments: {"label":"Segments","unit":"","step":1,"initial":1,"min":1,"max":64,"whole":true},

@@ -3484,7 +3484,7 @@ export interface components {
              * @default flat
              * @enum {string}
              */
-            ends?: "flat" | "open";
+            ends?: "flat" | "round" | "open";
         };
         /**
          * DuplicatePiece
@@ -5641,7 +5641,7 @@ export interface components {
              * @default flat
              * @enum {string}
              */
-            ends?: "flat" | "open";
+            ends?: "flat" | "open" | "round";
             /**
              * Twist
              * @default 0
@@ -5687,7 +5687,7 @@ export interface components {
              * @default flat
              * @enum {string}
              */
-            ends?: "flat" | "open";
+            ends?: "flat" | "open" | "round";
             /**
              * Twist
              * @default 0
@@ -9122,7 +9122,7 @@ export interface components {
              * @default flat
              * @enum {string}
              */
-            ends?: "flat" | "open";
+            ends?: "flat" | "open" | "round";
             /**
              * Twist
              * @default 0

@@ -26,7 +26,7 @@ class Pipe(Growth):
     diameter: float = 2.0
     around: int = 8
     each: int = 3
-    ends: Literal["flat", "open"] = "flat"
+    ends: Literal["flat", "open", "round"] = "flat"
     twist: float = 0.0
     kind: Literal["pipe"] = "pipe"
 

@@ -33,7 +33,9 @@ class DrawWire(NewPiece):
     diameter: Annotated[Size, labelled("Diameter", "mm", step=0.1)] = 2.0
     around: Annotated[int, Field(ge=3, le=MOST_AROUND), labelled("Faces around")] = 8
     each: Annotated[int, Field(ge=1, le=16), labelled("Faces a leg")] = 3
-    ends: Annotated[Literal["flat", "open"], labelled("Ends", words={"flat": "flat", "open": "open"})] = "flat"
+    ends: Annotated[
+        Literal["flat", "round", "open"], labelled("Ends", words={"flat": "flat", "round": "round", "open": "open"})
+    ] = "flat"
 
     def cage(self) -> Curve:
         return through(np.array(self.points), self.closed)

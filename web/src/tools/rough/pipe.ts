@@ -14,7 +14,7 @@ export const tool = growthTool({
     diameter: length("Diameter", 2, { step: 0.1, above: 0 }),
     around: count("Faces around", 8, 3, { max: 64 }),
     each: count("Faces a leg", 3, 1, { max: 64 }),
-    ends: choice("Ends", { flat: "flat", open: "open" }),
+    ends: choice("Ends", { flat: "flat", round: "round", open: "open" }),
     twist: angle("Twist", 0, { more: true }),
   },
   moreWords: "Twist…",

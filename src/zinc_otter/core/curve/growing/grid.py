@@ -44,13 +44,13 @@ def grid_cage(points: Floats, closed: tuple[bool, bool] = (False, False)) -> Cag
     return of_quads(points.reshape(-1, 3), np.column_stack([low + j, high + j, high + nxt, low + nxt]).ravel())
 
 
-def with_caps(cage: Cage, rings: list[Ints]) -> Cage:
-    """The cage with a face on each of some rings of border vertices (k,), its edges hard: a flat end."""
+def with_caps(cage: Cage, rings: list[Ints], hard: bool = True) -> Cage:
+    """The cage with a face on each of some rings of border vertices (k,), its edges ``hard``: a flat end."""
     t = cage.topology
     faces = np.split(t.face_verts, t.face_offsets[1:-1])
     closed = Cage.from_faces(cage.positions, [*(f.tolist() for f in faces), *(ring.tolist() for ring in rings)])
     sharp = np.zeros(closed.topology.edge_count)
-    for ring in rings:
+    for ring in rings if hard else []:
         pairs = np.sort(np.column_stack([ring, np.roll(ring, -1)]), axis=1)
         sharp[_edges(closed, pairs)] = HARD
     return closed.with_sharpness(edges=sharp)
