@@ -121,7 +121,7 @@ class Design:
 
     def _tied(self, piece: Piece, growth: Growth) -> str:
         sources = " and ".join(self.piece(source).name for source in growth.sources)
-        return f"{piece.name} follows {sources}"
+        return f"{piece.name} follows {sources}{growth.tie}"
 
     def reference(self, reference_id: str) -> Reference:
         """The reference of this id. Raises UnknownPieceError."""

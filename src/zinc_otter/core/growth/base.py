@@ -44,6 +44,9 @@ class Growth(ABC):
     what: ClassVar[str]
     """What a piece that grows so is called when it has no name of its own."""
 
+    tie: ClassVar[str] = ""
+    """Behind "A follows B" in a sentence: how it does."""
+
     pulled: ClassVar[bool] = True
     """Whether its own control points can be pulled, on top of what it grows to."""
 

@@ -23,6 +23,7 @@ class MirroredCopy(Growth):
     """The image of ``source`` in a ``plane``."""
 
     what: ClassVar[str] = "Mirror image"
+    tie: ClassVar[str] = " in a mirror"
     pulled: ClassVar[bool] = False
     source: str = ""
     plane: Plane = _ACROSS_X

@@ -36,6 +36,7 @@ class Repeat(Growth):
     """
 
     what: ClassVar[str] = "Repeat"
+    tie: ClassVar[str] = " again and again"
     pulled: ClassVar[bool] = False
     originals: tuple[str, ...] = ()
     way: Literal["round", "rows", "curve"] = "round"
