@@ -2,6 +2,7 @@
 import Box from "@mui/material/Box";
 import ListItemButton from "@mui/material/ListItemButton";
 import Typography from "@mui/material/Typography";
+import { useMemo } from "react";
 import { useDesign } from "../../live/stores/design";
 import { useFollowers } from "../../live/stores/followers";
 import { usePicking } from "../../live/stores/picking";
@@ -13,17 +14,34 @@ import type { AnyGrowth, PieceState } from "../../model/types";
 import { DrawingIcon, GrowsIcon } from "../../theme/icons";
 import { ShowWhere } from "../parts/ShowWhere";
 
-export function Growth() {
-  const current = usePicking((s) => s.piece);
-  const pieces = useDesign((s) => (s.preview ?? s.design)?.pieces) ?? [];
+/** What is told here of a piece; in most frames of a drag it is the same as before, and nothing is drawn. */
+interface Told {
+  piece: Pick<PieceState, "id" | "name" | "grown" | "pulled" | "said" | "suspect">;
+  /** The names of those that it grows from. */
+  names: string;
+  offspring: { id: string; name: string }[];
+}
+
+function toldOf(pieces: PieceState[], current: string | null): Told | null {
   const piece = pieces.find((p) => p.id === current);
   if (!piece) return null;
-  const offspring = pieces.filter((p) => p.grown && sourcesOf(p.grown).includes(piece.id));
-  if (!piece.grown && !offspring.length) return null;
+  const { id, name, grown, pulled, said, suspect } = piece;
+  const offspring = pieces.filter((p) => p.grown && sourcesOf(p.grown).includes(id)).map((p) => ({ id: p.id, name: p.name }));
+  if (!grown && !offspring.length) return null;
+  const names = (grown ? sourcesOf(grown) : []).map((one) => pieces.find((p) => p.id === one)?.name ?? "what is gone").join(", ");
+  return { piece: { id, name, grown, pulled, said, suspect }, names, offspring };
+}
+
+export function Growth() {
+  const current = usePicking((s) => s.piece);
+  const text = useDesign((s) => JSON.stringify(toldOf((s.preview ?? s.design)?.pieces ?? [], current)));
+  const told = useMemo(() => JSON.parse(text) as Told | null, [text]);
+  if (!told) return null;
+  const { piece, names, offspring } = told;
   return (
     <Box component="section" aria-label="Growth" sx={{ borderBottom: 1, borderColor: "divider", maxHeight: "34%", overflow: "auto", flexShrink: 0, pb: 0.5 }}>
       <Typography component="h2" variant="h3" sx={{ px: 1.5, pt: 1 }}>{piece.grown ? `How ${piece.name} grows` : `From ${piece.name} grow`}</Typography>
-      {piece.grown && <Own piece={piece} grown={piece.grown} pieces={pieces} />}
+      {piece.grown && <Own piece={piece} grown={piece.grown} names={names} />}
       {offspring.map((p) => (
         <ListItemButton key={p.id} dense onClick={() => pick(p.id, [])} sx={{ py: 0.2, px: 1.5, gap: 0.75 }}>
           <GrowsIcon sx={{ fontSize: 16 }} />
@@ -34,10 +52,9 @@ export function Growth() {
   );
 }
 
-function Own({ piece, grown, pieces }: { piece: PieceState; grown: AnyGrowth; pieces: PieceState[] }) {
+function Own({ piece, grown, names }: { piece: Told["piece"]; grown: AnyGrowth; names: string }) {
   const editing = useFollowers((s) => s.regrowing === piece.id);
   const tool = tools().forGrowth(grown);
-  const names = sourcesOf(grown).map((id) => pieces.find((p) => p.id === id)?.name ?? "what is gone").join(", ");
   const words = `${tool?.name ?? "Mirror image"} from ${names}`;
   return (
     <>
