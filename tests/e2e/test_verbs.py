@@ -128,7 +128,7 @@ class Verbs(VerbCase):
         self.page.get_by_text("follows Box in a mirror").wait_for()
         self.screen.button("Make independent").click()
         self.screen.steps(4)
-        self.assertIsNone(self.screen.state()["pieces"][1]["follows"])
+        self.assertIsNone(self.screen.state()["pieces"][1]["grown"])
 
     def test_a_handle_is_bridged_and_its_pairing_shifted(self) -> None:
         self.begin_box((60, 40, 16), (6, 4, 1))

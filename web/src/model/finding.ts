@@ -11,9 +11,12 @@ const score = (tool: Tool, word: string): number => {
 /** The tools that every word leads to, the nearest first; all of them where nothing was typed. */
 export function toolsFor(all: readonly Tool[], text: string): Tool[] {
   const words = text.toLowerCase().split(/\s+/).filter(Boolean);
-  const scored = all.map((tool) => ({ tool, by: words.map((word) => score(tool, word)) }));
-  // Stations stay together, as the list shows them.
-  const found = scored.filter(({ by }) => by.every((one) => one > 0));
-  const best = Math.max(...found.map(({ by }) => Math.min(...by, 3)), 0);
-  return found.filter(({ by }) => Math.min(...by, 3) >= Math.min(best, 2)).map(({ tool }) => tool);
+  if (!words.length) return [...all];
+  const scored = all.map((tool) => ({ tool, by: Math.min(...words.map((word) => score(tool, word))) })).filter(({ by }) => by > 0);
+  const best = Math.max(...scored.map(({ by }) => by), 0);
+  const found = scored.filter(({ by }) => by >= Math.min(best, 2));
+  // Stations stay together, as the list shows them: the one first that has what is meant by its name.
+  const stations = [...new Set(found.map(({ tool }) => tool.station))];
+  const groups = stations.map((station) => found.filter(({ tool }) => tool.station === station).sort((a, b) => b.by - a.by));
+  return groups.sort((a, b) => b[0].by - a[0].by).flatMap((group) => group.map(({ tool }) => tool));
 }
