@@ -196,7 +196,7 @@ export function editGrowth(piece: string, growth: AnyGrowth): void {
   const tool = tools().forGrowth(growth);
   if (!tool?.readsGrowth) return;
   usePicking.setState({ piece, picked: [], others: [] });
-  takeTool(tool.id, { regrowing: piece, values: tool.readsGrowth(growth) as Values });
+  takeTool(tool.id, { regrowing: piece, values: tool.readsGrowth(growth) });
   useProblem.setState(noProblem);
 }
 
