@@ -33,7 +33,8 @@ def first_screen(screen: Screen) -> None:
     screen.page.goto(screen.server.address)
     screen.page.wait_for_function(
         "() => { const all = [...document.querySelectorAll('main img')];"
-        " return all.length === 6 && all.every(i => i.complete && i.naturalWidth); }"
+        " const seen = all.filter(i => i.getBoundingClientRect().top < innerHeight);"
+        " return all.length > 6 && seen.every(i => i.complete && i.naturalWidth); }"
     )
 
 

@@ -10,6 +10,7 @@ import { type Shows, useShow } from "../live/stores/show";
 import { useShown } from "../live/stores/shown";
 import type { End } from "../model/context";
 import type { Kind, Place, Weights } from "../model/types";
+import type { Marks } from "./marksView";
 
 export interface Marked {
   shows: Shows;
@@ -55,3 +56,10 @@ function faultsNow(piece: string | null): Marked["faults"] {
 }
 
 const elements = ({ vertices = [], edges = [], faces = [] }: Partial<Place>) => ({ vertices, edges, faces });
+
+/** Of all that is marked, what belongs to one piece. */
+export function marksOn(id: string, { kind, piece, others, picked, hover, faults, held }: Marked, comparing: boolean): Marks {
+  const own = <T extends { piece: string }>(what: T | null) => (what?.piece === id ? what : null);
+  const whole = kind === "piece" && others.includes(id) ? [0] : [];
+  return { kind, picked: comparing ? [] : piece === id ? picked : whole, hover: own(hover), faults: own(faults), held: own(held) };
+}

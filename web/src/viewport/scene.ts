@@ -12,17 +12,18 @@ import type { Box } from "../model/vec";
 import { colours } from "../theme/colours";
 import { BodyViews } from "./bodyViews";
 import { type Covered, Eye } from "./camera";
-import { CopyView } from "./copyView";
+import type { CopyDress } from "./copyView";
+import { CopyViews } from "./copyViews";
 import { Grid } from "./grid";
 import { keepView, keptView } from "./keptView";
 import { HiddenPicks } from "./hiddenPicks";
 import { Handle } from "./handle";
-import { type Marked, markedNow } from "./marked";
+import { type Marked, markedNow, marksOn } from "./marked";
 import { Overlay } from "./overlay";
 import { Picker } from "./picking";
-import type { Marks } from "./marksView";
 import { type Dress, PieceView } from "./pieceView";
 import { ReferenceViews } from "./referenceViews";
+import { placeBeside } from "./sideBySide";
 
 /** Where previews take longer than so many milliseconds the handle goes ahead of the form. */
 const together = 80;
@@ -36,12 +37,12 @@ export class Scene {
   private readonly renderer: WebGLRenderer;
   private readonly three = new Three();
   private readonly views = new Map<string, PieceView>();
-  private readonly copies = new Map<string, CopyView>();
   private readonly grid = new Grid();
   private readonly overlay = new Overlay();
   /** What the section cuts away; empty where there is none. The views share the array. */
   private readonly planes: Plane[] = [];
   private readonly bodies = new BodyViews(this.planes);
+  private readonly copies = new CopyViews(this.planes);
   private states = new Map<string, PieceState>();
   private marked: Marked = markedNow();
   /** What has changed since it was looked at last. */
@@ -74,7 +75,7 @@ export class Scene {
       this.eye.flat = true;
       this.eye.take(side);
     } else useShow.setState({ flat: false });
-    this.three.add(this.grid.object, this.bodies.group, this.references.group, this.overlay.group, this.handle.group, this.handle.beads);
+    this.three.add(this.grid.object, this.bodies.group, this.copies.group, this.references.group, this.overlay.group, this.handle.group, this.handle.beads);
     this.handle.hide();
     this.stopListening = pieces.listen((changes) => this.take(changes));
     this.resize();
@@ -132,7 +133,7 @@ export class Scene {
       this.planes.push(new Plane(normal, section.flip ? -section.at : section.at));
     }
     for (const view of this.views.values()) this.dress(view);
-    for (const copy of this.copies.values()) this.dressCopy(copy);
+    this.copies.dress((id) => this.dressOfCopy(id));
     this.dressBodies();
     // Side by side the two stand elsewhere than the references that they were built around.
     const { compare } = useShow.getState();
@@ -154,7 +155,7 @@ export class Scene {
     this.refresh();
     const { camera, target, back } = this.eye;
     const screen = { camera, width: this.host.clientWidth, height: this.host.clientHeight, middle: target, back };
-    const copies = [...this.copies.values()].filter((copy) => copy.group.visible && !this.states.get(copy.id)?.locked);
+    const copies = this.copies.shown.filter((copy) => !this.states.get(copy.id)?.locked);
     return new Picker(screen, views, through, this.planes, copies);
   }
 
@@ -193,7 +194,7 @@ export class Scene {
       // Copies and bodies joined to it reach further than the form itself.
       if (this.showsBody(view.id)) box.union(this.bodies.boxOf(view.id));
     }
-    for (const copy of this.copies.values()) if (this.isShown(copy.id)) for (const corner of copy.corners()) box.expandByPoint(corner);
+    for (const corner of this.copies.corners()) box.expandByPoint(corner);
     if (this.references.group.visible) for (const corner of this.references.corners()) box.expandByPoint(corner);
     this.eye.fit(box, this.covered(150));
     this.fitted = !box.isEmpty();
@@ -232,9 +233,7 @@ export class Scene {
         highest = Math.max(highest, positions[i]);
       }
     }
-    for (const copy of this.copies.values())
-      if (this.isShown(copy.id))
-        for (const { z } of copy.corners()) [lowest, highest] = [Math.min(lowest, z), Math.max(highest, z)];
+    for (const { z } of this.copies.corners()) [lowest, highest] = [Math.min(lowest, z), Math.max(highest, z)];
     const bottom = useShow.getState().bodies ? this.bodies.lowest : Infinity;
     lowest = Math.min(lowest, bottom);
     this.floor = Number.isFinite(lowest) ? lowest - 0.03 * Math.max(highest - lowest, 10) : 0;
@@ -268,7 +267,8 @@ export class Scene {
     clearTimeout(this.soon);
     this.hidden.dispose();
     this.stopListening();
-    for (const view of [...this.views.values(), ...this.copies.values()]) view.dispose();
+    for (const view of this.views.values()) view.dispose();
+    this.copies.dispose();
     this.references.dispose();
     this.bodies.dispose();
     this.overlay.dispose();
@@ -309,7 +309,7 @@ export class Scene {
         held.dispose();
         this.views.delete(id);
       }
-      this.dropCopy(id);
+      this.copies.drop(id);
       const arrays = pieces.byId.get(id);
       if (what === "whole" && arrays) {
         const view = new PieceView(id, arrays, this.planes);
@@ -318,7 +318,8 @@ export class Scene {
         this.dress(view);
       }
     }
-    this.layCopies();
+    this.copies.lay((id) => this.view(id));
+    this.copies.dress((id) => this.dressOfCopy(id));
     // While points are being set the view must not jump away from under the pointer.
     const setting = toolInHand()?.pointing !== undefined;
     if (setting && this.views.size) this.fitted = true;
@@ -328,35 +329,13 @@ export class Scene {
     this.draw();
   }
 
-  private dropCopy(id: string): void {
-    const copy = this.copies.get(id);
-    if (!copy) return;
-    this.three.remove(copy.group);
-    copy.dispose();
-    this.copies.delete(id);
-  }
-
-  /** Images are laid anew where their places or what they are of was made anew. */
-  private layCopies(): void {
-    for (const [id, frames] of pieces.copies) {
-      const held = this.copies.get(id);
-      const bases = frames.map(({ of }) => this.views.get(of));
-      if (held && bases.every((base) => base && held.isOf(base))) continue;
-      this.dropCopy(id);
-      const copy = new CopyView(id, frames, (of) => this.view(of), this.planes);
-      this.copies.set(id, copy);
-      this.three.add(copy.group);
-      this.dressCopy(copy);
-    }
-  }
-
-  private dressCopy(copy: CopyView): void {
+  private dressOfCopy(id: string): CopyDress {
     const { kind, piece, others, picked, hover } = this.marked;
     const { material, glass, compare } = useShow.getState();
-    const held = kind === "piece" && ((piece === copy.id && picked.length > 0) || others.includes(copy.id));
-    const marked = held ? "picked" : hover?.piece === copy.id ? "hover" : "plain";
-    const shown = this.isShown(copy.id) && !this.showsBody(copy.id) && !compare;
-    copy.dress({ shown, material, colour: this.states.get(copy.id)?.colour ?? "clay", glass: glass.includes(copy.id), marked });
+    const held = kind === "piece" && ((piece === id && picked.length > 0) || others.includes(id));
+    const marked = held ? "picked" : hover?.piece === id ? "hover" : "plain";
+    const shown = this.isShown(id) && !this.showsBody(id) && !compare;
+    return { shown, material, colour: this.states.get(id)?.colour ?? "clay", glass: glass.includes(id), marked };
   }
 
   private showsBody(id: string): boolean {
@@ -405,7 +384,7 @@ export class Scene {
       quiet: this.isQuiet(view.id),
       polygon: marked.piece === view.id || marked.kind === "vertex" || marked.kind === "edge",
     };
-    view.group.position.copy(this.placeOf(view.id));
+    view.group.position.copy(placeBeside(view.id, (id) => this.view(id), this.eye.right));
     const marks = marksOn(view.id, marked, compare !== null);
     // Where it has not grown as it should, that is marked until it has.
     const suspect = this.states.get(view.id)?.suspect ?? [];
@@ -413,31 +392,6 @@ export class Scene {
     view.show(dress, marks);
     view.weigh(marked.weights?.piece === view.id && !compare ? marked.weights.rows : null);
   }
-
-  /** Two that are compared side by side stand apart by their width on the screen. */
-  private placeOf(id: string): Vector3 {
-    const { compare } = useShow.getState();
-    if (!compare || compare.over) return new Vector3();
-    const { right } = this.eye;
-    let [low, high] = [Infinity, -Infinity];
-    for (const one of [compare.a, compare.b]) {
-      const arrays = this.views.get(one)?.arrays;
-      const positions = arrays?.line?.points ?? arrays?.surface.positions ?? [];
-      for (let i = 0; i < positions.length; i += 3) {
-        const along = positions[i] * right.x + positions[i + 1] * right.y + positions[i + 2] * right.z;
-        [low, high] = [Math.min(low, along), Math.max(high, along)];
-      }
-    }
-    const half = Number.isFinite(low) ? 0.58 * (high - low) : 0;
-    return right.clone().multiplyScalar(id === compare.a ? -half : half);
-  }
 }
 
 const asBox3 = (box: Box | null): Box3 => (box ? new Box3(new Vector3(...box.low), new Vector3(...box.high)) : new Box3());
-
-/** Of all that is marked, what belongs to one piece. */
-function marksOn(id: string, { kind, piece, others, picked, hover, faults, held }: Marked, comparing: boolean): Marks {
-  const own = <T extends { piece: string }>(what: T | null) => (what?.piece === id ? what : null);
-  const whole = kind === "piece" && others.includes(id) ? [0] : [];
-  return { kind, picked: comparing ? [] : piece === id ? picked : whole, hover: own(hover), faults: own(faults), held: own(held) };
-}
