@@ -314,7 +314,6 @@ SHOWN = (
     first_screen,
     set_out,
     rough,
-    growing,
     two_views,
     variants,
     shape,
@@ -328,6 +327,7 @@ SHOWN = (
     print_bench,
     incomplete,
     open_edges,
+    growing,
 )
 
 
