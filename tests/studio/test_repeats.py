@@ -101,6 +101,15 @@ class Images(unittest.TestCase):
         self.assertEqual(free.piece("p2").cage.topology.face_count, 18)
         after(free, move("p2", [0], [1, 0, 0]))
 
+    def test_copies_and_variants_of_it_stand_alone(self) -> None:
+        design = after(Design(), BLOCK, repeat("p1", count=4))
+        copied = {"kind": "duplicate-piece", "piece": "p2", "offset": [0, 0, 9]}
+        done = after(design, copied, {"kind": "make-variant", "piece": "p2"})
+        for piece in ("p3", "p4"):
+            self.assertEqual(done.piece(piece).cage.topology.face_count, 18)
+        document, blobs = to_document(done)
+        self.assertEqual(from_document(document, blobs).piece("p4").form, done.piece("p4").form)
+
     def test_one_is_taken_out_alone(self) -> None:
         design = after(Design(), BLOCK, repeat("p1", count=4))
         done = after(design, {"kind": "take-image-out", "piece": "p2", "image": 1})
@@ -130,6 +139,12 @@ class Images(unittest.TestCase):
         self.assertNotIn("cage", document["pieces"][1])
         self.assertEqual(blob_hashes(document), set(blobs))
         self.assertEqual(from_document(document, blobs).piece("p2").form, design.piece("p2").form)
+
+    def test_a_document_that_does_not_say_what_it_grows_from(self) -> None:
+        document, blobs = to_document(after(Design(), BLOCK, repeat("p1", count=4)))
+        document["pieces"][1]["grown"] = None
+        with self.assertRaises(CoreError):
+            from_document(document, blobs)
 
     def test_a_drag_sends_no_image(self) -> None:
         design = after(Design(), BLOCK, repeat("p1", count=60))

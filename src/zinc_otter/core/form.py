@@ -30,6 +30,11 @@ def own_faces(form: Form) -> int:
     return form.topology.face_count if isinstance(form, Cage) else 0
 
 
+def standing(form: Form) -> Form:
+    """The form as it stands, by itself: images are laid out as faces."""
+    return form.cage if isinstance(form, Repeated) else form
+
+
 def bounds_of(form: Form) -> Floats:
     """(2, 3) least and greatest coordinates of the control points."""
     return form.bounds if isinstance(form, Repeated) else controls(form).bounds

@@ -15,6 +15,7 @@ from numpy.typing import NDArray
 from zinc_otter.core.cage import Cage, Topology
 from zinc_otter.core.cage.symmetry import Group, Plane, Symmetry
 from zinc_otter.core.curve import Curve
+from zinc_otter.core.errors import BadNumberError
 from zinc_otter.core.form import Form
 from zinc_otter.core.growth import Growth, Pulls
 from zinc_otter.core.growth.mirrored import MirroredCopy
@@ -130,6 +131,8 @@ def from_document(document: Mapping[str, Any], blobs: Mapping[str, bytes]) -> De
 
     def form_of(p: Mapping[str, Any]) -> Form:
         if "images" in p:
+            if not p.get("grown"):
+                raise BadNumberError(f"{p.get('name', 'A piece')} is images of others, and does not say of which.")
             return Repeated(())
         if "curve" not in p:
             return cage_of(p["cage"])

@@ -10,10 +10,9 @@ from zinc_otter.core.cage.face_bound import check_face_total
 from zinc_otter.core.cage.symmetry import Symmetry, symmetric_edit
 from zinc_otter.core.curve.curve import Curve
 from zinc_otter.core.errors import CoreError, TooManyFacesError
-from zinc_otter.core.form import Form, controls, own_faces, require_faces, with_controls
+from zinc_otter.core.form import Form, controls, own_faces, require_faces, standing, with_controls
 from zinc_otter.core.growth.base import Growth, Outgrowth, grown
 from zinc_otter.core.growth.pulls import Pulls, pulls_between
-from zinc_otter.core.repeated import Repeated
 from zinc_otter.core.solid.followers import Follower
 from zinc_otter.core.solid.followers.moving import similarity_between, taken_along
 from zinc_otter.studio.references import Reference
@@ -278,8 +277,7 @@ class Design:
 
 def let_go(piece: Piece) -> Piece:
     """The piece as it stands, following nothing any more; images become faces of their own."""
-    form = piece.form.cage if isinstance(piece.form, Repeated) else piece.form
-    return replace(piece, form=form, grown=None, pulled=None)
+    return replace(piece, form=standing(piece.form), grown=None, pulled=None)
 
 
 def growing_order(pieces: Sequence[Piece]) -> list[Piece]:

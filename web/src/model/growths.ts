@@ -10,6 +10,8 @@ export function regrowth(piece: PieceState, growth: AnyGrowth): Command | null {
 
 /** The ids of the pieces that it grows from. */
 export function sourcesOf(growth: AnyGrowth): string[] {
+  if (growth.kind === "laid") return [growth.curve ?? "", growth.onto ?? ""];
+  if (growth.kind === "combined") return [growth.first ?? "", growth.second ?? ""];
   if (growth.kind === "sweep") return [growth.rail ?? "", ...(growth.profiles ?? []), ...(growth.second ? [growth.second] : [])];
   if (growth.kind === "loft" || growth.kind === "skin") return [...(growth.curves ?? [])];
   if (growth.kind === "repeat") return [...(growth.originals ?? []), ...(growth.way === "curve" && growth.rail ? [growth.rail] : [])];

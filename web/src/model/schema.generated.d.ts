@@ -2733,6 +2733,74 @@ export interface components {
              */
             kind: "combine";
         };
+        /**
+         * Combined
+         * @description The curve that looks like ``first`` in one view and like ``second`` in another.
+         *
+         *     The second passes every height of the axis that both views show once.
+         */
+        "Combined-Input": {
+            /**
+             * First
+             * @default
+             */
+            first?: string;
+            /**
+             * Second
+             * @default
+             */
+            second?: string;
+            /**
+             * Views
+             * @default front and right
+             * @enum {string}
+             */
+            views?: "front and right" | "front and top" | "right and top";
+            /**
+             * Count
+             * @default 12
+             */
+            count?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "combined";
+        };
+        /**
+         * Combined
+         * @description The curve that looks like ``first`` in one view and like ``second`` in another.
+         *
+         *     The second passes every height of the axis that both views show once.
+         */
+        "Combined-Output": {
+            /**
+             * First
+             * @default
+             */
+            first?: string;
+            /**
+             * Second
+             * @default
+             */
+            second?: string;
+            /**
+             * Views
+             * @default front and right
+             * @enum {string}
+             */
+            views?: "front and right" | "front and top" | "right and top";
+            /**
+             * Count
+             * @default 12
+             */
+            count?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "combined";
+        };
         /** CommandAt */
         CommandAt: {
             /** Revision */
@@ -4151,7 +4219,7 @@ export interface components {
              */
             kind: "grow";
             /** Growth */
-            growth: components["schemas"]["Loft-Input"] | components["schemas"]["MirroredCopy-Input"] | components["schemas"]["Pipe-Input"] | components["schemas"]["Repeat-Input"] | components["schemas"]["Skin-Input"] | components["schemas"]["Strip-Input"] | components["schemas"]["Sweep-Input"] | components["schemas"]["Turned-Input"];
+            growth: components["schemas"]["Combined-Input"] | components["schemas"]["Laid-Input"] | components["schemas"]["Loft-Input"] | components["schemas"]["MirroredCopy-Input"] | components["schemas"]["Pipe-Input"] | components["schemas"]["Repeat-Input"] | components["schemas"]["Section-Input"] | components["schemas"]["Skin-Input"] | components["schemas"]["Strip-Input"] | components["schemas"]["Sweep-Input"] | components["schemas"]["Turned-Input"];
             /** Name */
             name?: string | null;
         };
@@ -4583,6 +4651,58 @@ export interface components {
              * @default 0
              */
             sharpness?: number;
+        };
+        /**
+         * Laid
+         * @description ``curve`` where it lies nearest on ``onto``, ``above`` mm over its surface; as many control points, corners kept.
+         */
+        "Laid-Input": {
+            /**
+             * Curve
+             * @default
+             */
+            curve?: string;
+            /**
+             * Onto
+             * @default
+             */
+            onto?: string;
+            /**
+             * Above
+             * @default 0
+             */
+            above?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "laid";
+        };
+        /**
+         * Laid
+         * @description ``curve`` where it lies nearest on ``onto``, ``above`` mm over its surface; as many control points, corners kept.
+         */
+        "Laid-Output": {
+            /**
+             * Curve
+             * @default
+             */
+            curve?: string;
+            /**
+             * Onto
+             * @default
+             */
+            onto?: string;
+            /**
+             * Above
+             * @default 0
+             */
+            above?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "laid";
         };
         /**
          * LayFace
@@ -5548,7 +5668,7 @@ export interface components {
              * Grown
              * @description how this piece grows from others
              */
-            grown: (components["schemas"]["Loft-Output"] | components["schemas"]["MirroredCopy-Output"] | components["schemas"]["Pipe-Output"] | components["schemas"]["Repeat-Output"] | components["schemas"]["Skin-Output"] | components["schemas"]["Strip-Output"] | components["schemas"]["Sweep-Output"] | components["schemas"]["Turned-Output"]) | null;
+            grown: (components["schemas"]["Combined-Output"] | components["schemas"]["Laid-Output"] | components["schemas"]["Loft-Output"] | components["schemas"]["MirroredCopy-Output"] | components["schemas"]["Pipe-Output"] | components["schemas"]["Repeat-Output"] | components["schemas"]["Section-Output"] | components["schemas"]["Skin-Output"] | components["schemas"]["Strip-Output"] | components["schemas"]["Sweep-Output"] | components["schemas"]["Turned-Output"]) | null;
             /**
              * Images
              * @description how many images of other pieces it is; 0 where it has a form of its own
@@ -5912,7 +6032,7 @@ export interface components {
             /** Piece */
             piece: string;
             /** Growth */
-            growth: components["schemas"]["Loft-Input"] | components["schemas"]["MirroredCopy-Input"] | components["schemas"]["Pipe-Input"] | components["schemas"]["Repeat-Input"] | components["schemas"]["Skin-Input"] | components["schemas"]["Strip-Input"] | components["schemas"]["Sweep-Input"] | components["schemas"]["Turned-Input"];
+            growth: components["schemas"]["Combined-Input"] | components["schemas"]["Laid-Input"] | components["schemas"]["Loft-Input"] | components["schemas"]["MirroredCopy-Input"] | components["schemas"]["Pipe-Input"] | components["schemas"]["Repeat-Input"] | components["schemas"]["Section-Input"] | components["schemas"]["Skin-Input"] | components["schemas"]["Strip-Input"] | components["schemas"]["Sweep-Input"] | components["schemas"]["Turned-Input"];
         };
         /**
          * Relax
@@ -6835,6 +6955,110 @@ export interface components {
              * @enum {string}
              */
             kind: "scale-to-size";
+        };
+        /**
+         * Section
+         * @description The line in which a plane cuts ``source``, by ``count`` control points; of several the longest, or the next ones.
+         */
+        "Section-Input": {
+            /**
+             * Source
+             * @default
+             */
+            source?: string;
+            /**
+             * Point
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            point?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Normal
+             * @default [
+             *       0,
+             *       0,
+             *       1
+             *     ]
+             */
+            normal?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Count
+             * @default 12
+             */
+            count?: number;
+            /**
+             * Which
+             * @default 0
+             */
+            which?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "section";
+        };
+        /**
+         * Section
+         * @description The line in which a plane cuts ``source``, by ``count`` control points; of several the longest, or the next ones.
+         */
+        "Section-Output": {
+            /**
+             * Source
+             * @default
+             */
+            source?: string;
+            /**
+             * Point
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            point?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Normal
+             * @default [
+             *       0,
+             *       0,
+             *       1
+             *     ]
+             */
+            normal?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Count
+             * @default 12
+             */
+            count?: number;
+            /**
+             * Which
+             * @default 0
+             */
+            which?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "section";
         };
         /** SectionPlane */
         SectionPlane: {
@@ -8604,6 +8828,41 @@ export interface components {
             kind?: "combine";
         };
         /**
+         * Combined
+         * @description The curve that looks like ``first`` in one view and like ``second`` in another.
+         *
+         *     The second passes every height of the axis that both views show once.
+         */
+        Combined: {
+            /**
+             * First
+             * @default
+             */
+            first?: string;
+            /**
+             * Second
+             * @default
+             */
+            second?: string;
+            /**
+             * Views
+             * @default front and right
+             * @enum {string}
+             */
+            views?: "front and right" | "front and top" | "right and top";
+            /**
+             * Count
+             * @default 12
+             */
+            count?: number;
+            /**
+             * Kind
+             * @default combined
+             * @constant
+             */
+            kind?: "combined";
+        };
+        /**
          * Cone
          * @description A cone or its stump: ``radius`` at the foot, ``top_radius`` at the other end, which may be 0; mm.
          */
@@ -8941,6 +9200,33 @@ export interface components {
              * @constant
              */
             kind?: "imported";
+        };
+        /**
+         * Laid
+         * @description ``curve`` where it lies nearest on ``onto``, ``above`` mm over its surface; as many control points, corners kept.
+         */
+        Laid: {
+            /**
+             * Curve
+             * @default
+             */
+            curve?: string;
+            /**
+             * Onto
+             * @default
+             */
+            onto?: string;
+            /**
+             * Above
+             * @default 0
+             */
+            above?: number;
+            /**
+             * Kind
+             * @default laid
+             * @constant
+             */
+            kind?: "laid";
         };
         /**
          * Loft
@@ -9484,6 +9770,59 @@ export interface components {
              * @constant
              */
             kind?: "scale-to-size";
+        };
+        /**
+         * Section
+         * @description The line in which a plane cuts ``source``, by ``count`` control points; of several the longest, or the next ones.
+         */
+        Section: {
+            /**
+             * Source
+             * @default
+             */
+            source?: string;
+            /**
+             * Point
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            point?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Normal
+             * @default [
+             *       0,
+             *       0,
+             *       1
+             *     ]
+             */
+            normal?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Count
+             * @default 12
+             */
+            count?: number;
+            /**
+             * Which
+             * @default 0
+             */
+            which?: number;
+            /**
+             * Kind
+             * @default section
+             * @constant
+             */
+            kind?: "section";
         };
         /**
          * Skin

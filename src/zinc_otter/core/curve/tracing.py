@@ -8,7 +8,7 @@ from numpy.typing import ArrayLike
 from zinc_otter.core.cage.cage import HARD
 from zinc_otter.core.cage.topology import Floats, Ints
 from zinc_otter.core.curve.curve import Curve, CurveError
-from zinc_otter.core.curve.fitting import Fitted, feet_on, through
+from zinc_otter.core.curve.fitting import Fitted, feet_on, fitted_to, through
 from zinc_otter.core.curve.pieces import pieces_of
 from zinc_otter.core.errors import BadNumberError
 
@@ -49,6 +49,28 @@ def traced(points: ArrayLike, tolerance: float, *, closed: bool = False, corner:
         sharp[0][0] = 0.0
     deviation = max(run.deviation for run in runs)
     return Fitted(Curve(np.vstack(parts), 3, closed, np.concatenate(sharp)), deviation)
+
+
+def by_count(points: ArrayLike, count: int, closed: bool = False) -> Fitted:
+    """The curve of ``count`` control points that lies nearest to points (k, 3) in their order. Raises CurveError.
+
+    >>> made = by_count([(x, 0.01 * x * x, 0) for x in range(0, 101, 2)], 8)
+    >>> made.curve.count, made.deviation < 0.1
+    (8, True)
+    """
+    line = _apart(np.asarray(points, dtype=np.float64), closed)
+    whole = np.vstack([line, line[:1]]) if closed else line
+    run = np.concatenate([[0.0], np.cumsum(np.linalg.norm(np.diff(whole, axis=0), axis=1))])
+    places = np.linspace(0, 1, count, endpoint=False) if closed else _towards_ends(count)
+    at = np.column_stack([np.interp(places * run[-1], run, whole[:, k]) for k in range(3)])
+    start = through(at, closed)
+    known = np.append(places, 1.0) if closed else places
+    steps = np.interp(run / run[-1], known, np.arange(len(known)))
+    fitted = fitted_to(start, steps, whole)
+    best = min(
+        (start, fitted), key=lambda curve: float(np.linalg.norm(line - feet_on(line, pieces_of(curve)), axis=1).max())
+    )
+    return Fitted(best, float(np.linalg.norm(line - feet_on(line, pieces_of(best)), axis=1).max()))
 
 
 def straight(points: ArrayLike, closed: bool = False) -> Curve:

@@ -12,7 +12,7 @@ from pydantic import Field
 from zinc_otter.core.cage.building.motion import moving
 from zinc_otter.core.cage.symmetry.whole import whole_moved
 from zinc_otter.core.errors import BadNumberError, BadSelectionError
-from zinc_otter.core.form import with_controls
+from zinc_otter.core.form import standing, with_controls
 from zinc_otter.core.solid.followers.moving import taken_along
 from zinc_otter.studio.commands.base import Command, Name, Outcome, PieceId, Vector
 from zinc_otter.studio.design import Design, Piece
@@ -145,7 +145,7 @@ class DuplicatePiece(Command):
 
     def apply(self, design: Design) -> Outcome:
         piece = design.piece(self.piece)
-        form = piece.form
+        form = standing(piece.form)
         if any(self.offset):
             form = with_controls(form, piece.cage.with_positions(piece.cage.positions + self.offset))
         changed, copy = design.with_new_piece(piece.name, form, like=piece)
@@ -178,7 +178,7 @@ class MakeVariant(Command):
         original = piece.original or piece.id
         root = next((p for p in design.pieces if p.id == original), piece)
         count = sum(p.original == original for p in design.pieces)
-        changed, copy = design.with_new_piece(f"{root.name}, variant {count + 1}", piece.form, like=piece)
+        changed, copy = design.with_new_piece(f"{root.name}, variant {count + 1}", standing(piece.form), like=piece)
         changed = changed.with_piece(replace(copy, original=original))
         return Outcome(changed.with_piece(replace(piece, visible=False)), copy.id)
 

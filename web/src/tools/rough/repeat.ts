@@ -2,20 +2,14 @@ import type { Context } from "../../model/context";
 import type { ValuesOf } from "../../model/fields";
 import { regrowth } from "../../model/growths";
 import { drawn, verb } from "../../model/tool";
-import type { AnyGrowth, PieceState } from "../../model/types";
+import type { AnyGrowth } from "../../model/types";
 import type { Vec } from "../../model/vec";
 import { directionOf, towards, towardsValues, typedShown } from "../shared/directions";
 import { angle, choice, count, kept, length, list, share } from "../shared/fields";
-import { curvesInHand } from "../shared/growth";
+import { curvesInHand, facedInHand } from "../shared/growth";
 import { pointGrips } from "../shared/placing";
 
 type Repeat = Extract<AnyGrowth, { kind: "repeat" }>;
-
-/** The pieces with faces that are picked as wholes, or the one in hand. */
-function originals({ design, piece, target }: Context): PieceState[] {
-  const ids = target?.picked.kind === "piece" ? [target.piece, ...(target.others ?? [])] : piece ? [piece.id] : [];
-  return (design?.pieces ?? []).filter((p) => !p.curve && ids.includes(p.id));
-}
 
 const rails = (context: Context): { id: string; words: string }[] => {
   const all = (context.design?.pieces ?? []).filter((p) => p.curve);
@@ -85,7 +79,7 @@ export const tool = verb({
   },
   moreWords: "Place…",
   grips: (v) => (v.way === "round" ? pointGrips(["x", "y", "z"], [v.x, v.y, v.z]) : []),
-  missing: (context) => (context.regrowing || originals(context).length ? null : "Pick a piece with faces first (W), or several with Shift."),
+  missing: (context) => (context.regrowing || facedInHand(context).length ? null : "Pick a piece with faces first (W), or several with Shift."),
   readsGrowth(growth) {
     const g = growth as Repeat;
     const [x, y, z] = g.point ?? [0, 0, 0];
@@ -98,7 +92,7 @@ export const tool = verb({
   },
   command(v, context) {
     const { regrowing } = context;
-    const ids = regrowing?.grown?.kind === "repeat" ? (regrowing.grown.originals ?? []) : originals(context).map((p) => p.id);
+    const ids = regrowing?.grown?.kind === "repeat" ? (regrowing.grown.originals ?? []) : facedInHand(context).map((p) => p.id);
     const growth = ids.length ? made(v, [...ids], context) : null;
     if (!growth) return null;
     return regrowing ? regrowth(regrowing, growth) : { kind: "grow", growth, name: null };

@@ -9,10 +9,14 @@ type Kind = AnyGrowth["kind"];
 type Of<K extends Kind> = Extract<AnyGrowth, { kind: K }>;
 
 type Given<F extends Fields, K extends Kind> = Pick<VerbOf<F>, "id" | "name" | "order" | "icon" | "hint" | "fields" | "verb"> &
-  Partial<Pick<VerbOf<F>, "also" | "shown" | "grips" | "moreWords" | "key" | "waysOut">> & {
+  Partial<Pick<VerbOf<F>, "also" | "shown" | "grips" | "moreWords" | "key" | "waysOut" | "station" | "section">> & {
     kind: K;
-    /** How many curves it takes at least, and at most. */
+    /** How many sources it takes at least, and at most. */
     curves: [least: number, most: number];
+    /** What it grows from; the curves in hand, where nothing else is said. */
+    from?(context: Context): PieceState[];
+    /** What is to be picked for it. */
+    needed?: string;
     /** The growth from these pieces. */
     make(values: ValuesOf<F>, sources: string[], context: Context): Of<K>;
     read(growth: Of<K>): Partial<ValuesOf<F>>;
@@ -24,9 +28,15 @@ export function curvesInHand({ design, piece, target }: Context): PieceState[] {
   return ids.flatMap((id) => design?.pieces.find((p) => p.id === id && p.curve) ?? []);
 }
 
-export function growthTool<const F extends Fields, const K extends Kind>({ kind, curves, make, read, ...given }: Given<F, K>): Tool {
+/** The pieces with faces that are picked as wholes, or the one in hand. */
+export function facedInHand({ design, piece, target }: Context): PieceState[] {
+  const ids = target?.picked.kind === "piece" ? [target.piece, ...(target.others ?? [])] : piece ? [piece.id] : [];
+  return ids.flatMap((id) => design?.pieces.find((p) => p.id === id && !p.curve) ?? []);
+}
+
+export function growthTool<const F extends Fields, const K extends Kind>({ kind, curves, from = curvesInHand, needed: own, make, read, ...given }: Given<F, K>): Tool {
   const [least, most] = curves;
-  const needed = least === 1 ? "Pick a curve first: its line, or one of its points, or its name." : `Pick ${least} curves or more first (W, then Shift).`;
+  const needed = own ?? (least === 1 ? "Pick a curve first: its line, or one of its points, or its name." : `Pick ${least} curves or more first (W, then Shift).`);
   return verb<F>({
     station: "rough",
     section: "Growing",
@@ -36,13 +46,13 @@ export function growthTool<const F extends Fields, const K extends Kind>({ kind,
     ...given,
     grows: [kind],
     readsGrowth: (growth) => read(growth as Of<K>),
-    missing: (context) => (context.regrowing || curvesInHand(context).length >= least ? null : needed),
+    missing: (context) => (context.regrowing || from(context).length >= least ? null : needed),
     command(values, context) {
       const { regrowing } = context;
       if (regrowing?.grown) return regrowth(regrowing, make(values, sourcesOf(regrowing.grown), context));
-      const from = curvesInHand(context).slice(0, most);
-      if (from.length < least) return null;
-      return { kind: "grow", growth: make(values, from.map((p) => p.id), context), name: null };
+      const sources = from(context).slice(0, most);
+      if (sources.length < least) return null;
+      return { kind: "grow", growth: make(values, sources.map((p) => p.id), context), name: null };
     },
   });
 }
