@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from typing import Any
 
+import msgpack
 import numpy as np
 
 from tests.api.case import BOX, ServiceCase, unpacked
@@ -97,3 +98,35 @@ class Growing(ServiceCase):
             self.assertEqual(len(by_id["p1"]["surface"]["quads"]), 0)
             self.assertEqual([(c["of"], len(c["motions"])) for c in by_id["p3"]["copies"]], [("p2", 4 * 16)])
             self.assertEqual(first["gaps"][0]["piece"], "p3")
+
+    def test_the_gaps_that_are_asked_for_come_with_every_frame(self) -> None:
+        def box(along: float) -> dict[str, Any]:
+            return {**BOX, "size": [10, 10, 10], "counts": [1, 1, 1], "size_of": "surface", "centre": [along, 0, 0]}
+
+        state = self.begun(box(0), box(10.5), box(29))
+        with self.client.websocket_connect(f"ws://127.0.0.1/api/designs/{state['id']}/live") as socket:
+            self.assertEqual(unpacked(socket.receive_bytes())["gaps"], [])
+            socket.send_bytes(msgpack.packb({"do": "gaps", "seq": 1, "pieces": ["p1", "p2", "p3", "gone"]}))
+            told = self.answer(socket, 1)
+            self.assertEqual([(g["piece"], g["other"]) for g in told["gaps"]], [("p1", "p2"), ("p1", "p3"), ("p2", "p3")])
+            for gap, true in zip(told["gaps"], (0.5, 19, 8.5), strict=True):
+                self.assertAlmostEqual(gap["distance"], true, places=6)
+                self.assertAlmostEqual(abs(gap["to"][0] - gap["from"][0]), true, places=6)
+            # Pulled half a millimetre nearer they touch; two and a half, and they run into one another by two.
+            for seq, (by, state_of, distance) in enumerate(((0.5, "touch", 0.0), (2.5, "overlap", -2.0)), start=2):
+                pull = move("p1", list(range(8)), [by, 0, 0])
+                ask = {"do": "preview", "seq": seq, "revision": state["revision"], "command": pull}
+                socket.send_bytes(msgpack.packb(ask))
+                gap = self.answer(socket, seq)["gaps"][0]
+                self.assertEqual(gap["state"], state_of)
+                self.assertAlmostEqual(gap["distance"], distance, delta=0.02)
+            socket.send_bytes(msgpack.packb({"do": "gaps", "seq": 9, "pieces": []}))
+            self.assertEqual(self.answer(socket, 9)["gaps"], [])
+
+    def answer(self, socket: Any, seq: int) -> Any:
+        """What is answered to a number; what comes of itself is passed over."""
+        while True:
+            told: Any = unpacked(socket.receive_bytes())
+            if told.get("seq") == seq:
+                self.assertIn(told["type"], ("gaps", "frame"), told)
+                return told

@@ -2,6 +2,9 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
+from itertools import combinations
+
 import numpy as np
 
 from zinc_otter.api.kept import Kept
@@ -9,14 +12,20 @@ from zinc_otter.api.live_messages import ShownGap
 from zinc_otter.api.stencil_shelf import StencilShelf
 from zinc_otter.core.cage import Cage
 from zinc_otter.core.proof.distance import MeshDistance
-from zinc_otter.core.proof.gaps import Placed, smallest_gap
+from zinc_otter.core.proof.gaps import Gap, Placed, smallest_gap
 from zinc_otter.core.repeated import Repeated
 from zinc_otter.core.surface import evaluate
-from zinc_otter.studio.design import Design
+from zinc_otter.studio.design import Design, Piece
 from zinc_otter.studio.images import images_of
 
 _MOST_POINTS = (2_500, 20_000)
 """Dense points of a form that are looked at: in a drag, and once it is settled."""
+
+
+def _told(gap: Gap, piece: str, other: str | None) -> ShownGap:
+    return {
+        "piece": piece, "other": other, "distance": gap.distance, "state": gap.state, "from": gap.here, "to": gap.there,
+    }  # fmt: skip
 
 
 class Gaps:
@@ -26,8 +35,11 @@ class Gaps:
         self._stencils = stencils
         self._meshes: Kept[tuple[str, int], MeshDistance] = Kept(16)
 
-    def of(self, design: Design, settled: bool) -> list[ShownGap]:
-        """The smallest gap of each shown repeat, its originals among the images where they are the first of them."""
+    def of(self, design: Design, settled: bool, between: Sequence[str] = ()) -> list[ShownGap]:
+        """The smallest gap of each shown repeat, its originals among the images where they are the first of them.
+
+        Then that of every two of the pieces ``between`` which gaps are asked for; those that are gone, or curves, have none.
+        """
         found: list[ShownGap] = []
         for piece in design.pieces:
             if not piece.visible or not isinstance(piece.form, Repeated):
@@ -38,10 +50,21 @@ class Gaps:
             ]
             gap = smallest_gap(things)
             if gap is not None:
-                found.append(
-                    {"piece": piece.id, "distance": gap.distance, "state": gap.state, "from": gap.here, "to": gap.there}
-                )
+                found.append(_told(gap, piece.id, None))
+        there = {piece.id: piece for piece in design.pieces if piece.curve is None}
+        things_of = {one: self._placed(design, there[one], settled) for one in dict.fromkeys(between) if one in there}
+        for one, other in combinations(things_of, 2):
+            gaps = [smallest_gap([a, b], own=False) for a in things_of[one] for b in things_of[other]]
+            least = min((gap for gap in gaps if gap is not None), key=lambda gap: gap.distance, default=None)
+            if least is not None:
+                found.append(_told(least, one, other))
         return found
+
+    def _placed(self, design: Design, piece: Piece, settled: bool) -> list[Placed]:
+        """A piece as meshes under motions: of its own, or of those that it is images of."""
+        if not isinstance(piece.form, Repeated):
+            return [Placed(self._mesh(piece.cage, settled), np.eye(4)[None])]
+        return [Placed(self._mesh(design.piece(of).cage, settled), motions) for of, motions in images_of(design, piece)]
 
     def _mesh(self, cage: Cage, settled: bool) -> MeshDistance:
         most = _MOST_POINTS[settled]

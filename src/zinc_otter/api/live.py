@@ -29,6 +29,7 @@ from zinc_otter.api.live_messages import (
     AskCommit,
     AskCurves,
     Asked,
+    AskGaps,
     AskLevel,
     AskPreview,
     AskWeigh,
@@ -64,7 +65,7 @@ async def live(socket: WebSocket, design_id: str) -> None:
         await socket.close(4404, str(error))
 
 
-_LATEST = ("preview", "weigh", "curves")
+_LATEST = ("preview", "weigh", "curves", "gaps")
 _RESTS = 0.3
 """Seconds without anything asked for after which the hand rests."""
 _QUIET, _BEAT = 0.7, 0.5
@@ -107,6 +108,7 @@ class _Channel:
         self._shown_revision: int | None = None
         self._curves: AskedOf | None = None
         self._curves_digest = ""
+        self._gaps: list[str] = []
         self._sending = asyncio.Lock()
         self._asker = secrets.token_hex(8)
         self._doing = 0
@@ -210,6 +212,8 @@ class _Channel:
                 await self._weigh(seq, asked)
             case AskCurves():
                 await self._bend(seq, asked)
+            case AskGaps():
+                await self._gap(seq, asked)
             case AskBodies():
                 self._bodies.want(self._room.studio.saved(self._design_id).design, FINE)
 
@@ -273,11 +277,19 @@ class _Channel:
 
         await self._send(await asyncio.to_thread(work))
 
+    async def _gap(self, seq: int, asked: AskGaps) -> None:
+        def work() -> Told:
+            self._gaps = asked.pieces
+            design = self._room.studio.saved(self._design_id).design
+            return {"type": "gaps", "seq": seq, "gaps": self._room.gaps.of(design, True, self._gaps)}
+
+        await self._send(await asyncio.to_thread(work))
+
     def _shown(self, design: Design, settled: bool) -> Shown:
         """What changed of the pieces, how near they come to components, and the curves that are asked for."""
         shown = self._view.frame(design)
         shown["clearances"] = clearances(design, self._view.surfaces, self._room.meshes, settled)
-        shown["gaps"] = self._room.gaps.of(design, settled)
+        shown["gaps"] = self._room.gaps.of(design, settled, self._gaps)
         bends = self._bends(design)
         if bends is not None:
             shown["curves"] = bends

@@ -21,8 +21,12 @@ from zinc_otter.studio.commands import AnyCommand, Picked
 from zinc_otter.studio.commands.base import PieceId
 from zinc_otter.studio.commands.placement import ReachBy
 
-VERSION = 2
+VERSION = 3
 """Raised whenever a page that was loaded before could not talk to the service any more."""
+
+
+MOST_BETWEEN = 10
+"""Pieces between which gaps are told."""
 
 
 class _Ask(BaseModel):
@@ -76,6 +80,13 @@ class AskCurves(_Ask):
     asked: AskedOf | None
 
 
+class AskGaps(_Ask):
+    """Tell the gaps between these pieces with every frame from now on, beside those of repeats; none of them, no more."""
+
+    do: Literal["gaps"]
+    pieces: Annotated[list[PieceId], Field(max_length=MOST_BETWEEN)]
+
+
 class AskBodies(_Ask):
     """Look again whether the kernel has made a solid by now. It has no answer of its own."""
 
@@ -89,8 +100,8 @@ class AskStop(_Ask):
     of: int = 0
 
 
-Asked = AskPreview | AskCommit | AskCancel | AskLevel | AskWeigh | AskCurves | AskBodies | AskStop
-DEEDS = frozenset({"preview", "commit", "cancel", "level", "weigh", "curves", "bodies", "stop"})
+Asked = AskPreview | AskCommit | AskCancel | AskLevel | AskWeigh | AskCurves | AskGaps | AskBodies | AskStop
+DEEDS = frozenset({"preview", "commit", "cancel", "level", "weigh", "curves", "gaps", "bodies", "stop"})
 _asked: TypeAdapter[Asked] = TypeAdapter(Annotated[Asked, Field(discriminator="do")])
 
 
@@ -219,9 +230,12 @@ Below 0 inside; a component that is not ``signed`` is open and has no inside."""
 
 # The names of two of its parts are words of the language.
 ShownGap = TypedDict("ShownGap", {
-    "piece": str, "distance": float, "state": Literal["apart", "touch", "overlap"], "from": Xyz, "to": Xyz,
+    "piece": str, "other": str | None, "distance": float, "state": Literal["apart", "touch", "overlap"], "from": Xyz,
+    "to": Xyz,
 })  # fmt: skip
-ShownGap.__doc__ = """The smallest gap between the images of a repeat, mm; below 0 where they run into one another."""
+ShownGap.__doc__ = """The smallest gap in mm between the images of a repeat, or between it and an ``other`` piece.
+
+Below 0 where they run into one another."""
 
 
 class ShownCurve(TypedDict):
@@ -282,6 +296,12 @@ class TellCurves(TypedDict):
     type: Literal["curves"]
     seq: int
     curves: list[ShownCurve]
+
+
+class TellGaps(TypedDict):
+    type: Literal["gaps"]
+    seq: int
+    gaps: list[ShownGap]
 
 
 class BodyEdge(TypedDict):
@@ -345,7 +365,7 @@ class TellProblem(TypedDict):
     problem: Problem
 
 
-Told = TellState | TellFrame | TellFound | TellWeights | TellCurves | TellBodies | TellWorking | TellProblem
+Told = TellState | TellFrame | TellFound | TellWeights | TellCurves | TellGaps | TellBodies | TellWorking | TellProblem
 told: TypeAdapter[Told] = TypeAdapter(Annotated[Told, Field(discriminator="type")])
 
 

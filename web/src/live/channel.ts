@@ -76,6 +76,11 @@ export class Channel {
     this.send({ do: "curves", asked });
   }
 
+  /** Tell the gaps between these pieces with every frame; between none, no more. */
+  gaps(pieces: string[]): void {
+    this.send({ do: "gaps", pieces });
+  }
+
   /** Ask whether the kernel has made solids by now. */
   bodies(): void {
     this.send({ do: "bodies" });

@@ -21,6 +21,7 @@ const waiting = new Map<number, (design: DesignState | null) => void>();
 export function lay(next: Channel | null): void {
   channel = next;
   last = null;
+  between = [];
 }
 
 /** The answer of a number has come; null where it was a refusal. */
@@ -108,7 +109,17 @@ export function smoothTo(level: number | null): void {
 export function tellAgain(): void {
   const { level } = useShow.getState();
   if (level !== null) channel?.smooth(level);
+  if (between.length) channel?.gaps(between);
   bend();
+}
+
+let between: string[] = [];
+
+/** Tell the gaps between these pieces from now on; between none, no more. */
+export function gapsBetween(pieces: string[]): void {
+  if (pieces.join() === between.join()) return;
+  between = pieces;
+  channel?.gaps(pieces);
 }
 
 /** Ask whether the kernel has made solids by now. */

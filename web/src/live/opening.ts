@@ -71,6 +71,7 @@ function message(m: Message): void {
   if (m.type === "problem") return refused(m);
   if (m.type === "weights") return useReach.setState({ weights: m.weights });
   if (m.type === "found") return found(m);
+  if (m.type === "gaps") return useGaps.setState({ list: m.gaps });
   if (m.type === "curves") return useCurves.setState({ list: m.curves });
   if (m.type === "bodies") return takeBodies(m, useDesign.getState().preview !== null);
   pieces.take(m);

@@ -8617,6 +8617,24 @@ export interface components {
             asked: components["schemas"]["AskedOf"] | null;
         };
         /**
+         * AskGaps
+         * @description Tell the gaps between these pieces with every frame from now on, beside those of repeats; none of them, no more.
+         */
+        AskGaps: {
+            /**
+             * Seq
+             * @default 0
+             */
+            seq?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "gaps";
+            /** Pieces */
+            pieces: string[];
+        };
+        /**
          * AskLevel
          * @description Show pieces at a level of smoothness, or with null at the finest that is quick.
          */
@@ -10191,7 +10209,7 @@ export interface components {
              */
             radius?: number;
         };
-        LiveAsked: components["schemas"]["AskPreview"] | components["schemas"]["AskCommit"] | components["schemas"]["AskCancel"] | components["schemas"]["AskLevel"] | components["schemas"]["AskWeigh"] | components["schemas"]["AskCurves"] | components["schemas"]["AskBodies"] | components["schemas"]["AskStop"];
+        LiveAsked: components["schemas"]["AskPreview"] | components["schemas"]["AskCommit"] | components["schemas"]["AskCancel"] | components["schemas"]["AskLevel"] | components["schemas"]["AskWeigh"] | components["schemas"]["AskCurves"] | components["schemas"]["AskGaps"] | components["schemas"]["AskBodies"] | components["schemas"]["AskStop"];
         /**
          * BodyEdge
          * @description Where what meets what: the two makers, the length in mm, segments to be drawn, and the chain of each segment.
@@ -10465,11 +10483,15 @@ export interface components {
         };
         /**
          * ShownGap
-         * @description The smallest gap between the images of a repeat, mm; below 0 where they run into one another.
+         * @description The smallest gap in mm between the images of a repeat, or between it and an ``other`` piece.
+         *
+         *     Below 0 where they run into one another.
          */
         ShownGap: {
             /** Piece */
             piece: string;
+            /** Other */
+            other: string | null;
             /** Distance */
             distance: number;
             /**
@@ -10605,6 +10627,18 @@ export interface components {
             seq: number;
             preview: components["schemas"]["PreviewState"];
         };
+        /** TellGaps */
+        TellGaps: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "gaps";
+            /** Seq */
+            seq: number;
+            /** Gaps */
+            gaps: components["schemas"]["ShownGap"][];
+        };
         /**
          * TellProblem
          * @description A refusal; where it refuses a change, the design as it stands comes after it.
@@ -10687,7 +10721,7 @@ export interface components {
              */
             rows: Float32Array;
         };
-        LiveTold: components["schemas"]["TellState"] | components["schemas"]["TellFrame"] | components["schemas"]["TellFound"] | components["schemas"]["TellWeights"] | components["schemas"]["TellCurves"] | components["schemas"]["TellBodies"] | components["schemas"]["TellWorking"] | components["schemas"]["TellProblem"];
+        LiveTold: components["schemas"]["TellState"] | components["schemas"]["TellFrame"] | components["schemas"]["TellFound"] | components["schemas"]["TellWeights"] | components["schemas"]["TellCurves"] | components["schemas"]["TellGaps"] | components["schemas"]["TellBodies"] | components["schemas"]["TellWorking"] | components["schemas"]["TellProblem"];
     };
     responses: never;
     parameters: never;

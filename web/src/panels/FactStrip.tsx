@@ -83,7 +83,7 @@ function Counts() {
 
 /** How near the images of a repeat come to one another: of the one that is nearest to itself. */
 function Gaps() {
-  const list = useGaps((s) => s.list);
+  const list = useGaps((s) => s.list).filter((gap) => gap.other === null);
   const unit = useUnit();
   const least = list.reduce<ShownGap | null>((best, gap) => (best && best.distance <= gap.distance ? best : gap), null);
   const name = useDesign((s) => (s.preview ?? s.design)?.pieces.find((p) => p.id === least?.piece)?.name ?? "");

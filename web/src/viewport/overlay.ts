@@ -26,10 +26,11 @@ export class Overlay {
   private readonly pivot = dots(17, true);
   /** Where images come nearest to one another. */
   private readonly places = dots(15, true);
+  private readonly meetings = dots(15, true);
 
   constructor() {
     for (const line of [this.path, this.next, this.gap, this.short]) this.group.add(line.object);
-    this.group.add(this.dots, this.hover, this.pivot, this.places, this.combs.group);
+    this.group.add(this.dots, this.hover, this.pivot, this.places, this.meetings, this.combs.group);
   }
 
   draw(): void {
@@ -48,7 +49,8 @@ export class Overlay {
     const near = useNear.getState().list;
     const gaps = useGaps.getState().list;
     const short = [...near.filter((n) => n.distance < n.asked), ...gaps.filter((g) => g.state !== "apart")];
-    put(this.places, gaps.flatMap((g) => g.from), colours.fault);
+    put(this.places, gaps.filter((g) => g.state !== "apart").flatMap((g) => g.from), colours.fault);
+    put(this.meetings, gaps.filter((g) => g.state === "apart").flatMap((g) => g.from), colours.otter);
     const long = [...near.filter((n) => n.distance >= n.asked && n.asked > 0), ...gaps.filter((g) => g.state === "apart")];
     for (const [line, list] of [[this.gap, long], [this.short, short]] as const) {
       draw(line, list.flatMap((n) => [...n.from, ...n.to]), [...Array(2 * list.length).keys()]);
@@ -58,7 +60,7 @@ export class Overlay {
   dispose(): void {
     this.combs.dispose();
     for (const line of [this.path, this.next, this.gap, this.short]) line.dispose();
-    for (const points of [this.dots, this.hover, this.pivot, this.places]) points.geometry.dispose();
+    for (const points of [this.dots, this.hover, this.pivot, this.places, this.meetings]) points.geometry.dispose();
   }
 }
 

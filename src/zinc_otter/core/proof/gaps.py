@@ -39,14 +39,14 @@ class Placed:
     motions: Floats
 
 
-def smallest_gap(things: Sequence[Placed]) -> Gap | None:
-    """The smallest gap between any two of the images; None where there is but one.
+def smallest_gap(things: Sequence[Placed], own: bool = True) -> Gap | None:
+    """The smallest gap between any two of the images; None where there is but one. Without ``own`` of two things only.
 
     Of all pairs that stand to one another in the same way one is looked at, nearest middles first, and none whose boxes lie
     further apart than what was found. Distances are those of the vertices of either mesh from the triangles of the other.
     """
     best: Gap | None = None
-    for pair in _pairs(things):
+    for pair in _pairs(things, own):
         if best is not None and pair.apart >= best.distance:
             continue
         found = _between(pair, None if best is None else best.distance)
@@ -66,12 +66,12 @@ class _Pair:
     apart: float
 
 
-def _pairs(things: Sequence[Placed]) -> list[_Pair]:
+def _pairs(things: Sequence[Placed], own: bool) -> list[_Pair]:
     """Each way in which two images stand to one another, once; those that are surely nearest first."""
     found: list[_Pair] = []
     spheres = [_sphere(thing.mesh) for thing in things]
     for a, one in enumerate(things):
-        for b in range(a, len(things)):
+        for b in range(a if own else a + 1, len(things)):
             other = things[b]
             inverse = np.linalg.inv(one.motions)
             relative = inverse[:, None] @ other.motions[None]
