@@ -197,7 +197,7 @@ class OnCurves(unittest.TestCase):
         parted = after(design, {"kind": "part-curve", "piece": "p1", "picked": {"kind": "vertex", "ids": [2]}})
         self.assertEqual(len(parted.pieces), 2)
         joined = after(parted, {"kind": "join-curves", "piece": "p1", "other": "p2"})
-        self.assertEqual([p.cage.topology.vertex_count for p in joined.pieces], [5])
+        self.assertEqual([p.cage.topology.vertex_count for p in joined.pieces], [7])
         offset = after(after(Design(), RING), {"kind": "offset-curve", "piece": "p1", "distance": 2})
         self.assertEqual(len(offset.pieces), 2)
         for command in ({"kind": "resample-curve", "piece": "p1", "count": 9}, {"kind": "close-curve", "piece": "p1"}):

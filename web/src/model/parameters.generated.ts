@@ -222,6 +222,9 @@ export const parameters = {
   "offset-curve": {
     distance: {"label":"Distance","unit":"mm","step":0.5,"initial":2,"min":-1000000,"max":1000000},
   },
+  "part-curve": {
+    within: {"label":"Within","unit":"mm","step":0.1,"initial":0.1,"above":0,"max":1000},
+  },
   "relax": {
     rounds: {"label":"Rounds","unit":"","step":1,"initial":5,"min":1,"max":100,"whole":true},
     strength: {"label":"Strength","unit":"%","step":10,"initial":50,"min":0,"max":100},

@@ -5532,7 +5532,9 @@ export interface components {
         };
         /**
          * PartCurve
-         * @description Part a curve at a picked control point: a closed one is opened, an open one becomes two pieces.
+         * @description Part a curve at a picked control point, or wherever the curve of another piece passes it within so many mm.
+         *
+         *     A closed one is opened there; an open one becomes pieces, of which the first stays what it was.
          */
         PartCurve: {
             /** Piece */
@@ -5542,7 +5544,14 @@ export interface components {
              * @enum {string}
              */
             kind: "part-curve";
-            picked: components["schemas"]["Picked"];
+            picked?: components["schemas"]["Picked"] | null;
+            /** By */
+            by?: string | null;
+            /**
+             * Within
+             * @default 0.1
+             */
+            within?: number;
         };
         /** Pick */
         Pick: {

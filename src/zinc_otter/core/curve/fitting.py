@@ -78,6 +78,30 @@ def refitted(curve: Curve, marks: Floats, sharpness: Floats) -> Fitted:
     return Fitted(fitted, strays(fitted, curve))
 
 
+def run_of(curve: Curve, low: float, high: float) -> Fitted:
+    """The part of a curve between two parameters, as an open one; of a closed one ``high`` may lie on the next round.
+
+    It keeps the curve's control points within, four at least where it bends; its ends are on the curve. Raises CurveError.
+    """
+    made = pieces_of(curve)
+    numbers = np.arange(np.ceil(low), np.floor(high) + 1)
+    # One that all but is an end would only crowd it.
+    numbers = numbers[(numbers > low + 0.2) & (numbers < high - 0.2)]
+    sharp = curve.sharpness[numbers.astype(np.int64) % curve.count]
+    if curve.degree > 1 and len(numbers) < 2 and not sharp.any():
+        numbers, sharp = np.linspace(low, high, 4)[1:-1], np.zeros(2)
+    elif curve.degree == 1:
+        corners = (numbers > low + 1e-9) & (numbers < high - 1e-9)
+        numbers, sharp = numbers[corners], sharp[corners]
+    marks = np.concatenate([[low], numbers, [high]])
+    sharp = np.concatenate([[0.0], sharp, [0.0]])
+    start = Curve(made.at(marks), curve.degree, False, sharp)
+    fitted = start if curve.degree == 1 else _fitted(start, made, marks, np.flatnonzero(sharp >= HARD))
+    line = made.at(np.unique(np.concatenate([np.linspace(low, high, _each(fitted) * fitted.count), marks])))
+    dense = pieces_of(fitted).dense(_each(fitted))
+    return Fitted(fitted, float(max(_apart(dense, line).max(), _apart(line, dense).max())))
+
+
 def fitted_to(start: Curve, places: Floats, goals: Floats) -> Curve:
     """The curve of as many control points whose points at parameters (k,) lie nearest to ``goals`` (k, 3).
 
@@ -199,4 +223,3 @@ def _weights(curve: Curve, places: Floats) -> Floats:
         marked = unchecked(marks, curve.degree, curve.closed, curve.sharpness)
         columns.append(pieces_of(marked).at(places)[:, : min(3, n - first)])
     return np.concatenate(columns, axis=1)
-

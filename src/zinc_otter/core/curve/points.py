@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
+from itertools import pairwise
 
 import numpy as np
 from numpy.typing import ArrayLike
@@ -10,7 +11,7 @@ from numpy.typing import ArrayLike
 from zinc_otter.core.cage.cage import HARD
 from zinc_otter.core.cage.topology import Ints
 from zinc_otter.core.curve.curve import Curve, CurveError
-from zinc_otter.core.curve.fitting import Fitted, feet_on, fitted_to, refitted, strays
+from zinc_otter.core.curve.fitting import Fitted, feet_on, fitted_to, refitted, run_of, strays
 from zinc_otter.core.curve.pieces import pieces_of
 from zinc_otter.core.errors import BadSelectionError
 
@@ -62,27 +63,30 @@ def drawn_out(curve: Curve, end: int, by: ArrayLike) -> tuple[Curve, int]:
     return Curve(points, curve.degree, False, sharp), 0 if first else curve.count
 
 
-def parted_at(curve: Curve, at: int) -> list[Curve]:
+def parted_at(curve: Curve, at: int) -> list[Fitted]:
     """The curve parted at one control point: a closed one is opened there, an open one becomes two.
 
     Both sides run through the place where it was parted. Raises BadSelectionError at an end.
     """
     if not 0 <= at < curve.count:
         raise BadSelectionError(f"There is no control point {at}.")
-    place = pieces_of(curve).at([at])[0]
-    if curve.closed:
-        turned = curve.begun_at(at)
-        points = np.vstack([turned.points, place])
-        points[0] = place
-        return [Curve(points, curve.degree, False, np.append(turned.sharpness, turned.sharpness[0]))]
-    if at in (0, curve.count - 1):
+    if not curve.closed and at in (0, curve.count - 1):
         raise BadSelectionError("It ends there already; pick a point between.", vertices=[at])
-    first, second = curve.points[: at + 1].copy(), curve.points[at:].copy()
-    first[-1] = second[0] = place
-    return [
-        Curve(first, curve.degree, False, curve.sharpness[: at + 1]),
-        Curve(second, curve.degree, False, curve.sharpness[at:]),
-    ]
+    return parted(curve, [at])
+
+
+def parted(curve: Curve, places: ArrayLike) -> list[Fitted]:
+    """The curve parted at parameters (k,): one open curve for each run between. Raises CurveError.
+
+    Each has the control points that lie within its run, and is laid nearest to what the curve was there.
+    """
+    made = pieces_of(curve)
+    low, high = float(made.breaks[0]), float(made.breaks[-1])
+    if not curve.closed:
+        stops = np.unique(np.concatenate([[low, high], np.asarray(places, dtype=np.float64)]))
+        return [run_of(curve, a, b) for a, b in pairwise(stops)]
+    stops = np.unique(np.mod(np.asarray(places, dtype=np.float64) - low, high - low) + low)
+    return [run_of(curve, a, b) for a, b in pairwise(np.append(stops, stops[0] + high - low))]
 
 
 def closed_up(curve: Curve) -> Curve:
@@ -107,9 +111,7 @@ def joined_to_one(one: Curve, other: Curve) -> tuple[Curve, float]:
         raise CurveError(f"One is of degree {one.degree}, the other of degree {other.degree}: resample one of them first.")
     options = [
         (float(np.linalg.norm(a.points[-1] - b.points[0])), k, a, b)
-        for k, (a, b) in enumerate(
-            (a, b) for a in (one, one.reversed()) for b in (other, other.reversed())
-        )
+        for k, (a, b) in enumerate((a, b) for a in (one, one.reversed()) for b in (other, other.reversed()))
     ]
     gap, _, a, b = min(options, key=lambda option: option[:2])
     size = max(float(np.ptp(np.vstack([a.points, b.points]), axis=0).max()), 1e-9)

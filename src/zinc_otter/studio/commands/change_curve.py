@@ -8,9 +8,12 @@ from typing import Annotated, Literal
 from pydantic import Field
 
 from zinc_otter.core.cage import Selection
+from zinc_otter.core.cage.topology import Floats
+from zinc_otter.core.curve.crossings import passes
 from zinc_otter.core.curve.curve import Curve, Degree
 from zinc_otter.core.curve.fitting import MOST, resampled
-from zinc_otter.core.curve.points import closed_up, joined_to_one, offset_in_plane, parted_at
+from zinc_otter.core.curve.pieces import pieces_of
+from zinc_otter.core.curve.points import closed_up, joined_to_one, offset_in_plane, parted, parted_at
 from zinc_otter.core.errors import BadSelectionError
 from zinc_otter.core.words import millimetres, number
 from zinc_otter.studio.commands.base import Command, Direction, Length, Outcome, Picked, PieceId
@@ -78,23 +81,51 @@ class CloseCurve(OnCurve):
 
 
 class PartCurve(OnCurve):
-    """Part a curve at a picked control point: a closed one is opened, an open one becomes two pieces."""
+    """Part a curve at a picked control point, or wherever the curve of another piece passes it within so many mm.
+
+    A closed one is opened there; an open one becomes pieces, of which the first stays what it was.
+    """
 
     kind: Literal["part-curve"] = "part-curve"
-    picked: Picked
+    picked: Picked | None = None
+    by: PieceId | None = None
+    within: Annotated[Length, Field(gt=0, le=1_000), labelled("Within", "mm", step=0.1)] = 0.1
 
     def apply(self, design: Design) -> Outcome:
         piece, curve = self.curve(design)
-        if self.picked.kind != "vertex" or len(self.picked.ids) != 1:
-            raise BadSelectionError("A curve is parted at one of its control points; pick one.")
-        parts = parted_at(curve, self.picked.ids[0])
-        design = design.with_piece(replace(piece, form=parts[0]))
+        parts = parted(curve, self._passed(design, curve)) if self.by else parted_at(curve, self._point())
+        design = design.with_piece(replace(piece, form=parts[0].curve))
         for part in parts[1:]:
-            design, _ = design.with_new_piece(piece.name, part, like=design.piece(piece.id))
-        return Outcome(design, piece.id, Selection.of("vertex", [parts[0].count - 1]))
+            design, _ = design.with_new_piece(piece.name, part.curve, like=design.piece(piece.id))
+        stray = number(max(part.deviation for part in parts), 4)
+        made = f"{len(parts)} curves now; they stray" if len(parts) > 1 else "It is open now; it strays"
+        said = f"{made} from what it was by at most {stray} mm."
+        return Outcome(design, piece.id, Selection.of("vertex", [parts[0].curve.count - 1]), remarks=(said,))
+
+    def _point(self) -> int:
+        if self.picked is None or self.picked.kind != "vertex" or len(self.picked.ids) != 1:
+            raise BadSelectionError("A curve is parted at one of its control points; pick one.")
+        return self.picked.ids[0]
+
+    def _passed(self, design: Design, curve: Curve) -> Floats:
+        other = design.piece(self.by or "")
+        if other.curve is None or other.id == self.piece:
+            raise BadSelectionError("A curve is parted where another curve passes; pick two.")
+        made = pieces_of(curve)
+        places, least = passes(made, pieces_of(other.curve), self.within)
+        if not len(places):
+            words = f"{other.name} comes no nearer to {design.piece(self.piece).name} than {number(least, 4)} mm."
+            raise BadSelectionError(words)
+        if not curve.closed:
+            run, ends = made.lengths_to(places), self.within
+            places = places[(run > ends) & (run < made.length - ends)]
+            if not len(places):
+                raise BadSelectionError(f"{other.name} passes it at an end only; there is nothing to be parted.")
+        return places
 
     def title(self, design: Design) -> str:
-        return f"Parted {design.piece(self.piece).name}"
+        where = f" where {design.piece(self.by).name} passes" if self.by else ""
+        return f"Parted {design.piece(self.piece).name}{where}"
 
 
 class JoinCurves(OnCurve):
