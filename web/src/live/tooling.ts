@@ -56,6 +56,8 @@ export function takeTool(id: string | null, as: { regrowing?: string; values?: V
 /** Ask what the card begins with, which follows from what is in hand, and show it then. What is done meanwhile waits its turn. */
 function beginFrom(tool: Tool | null): boolean {
   if (tool?.is !== "verb" || !tool.begins || useSession.getState().touched || missing()) return false;
+  // What has grown is shown by the numbers that it grew by.
+  if (useFollowers.getState().regrowing) return false;
   const { begins } = tool;
   turns.take(() => {
     const { design, piece, pickKind, picked, far } = contextNow();

@@ -3853,6 +3853,58 @@ export interface components {
             rings?: number;
         };
         /**
+         * Filled
+         * @description ``source`` filled with quads, ``around`` faces along its border, and ``rings`` of faces before the middle.
+         */
+        "Filled-Input": {
+            /**
+             * Source
+             * @default
+             */
+            source?: string;
+            /**
+             * Around
+             * @default 12
+             */
+            around?: number;
+            /**
+             * Rings
+             * @default 1
+             */
+            rings?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "filled";
+        };
+        /**
+         * Filled
+         * @description ``source`` filled with quads, ``around`` faces along its border, and ``rings`` of faces before the middle.
+         */
+        "Filled-Output": {
+            /**
+             * Source
+             * @default
+             */
+            source?: string;
+            /**
+             * Around
+             * @default 12
+             */
+            around?: number;
+            /**
+             * Rings
+             * @default 1
+             */
+            rings?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "filled";
+        };
+        /**
          * Fillet
          * @description Round edges by ``radius`` mm; with ``end_radius``, from one to the other along an axis.
          *
@@ -4219,7 +4271,7 @@ export interface components {
              */
             kind: "grow";
             /** Growth */
-            growth: components["schemas"]["Combined-Input"] | components["schemas"]["Laid-Input"] | components["schemas"]["Loft-Input"] | components["schemas"]["MirroredCopy-Input"] | components["schemas"]["Pipe-Input"] | components["schemas"]["Repeat-Input"] | components["schemas"]["Section-Input"] | components["schemas"]["Skin-Input"] | components["schemas"]["Strip-Input"] | components["schemas"]["Sweep-Input"] | components["schemas"]["Turned-Input"];
+            growth: components["schemas"]["Combined-Input"] | components["schemas"]["Filled-Input"] | components["schemas"]["Laid-Input"] | components["schemas"]["Loft-Input"] | components["schemas"]["MirroredCopy-Input"] | components["schemas"]["Pipe-Input"] | components["schemas"]["Repeat-Input"] | components["schemas"]["Section-Input"] | components["schemas"]["Skin-Input"] | components["schemas"]["Strip-Input"] | components["schemas"]["Sweep-Input"] | components["schemas"]["Turned-Input"];
             /** Name */
             name?: string | null;
         };
@@ -5677,7 +5729,7 @@ export interface components {
              * Grown
              * @description how this piece grows from others
              */
-            grown: (components["schemas"]["Combined-Output"] | components["schemas"]["Laid-Output"] | components["schemas"]["Loft-Output"] | components["schemas"]["MirroredCopy-Output"] | components["schemas"]["Pipe-Output"] | components["schemas"]["Repeat-Output"] | components["schemas"]["Section-Output"] | components["schemas"]["Skin-Output"] | components["schemas"]["Strip-Output"] | components["schemas"]["Sweep-Output"] | components["schemas"]["Turned-Output"]) | null;
+            grown: (components["schemas"]["Combined-Output"] | components["schemas"]["Filled-Output"] | components["schemas"]["Laid-Output"] | components["schemas"]["Loft-Output"] | components["schemas"]["MirroredCopy-Output"] | components["schemas"]["Pipe-Output"] | components["schemas"]["Repeat-Output"] | components["schemas"]["Section-Output"] | components["schemas"]["Skin-Output"] | components["schemas"]["Strip-Output"] | components["schemas"]["Sweep-Output"] | components["schemas"]["Turned-Output"]) | null;
             /**
              * Images
              * @description how many images of other pieces it is; 0 where it has a form of its own
@@ -6041,7 +6093,7 @@ export interface components {
             /** Piece */
             piece: string;
             /** Growth */
-            growth: components["schemas"]["Combined-Input"] | components["schemas"]["Laid-Input"] | components["schemas"]["Loft-Input"] | components["schemas"]["MirroredCopy-Input"] | components["schemas"]["Pipe-Input"] | components["schemas"]["Repeat-Input"] | components["schemas"]["Section-Input"] | components["schemas"]["Skin-Input"] | components["schemas"]["Strip-Input"] | components["schemas"]["Sweep-Input"] | components["schemas"]["Turned-Input"];
+            growth: components["schemas"]["Combined-Input"] | components["schemas"]["Filled-Input"] | components["schemas"]["Laid-Input"] | components["schemas"]["Loft-Input"] | components["schemas"]["MirroredCopy-Input"] | components["schemas"]["Pipe-Input"] | components["schemas"]["Repeat-Input"] | components["schemas"]["Section-Input"] | components["schemas"]["Skin-Input"] | components["schemas"]["Strip-Input"] | components["schemas"]["Sweep-Input"] | components["schemas"]["Turned-Input"];
         };
         /**
          * Relax
@@ -9051,6 +9103,33 @@ export interface components {
              * @constant
              */
             kind?: "cylinder";
+        };
+        /**
+         * Filled
+         * @description ``source`` filled with quads, ``around`` faces along its border, and ``rings`` of faces before the middle.
+         */
+        Filled: {
+            /**
+             * Source
+             * @default
+             */
+            source?: string;
+            /**
+             * Around
+             * @default 12
+             */
+            around?: number;
+            /**
+             * Rings
+             * @default 1
+             */
+            rings?: number;
+            /**
+             * Kind
+             * @default filled
+             * @constant
+             */
+            kind?: "filled";
         };
         /**
          * Fillet

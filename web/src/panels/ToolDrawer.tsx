@@ -1,4 +1,3 @@
-import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Paper from "@mui/material/Paper";
 import Stack from "@mui/material/Stack";
@@ -43,9 +42,9 @@ export function ToolDrawer({ onFind }: { onFind(): void }) {
       {sectionsOf(own).map(({ section, list }, i) => (
         <Stack key={section} direction="row" role="group" aria-label={section ? `${section}: tools` : name} sx={{ pl: section ? 0 : 0.75, pr: 0.75, mt: i ? "5px" : 0 }}>
           {section && <Spine>{section}</Spine>}
-          <Box sx={{ flexGrow: 1, minWidth: 0 }}>
+          <Stack sx={{ flexGrow: 1, minWidth: 0 }}>
             {list.map((tool) => <Row key={tool.id} tool={tool} height={height} />)}
-          </Box>
+          </Stack>
         </Stack>
       ))}
     </Paper>

@@ -125,13 +125,10 @@ def filled(outline: Outline, around: int, rings: int = 1) -> Cage:
     the interpolation system (1, 4, 1) / 6 (L. Piegl, W. Tiller, "The NURBS Book", 1997, chapter 9).
     Raises BadNumberError, also where the outline bends in too far for one patch.
     """
-    a, b = grid_counts(around)
-    if rings < 1:
-        raise BadNumberError("At least one ring of faces runs along the border.")
-    check_face_total(around * rings + a * b)
+    _check(around, rings)
     through, is_corner = sampled(outline, around)
     ring = np.column_stack([_control_points(through, is_corner), np.zeros(around)])
-    sheet = _unfolded(ring, rings)
+    sheet = fill_ring(ring, rings)
     sharp = np.zeros(sheet.topology.vertex_count)
     sharp[:around][is_corner] = HARD
     return sheet.with_sharpness(vertices=sharp)
@@ -162,8 +159,12 @@ def _control_points(through: Floats, is_corner: Bools) -> Floats:
     return points
 
 
-def _unfolded(ring: Floats, rings: int) -> Cage:
-    """The ring filled by the squarest of several ways: other grids, turned, or with points as even as springs make them."""
+def fill_ring(ring: Floats, rings: int) -> Cage:
+    """A ring (n, 3) in z = 0, counter-clockwise, filled with quads; its points are the first vertices.
+
+    Of several ways the squarest is taken: other grids, turned, or with points as even as springs make them. Raises
+    BadNumberError for an odd number of points, and where faces would fold over.
+    """
     n = len(ring)
     edges = np.roll(ring, -1, axis=0) - ring
     step = _STEP * np.linalg.norm(edges, axis=1).mean()
@@ -171,7 +172,7 @@ def _unfolded(ring: Floats, rings: int) -> Cage:
     ahead = along + np.roll(along, 1, axis=0)
     inwards = np.column_stack([-ahead[:, 1], ahead[:, 0], np.zeros(n)])
     inwards /= np.maximum(np.linalg.norm(inwards, axis=1, keepdims=True), 1e-9)
-    a, b = grid_counts(n)
+    a, b = _check(n, rings)
     # Rows deeper than the form is wide would cross, so shallower ones are tried where they do.
     for depth in (step, 0.6 * step, 0.3 * step):
         rows = [ring + inwards * depth * k for k in range(1, rings + 1)]
@@ -186,6 +187,15 @@ def _unfolded(ring: Floats, rings: int) -> Cage:
     raise BadNumberError(
         "The outline bends in too far for one patch: faces would fold over. Use more faces, or lay it out in two parts."
     )
+
+
+def _check(around: int, rings: int) -> tuple[int, int]:
+    """The counts of the grid within. Raises BadNumberError."""
+    a, b = grid_counts(around)
+    if rings < 1:
+        raise BadNumberError("At least one ring of faces runs along the border.")
+    check_face_total(around * rings + a * b)
+    return a, b
 
 
 _STEP = 0.8

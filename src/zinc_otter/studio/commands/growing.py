@@ -5,13 +5,13 @@ from __future__ import annotations
 from dataclasses import replace
 from typing import Annotated, Literal
 
-from pydantic import Field
+from pydantic import Field, JsonValue
 
 from zinc_otter.core.errors import BadSelectionError
 from zinc_otter.core.growth.base import NameOf
 from zinc_otter.core.growth.repeat import Repeat
 from zinc_otter.core.repeated import Images, Repeated
-from zinc_otter.studio.commands.base import Command, Name, Outcome, PieceId
+from zinc_otter.studio.commands.base import Command, InHand, Name, Outcome, PieceId
 from zinc_otter.studio.design import Design, FollowsError
 from zinc_otter.studio.growths import AnyGrowth
 from zinc_otter.studio.images import motions_of
@@ -32,6 +32,12 @@ class Grow(Command):
 
     def title(self, design: Design) -> str:
         return self.growth.deed(_names(design))
+
+    @classmethod
+    def beginnings(cls, design: Design, hand: InHand) -> dict[str, JsonValue]:
+        """A curve is filled with as many faces around as it has points, where quads can: their border is the curve."""
+        curve = design.piece(hand.piece).curve
+        return {"around": curve.count} if curve is not None and curve.count >= 4 and curve.count % 2 == 0 else {}
 
 
 class Regrow(Command):

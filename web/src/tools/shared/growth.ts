@@ -9,7 +9,7 @@ type Kind = AnyGrowth["kind"];
 type Of<K extends Kind> = Extract<AnyGrowth, { kind: K }>;
 
 type Given<F extends Fields, K extends Kind> = Pick<VerbOf<F>, "id" | "name" | "order" | "icon" | "hint" | "fields" | "verb"> &
-  Partial<Pick<VerbOf<F>, "also" | "shown" | "grips" | "moreWords" | "key" | "waysOut" | "station" | "section">> & {
+  Partial<Pick<VerbOf<F>, "also" | "shown" | "grips" | "begins" | "moreWords" | "key" | "waysOut" | "station" | "section">> & {
     kind: K;
     /** How many sources it takes at least, and at most. */
     curves: [least: number, most: number];
