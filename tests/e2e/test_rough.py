@@ -128,6 +128,9 @@ class Roughing(BrowserCase):
             self.assertLess(np.linalg.norm(points[:, :2] - corner, axis=1).min(), 1.5)
         self.screen.tool("Fill outline")
         self.screen.field("Width").fill("30")
+        # What the preview says makes the card a line higher, and moves its buttons.
+        self.page.get_by_text("The border stays within").wait_for()
+        self.screen.settled()
         self.screen.button("Place…").click()
         self.screen.field("Middle x").fill("80")
         self.screen.button("Put down").click()
