@@ -10,11 +10,16 @@ export function regrowth(piece: PieceState, growth: AnyGrowth): Command | null {
 
 /** The ids of the pieces that it grows from. */
 export function sourcesOf(growth: AnyGrowth): string[] {
-  if (growth.kind === "laid") return [growth.curve ?? "", growth.onto ?? ""];
-  if (growth.kind === "combined") return [growth.first ?? "", growth.second ?? ""];
-  if (growth.kind === "sweep") return [growth.rail ?? "", ...(growth.profiles ?? []), ...(growth.second ? [growth.second] : [])];
-  if (growth.kind === "loft" || growth.kind === "skin") return [...(growth.curves ?? [])];
-  if (growth.kind === "repeat") return [...(growth.originals ?? []), ...(growth.way === "curve" && growth.rail ? [growth.rail] : [])];
-  if (growth.kind === "strip" && growth.other) return [growth.source ?? "", growth.other];
-  return [growth.source ?? ""];
+  switch (growth.kind) {
+    case "laid": return named(growth.curve, growth.onto);
+    case "combined": return named(growth.first, growth.second);
+    case "sweep": return named(growth.rail, ...(growth.profiles ?? []), growth.second);
+    case "loft":
+    case "skin": return named(...(growth.curves ?? []));
+    case "repeat": return named(...(growth.originals ?? []), growth.way === "curve" ? growth.rail : "");
+    case "strip": return named(growth.source, growth.other);
+    default: return named(growth.source);
+  }
 }
+
+const named = (...ids: (string | undefined)[]): string[] => ids.filter((id): id is string => !!id);
