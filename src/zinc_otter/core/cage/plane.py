@@ -7,6 +7,7 @@ from dataclasses import dataclass
 import numpy as np
 from numpy.typing import ArrayLike
 
+from zinc_otter.core.cage.cage import unit
 from zinc_otter.core.cage.topology import Floats
 from zinc_otter.core.errors import BadNumberError
 
@@ -34,3 +35,10 @@ def plane_at(point: ArrayLike, normal: ArrayLike) -> Plane:
     x, y, z = (float(v) for v in where)
     i, j, k = (float(v) + 0.0 for v in along / length)
     return Plane((x, y, z), (i, j, k))
+
+
+def frame_along(along: Vec) -> Floats:
+    """(3, 3) columns: two unit vectors square to ``along``, and it; right-handed."""
+    w = unit(np.asarray(along, dtype=np.float64))
+    u = unit(np.cross([1.0, 0.0, 0.0] if abs(w[0]) < 0.9 else [0.0, 1.0, 0.0], w))
+    return np.column_stack([u, np.cross(w, u), w])

@@ -35,7 +35,7 @@ def crossings(made: Pieces, within: float) -> Floats:
         away = np.minimum(away, ends[-1] - ends[0] - away)
     one, other = made.at(s), made.at(t)
     met = (np.linalg.norm(one - other, axis=1) <= within) & (away > 1.5 * step.max(axis=0))
-    return one[met][_apart(one[met], 1e3 * within)][:_MOST_CROSSINGS]
+    return one[met][_first_of_each(one[met], 1e3 * within)][:_MOST_CROSSINGS]
 
 
 def passes(made: Pieces, other: Pieces, within: float) -> tuple[Floats, float]:
@@ -59,7 +59,7 @@ def passes(made: Pieces, other: Pieces, within: float) -> tuple[Floats, float]:
     s, one = s[met], one[met]
     order = np.argsort(gaps[met], kind="stable")
     # One place for each pass: of those that lie together the nearest.
-    s = s[order][_apart(one[order], max(10 * within, 1e-6 * made.length))]
+    s = s[order][_first_of_each(one[order], max(10 * within, 1e-6 * made.length))]
     return np.sort(s), float(gaps.min())
 
 
@@ -93,7 +93,7 @@ def _kept(made: Pieces, places: Floats) -> Floats:
     return places if made.closed else np.clip(places, made.breaks[0], made.breaks[-1])
 
 
-def _apart(points: Floats, by: float) -> Ints:
+def _first_of_each(points: Floats, by: float) -> Ints:
     """The numbers of those points that do not repeat one before them within ``by`` mm."""
     found: list[int] = []
     for k, point in enumerate(points):

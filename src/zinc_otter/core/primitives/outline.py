@@ -7,12 +7,11 @@ from dataclasses import dataclass
 
 import numpy as np
 from scipy.interpolate import CubicSpline
-from scipy.sparse import diags, lil_matrix
-from scipy.sparse.linalg import spsolve
 
 from zinc_otter.core.cage.cage import HARD, Cage
 from zinc_otter.core.cage.face_bound import check_face_total
 from zinc_otter.core.cage.grid_fill import filled_rows, grid_counts
+from zinc_otter.core.cage.springs import sprung
 from zinc_otter.core.cage.topology import Bools, Floats, Ints
 from zinc_otter.core.curve.solving import solved
 from zinc_otter.core.errors import BadNumberError
@@ -225,14 +224,9 @@ def _squareness(points: Floats, quads: Ints) -> float:
 
 
 def _sprung(ring: Floats, inner: Floats, quads: Ints) -> _Way:
-    """All inner points at the mean of their neighbours (W. Tutte, "How to Draw a Graph", 1963)."""
-    held, n = len(ring), len(ring) + len(inner)
-    a, b = quads.ravel(), np.roll(quads, -1, axis=1).ravel()
-    springs = lil_matrix((n, n))
-    springs[a, b] = springs[b, a] = 1
-    laplace = (diags(np.asarray(springs.sum(axis=1)).ravel()) - springs).tocsc()
-    known = -(laplace[held:][:, :held] @ ring)
-    points = np.column_stack([spsolve(laplace[held:][:, held:], known[:, k]) for k in range(3)])
+    """All inner points at the mean of their neighbours."""
+    legs = np.column_stack([quads.ravel(), np.roll(quads, -1, axis=1).ravel()])
+    points = sprung(ring, len(ring) + len(inner), legs)
     return _squareness(np.concatenate([ring, points]), quads), points, quads
 
 

@@ -8,9 +8,7 @@ from typing import TYPE_CHECKING, Any, Literal, TypeVar
 import manifold3d
 import numpy as np
 
-from zinc_otter.core.cage.cage import unit
-from zinc_otter.core.cage.plane import Vec
-from zinc_otter.core.cage.topology import Floats
+from zinc_otter.core.cage.plane import Vec, frame_along
 from zinc_otter.core.errors import BadNumberError
 
 if TYPE_CHECKING:
@@ -31,13 +29,6 @@ def direction(along: Vec) -> Vec:
         raise BadNumberError("A direction must not be nothing.")
     x, y, z = (float(v) / length + 0.0 for v in along)
     return x, y, z
-
-
-def frame_along(along: Vec) -> Floats:
-    """(3, 3) columns: two unit vectors square to ``along``, and it; right-handed."""
-    w = unit(np.asarray(along, dtype=np.float64))
-    u = unit(np.cross([1.0, 0.0, 0.0] if abs(w[0]) < 0.9 else [0.0, 1.0, 0.0], w))
-    return np.column_stack([u, np.cross(w, u), w])
 
 
 @dataclass(frozen=True)

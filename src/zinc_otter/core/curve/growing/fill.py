@@ -3,11 +3,10 @@
 from __future__ import annotations
 
 import numpy as np
-from scipy.sparse import coo_matrix, diags
-from scipy.sparse.linalg import spsolve
 
-from zinc_otter.core.cage import Cage
 from zinc_otter.core.cage.cage import HARD, unit
+from zinc_otter.core.cage.plane import frame_along
+from zinc_otter.core.cage.springs import sprung
 from zinc_otter.core.cage.topology import Bools, Floats
 from zinc_otter.core.curve.curve import Curve, CurveError
 from zinc_otter.core.curve.facts import facts_of
@@ -23,9 +22,9 @@ def fill(curve: Curve, around: int, rings: int = 1) -> Grown:
 
     With as many faces as the curve has control points it is the curve exactly (smooth border rule: T. DeRose, M. Kass,
     T. Truong, "Subdivision Surfaces in Character Animation", 1998); with others it strays, and is told by how much. It
-    looks to where the curve runs counter-clockwise. Out of its plane the sheet spans it as springs would (W. Tutte, "How
-    to Draw a Graph", 1963). Raises CurveError for an open curve and one that crosses itself, and BadNumberError for an
-    odd number of faces, too few, or where faces would fold over.
+    looks to where the curve runs counter-clockwise. Out of its plane the sheet spans it as springs would. Raises
+    CurveError for an open curve and one that crosses itself, and BadNumberError for an odd number of faces, too few, or
+    where faces would fold over.
     """
     if not curve.closed:
         raise CurveError("A closed curve is filled; this one is open. Close it first.")
@@ -40,7 +39,8 @@ def fill(curve: Curve, around: int, rings: int = 1) -> Grown:
     flat = (ring - middle) @ axes.T
     sheet = fill_ring(np.column_stack([flat[:, :2], np.zeros(around)]), rings)
     placed = sheet.positions.copy()
-    placed[:, 2] = _spanned(sheet, flat[:, 2])
+    placed[:around, 2] = flat[:, 2]
+    placed[around:, 2] = sprung(flat[:, 2:], len(placed), sheet.topology.edge_verts)[:, 0]
     sharp = np.zeros(len(placed))
     sharp[:around][_corners(fitted.curve)] = HARD
     cage = sheet.with_positions(placed @ axes + middle).with_sharpness(vertices=sharp)
@@ -51,12 +51,10 @@ def fill(curve: Curve, around: int, rings: int = 1) -> Grown:
 
 def _frame(ring: Floats, normal: Floats) -> Floats:
     """A frame (rows) in which the ring, seen against the third axis, runs counter-clockwise."""
-    way = np.eye(3)[np.argmin(np.abs(normal))]
-    right = unit(np.cross(way, normal))
     # Newell's vector: twice the ring's area, towards the side on which it runs so.
     area = np.cross(ring, np.roll(ring, -1, axis=0)).sum(axis=0)
-    up = normal if area @ normal >= 0 else -normal
-    return np.array([right, np.cross(up, right), up])
+    x, y, z = normal if area @ normal >= 0 else -normal
+    return frame_along((x, y, z)).T
 
 
 def _corners(curve: Curve) -> Bools:
@@ -64,16 +62,3 @@ def _corners(curve: Curve) -> Bools:
         return np.asarray(curve.sharpness >= HARD)
     legs = unit(np.roll(curve.points, -1, axis=0) - curve.points)
     return np.asarray((legs * np.roll(legs, 1, axis=0)).sum(axis=1) < 1 - 1e-12)
-
-
-def _spanned(sheet: Cage, heights: Floats) -> Floats:
-    """(n,) heights of all vertices, those of the border given: every other one the mean of its neighbours'."""
-    n, held = sheet.topology.vertex_count, len(heights)
-    if not heights.any():
-        return np.zeros(n)
-    a, b = sheet.topology.edge_verts.T
-    ones = np.ones(2 * len(a))
-    springs = coo_matrix((ones, (np.append(a, b), np.append(b, a))), shape=(n, n)).tocsr()
-    laplace = (diags(np.asarray(springs.sum(axis=1)).ravel()) - springs).tocsc()
-    inner = spsolve(laplace[held:][:, held:], -(laplace[held:][:, :held] @ heights))
-    return np.append(heights, inner)

@@ -7,9 +7,8 @@ from collections.abc import Sequence
 
 import numpy as np
 
-from zinc_otter.core.curve.curve import CurveError
 from zinc_otter.core.errors import FileFormatError
-from zinc_otter.core.formats.curves.paths import CLOSE, MOST_CURVES, Drawn, beziers, from_path
+from zinc_otter.core.formats.curves.paths import CLOSE, Drawn, beziers, from_path, take
 
 _READ = "LINE LWPOLYLINE POLYLINE ARC CIRCLE ELLIPSE SPLINE"
 
@@ -40,12 +39,8 @@ def read_dxf(data: bytes, scale: float | None = None) -> list[Drawn]:
         steps = made.control_vertices() if is_straight else made.flattening(CLOSE / factor / 20, segments=16)
         points = np.array([[p.x, p.y, p.z] for p in steps]) * factor
         name = f"{entity.dxf.layer} {len(found) + 1}" if entity.dxf.layer not in ("0", "") else f"Curve {len(found) + 1}"
-        try:
-            found.append(from_path(name[:70], points, bool(made.is_closed), is_straight))
-        except CurveError as error:
-            raise FileFormatError(f"A {entity.dxftype()} of the file (handle {entity.dxf.handle}): {error}") from None
-        if len(found) > MOST_CURVES:
-            raise FileFormatError(f"The file holds more than {MOST_CURVES} curves.")
+        where = f"A {entity.dxftype()} of the file (handle {entity.dxf.handle})"
+        take(found, from_path(name, points, bool(made.is_closed), is_straight, where))
     if not found:
         raise FileFormatError("The file holds no line, arc, polyline or spline.")
     return found

@@ -9,9 +9,8 @@ from xml.sax.saxutils import quoteattr
 import numpy as np
 
 from zinc_otter.core.cage.topology import Floats
-from zinc_otter.core.curve.curve import CurveError
 from zinc_otter.core.errors import FileFormatError
-from zinc_otter.core.formats.curves.paths import MOST_CURVES, Drawn, beziers, from_path
+from zinc_otter.core.formats.curves.paths import Drawn, beziers, from_path, take
 
 _PER_PIXEL = 25.4 / 96
 """mm: a CSS pixel is a 96th of an inch (W3C, "CSS Values and Units", section 6)."""
@@ -49,12 +48,7 @@ def read_svg(data: bytes) -> list[Drawn]:
             for segment, count in zip(lines, steps, strict=True):
                 points += [_at(segment, t, corner) for t in np.linspace(0, 1, count + 1)[1:]]
             name = str(element.id or f"Path {len(found) + 1}") + (f".{k + 1}" if k else "")
-            try:
-                found.append(from_path(name[:70], np.array(points), closed, is_straight))
-            except CurveError as error:
-                raise FileFormatError(f"{name}: {error}") from None
-            if len(found) > MOST_CURVES:
-                raise FileFormatError(f"The file holds more than {MOST_CURVES} paths.")
+            take(found, from_path(name, np.array(points), closed, is_straight, name))
     if not found:
         raise FileFormatError("The file holds no path.")
     return found

@@ -3,10 +3,7 @@
 A new kind is a new file here: it is found by itself.
 """
 
-from importlib import import_module
-from inspect import isabstract
-from pkgutil import iter_modules
-
+from zinc_otter.core.kinds import kinds_in
 from zinc_otter.core.solid.followers.base import PIECE, EdgeName, Follower, WaitsError
 from zinc_otter.core.solid.followers.combine import Combine, ImportedBody, PieceBody
 from zinc_otter.core.solid.followers.copies import MirrorBody, RepeatAlong, RepeatRound, ScaleToSize
@@ -16,15 +13,7 @@ from zinc_otter.core.solid.followers.thickening import Thickened
 from zinc_otter.core.solid.followers.trim import Trim
 from zinc_otter.core.solid.followers.trim_sheet import TrimBySheet
 
-
-def _found() -> tuple[type[Follower], ...]:
-    modules = [import_module(f"{__name__}.{module.name}") for module in iter_modules(__path__)]
-    values = {value for module in modules for value in vars(module).values() if isinstance(value, type)}
-    kinds = [value for value in values if issubclass(value, Follower) and not isabstract(value) and "kind" in vars(value)]
-    return tuple(sorted(kinds, key=lambda kind: kind.__name__))
-
-
-KINDS = _found()
+KINDS = kinds_in(__name__, __path__, Follower)
 """All kinds of followers, by name."""
 
 __all__ = [

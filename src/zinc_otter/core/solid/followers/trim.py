@@ -7,9 +7,9 @@ from typing import TYPE_CHECKING, ClassVar, Literal
 
 import numpy as np
 
-from zinc_otter.core.cage.plane import Plane, Vec, plane_at
+from zinc_otter.core.cage.plane import Plane, Vec, frame_along, plane_at
 from zinc_otter.core.errors import CoreError
-from zinc_otter.core.solid.exact import Block, direction, frame_along
+from zinc_otter.core.solid.exact import Block, direction
 from zinc_otter.core.solid.followers.base import PIECE, Follower, NameOf, OnKernel, OnMesh
 from zinc_otter.core.solid.mesh.body import MeshBody, named
 

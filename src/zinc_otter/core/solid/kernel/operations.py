@@ -24,11 +24,10 @@ from OCP.TopExp import TopExp_Explorer
 from OCP.TopoDS import TopoDS, TopoDS_Edge, TopoDS_Shape, TopoDS_Solid
 
 from zinc_otter.core.cage.cage import unit
-from zinc_otter.core.cage.plane import Plane, Vec
+from zinc_otter.core.cage.plane import Plane, Vec, frame_along
 from zinc_otter.core.cage.topology import Floats, joined_labels
 from zinc_otter.core.errors import KernelError
 from zinc_otter.core.proof.near_boxes import near_boxes
-from zinc_otter.core.solid.exact import frame_along
 from zinc_otter.core.solid.kernel.shape import (
     NamedShape,
     compound,
