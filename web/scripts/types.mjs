@@ -28,6 +28,12 @@ const lines = Object.entries(parameters).flatMap(([kind, fields]) => [
   ...Object.entries(fields).map(([name, field]) => `    ${name}: ${JSON.stringify(field)},`),
   "  },",
 ]);
+const cuts = Object.entries(schemas.LayStones.properties.cut.discriminator.mapping).map(([kind, address]) => {
+  const { title, properties } = schemas[address.split("/").at(-1)];
+  const { kind: _, ...own } = Object.fromEntries(Object.entries(properties).map(([name, given]) => [name, given.default]));
+  return `  "${kind}": ${JSON.stringify({ name: title.replace(/(?<!^)[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`), begins: own })},`;
+});
+lines.push("} as const;", "", "/** The cuts of stones, and the proportions that each begins with. */", "export const cuts = {", ...cuts);
 writeFileSync("src/model/parameters.generated.ts", [`${note}export const liveVersion = ${description["x-live-channel"].version};\n\nexport const parameters = {`, ...lines, "} as const;", ""].join("\n"));
 
 function asField({ label, unit, step, words }, given) {

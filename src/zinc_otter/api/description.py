@@ -54,6 +54,10 @@ def _with_refusals(description: dict[str, Any]) -> dict[str, Any]:
     for name, schema in described().items():
         if parts.setdefault(name, schema).get("properties", {}).keys() != schema.get("properties", {}).keys():
             raise ValueError(f"Two things are called {name} in the description.")
+    for schema in parts.values():
+        # What tells kinds apart is always there, also where it could be left out.
+        if "const" in schema.get("properties", {}).get("kind", {}):
+            schema["required"] = sorted({*schema.get("required", ()), "kind"})
     description["x-live-channel"] = {
         "address": "/api/designs/{design_id}/live", "version": VERSION,
         "asked": {"$ref": "#/components/schemas/LiveAsked"}, "told": {"$ref": "#/components/schemas/LiveTold"},

@@ -16,13 +16,13 @@ from zinc_otter.core.proof.gaps import Gap, Placed, smallest_gap
 from zinc_otter.core.repeated import Repeated
 from zinc_otter.core.surface import evaluate
 from zinc_otter.studio.design import Design, Piece
-from zinc_otter.studio.images import images_of
+from zinc_otter.studio.images import cage_of, images_of
 
 _MOST_POINTS = (2_500, 20_000)
 """Dense points of a form that are looked at: in a drag, and once it is settled."""
 
 
-def _told(gap: Gap, piece: str, other: str | None) -> ShownGap:
+def told(gap: Gap, piece: str, other: str | None) -> ShownGap:
     return {
         "piece": piece, "other": other, "distance": gap.distance, "state": gap.state, "from": gap.here, "to": gap.there,
     }  # fmt: skip
@@ -42,31 +42,33 @@ class Gaps:
         """
         found: list[ShownGap] = []
         for piece in design.pieces:
-            if not piece.visible or not isinstance(piece.form, Repeated):
+            if not piece.visible or not isinstance(piece.form, Repeated) or piece.form.stones:
+                # How near stones come is told with all else about them.
                 continue
             things = [
-                Placed(self._mesh(design.piece(base).cage, settled), motions)
+                Placed(self.mesh(cage_of(design, base), settled), motions)
                 for base, motions in images_of(design, piece, with_own=True)
             ]
             gap = smallest_gap(things)
             if gap is not None:
-                found.append(_told(gap, piece.id, None))
+                found.append(told(gap, piece.id, None))
         there = {piece.id: piece for piece in design.pieces if piece.curve is None}
         things_of = {one: self._placed(design, there[one], settled) for one in dict.fromkeys(between) if one in there}
         for one, other in combinations(things_of, 2):
             gaps = [smallest_gap([a, b], own=False) for a in things_of[one] for b in things_of[other]]
             least = min((gap for gap in gaps if gap is not None), key=lambda gap: gap.distance, default=None)
             if least is not None:
-                found.append(_told(least, one, other))
+                found.append(told(least, one, other))
         return found
 
     def _placed(self, design: Design, piece: Piece, settled: bool) -> list[Placed]:
         """A piece as meshes under motions: of its own, or of those that it is images of."""
         if not isinstance(piece.form, Repeated):
-            return [Placed(self._mesh(piece.cage, settled), np.eye(4)[None])]
-        return [Placed(self._mesh(design.piece(of).cage, settled), motions) for of, motions in images_of(design, piece)]
+            return [Placed(self.mesh(piece.cage, settled), np.eye(4)[None])]
+        return [Placed(self.mesh(cage_of(design, of), settled), motions) for of, motions in images_of(design, piece)]
 
-    def _mesh(self, cage: Cage, settled: bool) -> MeshDistance:
+    def mesh(self, cage: Cage, settled: bool) -> MeshDistance:
+        """A cage's surface, as finely as a drag can bear, or more finely once it is settled."""
         most = _MOST_POINTS[settled]
         corners = cage.topology.corner_count
         level = next((k for k in (3, 2) if corners * 4 ** (k - 1) <= most), 1)

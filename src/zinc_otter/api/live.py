@@ -44,6 +44,7 @@ from zinc_otter.api.packing import pack, unpack
 from zinc_otter.api.problems import Problem, invalid, problem_of
 from zinc_otter.api.room import Room
 from zinc_otter.api.schemas import DesignState
+from zinc_otter.api.stones import told_stones
 from zinc_otter.core.errors import CoreError
 from zinc_otter.jobs.runner import StoppedError
 from zinc_otter.studio.commands import Command, Outcome
@@ -281,7 +282,8 @@ class _Channel:
         def work() -> Told:
             self._gaps = asked.pieces
             design = self._room.studio.saved(self._design_id).design
-            return {"type": "gaps", "seq": seq, "gaps": self._room.gaps.of(design, True, self._gaps)}
+            between_stones, _ = told_stones(design, self._room.gaps, True)
+            return {"type": "gaps", "seq": seq, "gaps": self._room.gaps.of(design, True, self._gaps) + between_stones}
 
         await self._send(await asyncio.to_thread(work))
 
@@ -289,7 +291,8 @@ class _Channel:
         """What changed of the pieces, how near they come to components, and the curves that are asked for."""
         shown = self._view.frame(design)
         shown["clearances"] = clearances(design, self._view.surfaces, self._room.meshes, settled)
-        shown["gaps"] = self._room.gaps.of(design, settled, self._gaps)
+        between_stones, shown["stones"] = told_stones(design, self._room.gaps, settled)
+        shown["gaps"] = self._room.gaps.of(design, settled, self._gaps) + between_stones
         bends = self._bends(design)
         if bends is not None:
             shown["curves"] = bends

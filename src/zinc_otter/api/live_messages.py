@@ -21,7 +21,7 @@ from zinc_otter.studio.commands import AnyCommand, Picked
 from zinc_otter.studio.commands.base import PieceId
 from zinc_otter.studio.commands.placement import ReachBy
 
-VERSION = 3
+VERSION = 4
 """Raised whenever a page that was loaded before could not talk to the service any more."""
 
 
@@ -191,11 +191,23 @@ class LineFrame(TypedDict):
     closed: bool
 
 
+class GemFrame(TypedDict):
+    """A stone's facets as triangles: three points (9 numbers) after the other, with their normals, and its colour."""
+
+    points: Float32s
+    normals: Float32s
+    tint: str
+
+
 class CopiesFrame(TypedDict):
-    """Images of another piece, by its id: one matrix (16, by columns) after the other."""
+    """Images of another piece, by its id, or of a stone: one matrix (16, by columns) after the other.
+
+    A viewer is told what a stone looks like once, with the first images of it; it keeps that by the name ``of``.
+    """
 
     of: str
     motions: Float32s
+    gem: NotRequired[GemFrame]
 
 
 class PieceFrame(TypedDict):
@@ -238,6 +250,21 @@ ShownGap.__doc__ = """The smallest gap in mm between the images of a repeat, or 
 Below 0 where they run into one another."""
 
 
+class ShownStones(TypedDict):
+    """How the stones of a piece lie: how many, their weight together, the least metal left below one of them in mm (null
+    where none reaches into it) and where, by how many mm one comes out on the far side and where, and what is the matter."""
+
+    piece: str
+    count: int
+    carats: float
+    left: float | None
+    left_at: Xyz | None
+    through: float
+    through_at: list[Xyz]
+    overlaps: int
+    says: list[str]
+
+
 class ShownCurve(TypedDict):
     """A curve on a piece's surface, and at each of its points the curvature vector in 1/mm."""
 
@@ -256,6 +283,7 @@ class Shown(TypedDict):
     gone: list[str]
     clearances: NotRequired[list[Near]]
     gaps: NotRequired[list[ShownGap]]
+    stones: NotRequired[list[ShownStones]]
     curves: NotRequired[list[ShownCurve]]
     weights: NotRequired[Weights | None]
 

@@ -2,12 +2,16 @@
 
 from __future__ import annotations
 
+import hashlib
+
 import numpy as np
 
-from zinc_otter.api.curve_schemas import Of, told_radius
+from zinc_otter.api.curve_schemas import Of as CurveOf
+from zinc_otter.api.curve_schemas import told_radius
 from zinc_otter.api.live_messages import (
     CageFrame,
     CopiesFrame,
+    GemFrame,
     Images,
     LineFrame,
     PieceFrame,
@@ -19,15 +23,18 @@ from zinc_otter.api.live_messages import (
 from zinc_otter.api.room import shown_level
 from zinc_otter.api.stencil_shelf import StencilShelf
 from zinc_otter.core.cage import Cage
+from zinc_otter.core.cage.cage import unit
 from zinc_otter.core.cage.symmetry import Symmetry
 from zinc_otter.core.cage.topology import Floats, Ints
 from zinc_otter.core.curve import Curve, pieces_of
 from zinc_otter.core.repeated import Repeated
+from zinc_otter.core.stone.materials import stone_material
+from zinc_otter.core.stone.stone import Stone
 from zinc_otter.core.surface import DragPlan, LimitSurface, evaluate, plan_drag
 from zinc_otter.core.surface.curves import SurfaceCurve
 from zinc_otter.core.surface.evaluation import normals_of
 from zinc_otter.studio.design import Design, Piece
-from zinc_otter.studio.images import images_of
+from zinc_otter.studio.images import Of, images_of
 
 # Planning costs about three full evaluations, so it pays only where a drag moves a smaller share of the points than this.
 _WORTH_PLANNING = 0.3
@@ -90,7 +97,7 @@ def _cage_frame(cage: Cage, symmetry: Symmetry | None) -> CageFrame:
     }
 
 
-def bent(curves: list[tuple[Of, SurfaceCurve]]) -> list[ShownCurve]:
+def bent(curves: list[tuple[CurveOf, SurfaceCurve]]) -> list[ShownCurve]:
     """Curves as they are told."""
     return [
         {
@@ -105,6 +112,30 @@ def bent(curves: list[tuple[Of, SurfaceCurve]]) -> list[ShownCurve]:
     ]
 
 
+def stone_name(stone: Stone) -> str:
+    """A short name that equal stones share, and no others."""
+    return hashlib.sha256(repr(stone).encode()).hexdigest()[:16]
+
+
+def gem_frame(stone: Stone) -> GemFrame:
+    """A stone as it is drawn: flat facets, or smooth where it has none."""
+    gem = stone.gem
+    corners = gem.points[gem.triangles]
+    normals = np.repeat(gem.normals[gem.facet_of][:, None], 3, axis=1)
+    if gem.exact is not None:
+        smooth = np.zeros_like(gem.points)
+        for k in range(3):
+            np.add.at(smooth, gem.triangles[:, k], normals[:, k])
+        smooth = unit(smooth)[gem.triangles]
+        # Flat bases and edges stay what they are.
+        soft = (smooth * normals).sum(axis=2, keepdims=True) > 0.8
+        normals = np.where(soft, smooth, normals)
+    return {
+        "points": corners.astype(np.float32).ravel(), "normals": normals.astype(np.float32).ravel(),
+        "tint": stone_material(stone.material).tint,
+    }  # fmt: skip
+
+
 class LiveView:
     """Turns designs into frames. One for each connection; not for use by two threads at once."""
 
@@ -112,7 +143,8 @@ class LiveView:
         self._stencils = stencils
         self._pieces: dict[str, _PieceView] = {}
         self._curves: dict[str, Curve] = {}
-        self._images: dict[str, tuple[tuple[str, bytes], ...]] = {}
+        self._images: dict[str, tuple[tuple[Of, bytes], ...]] = {}
+        self._gems: set[Stone] = set()
         self._level: int | None = None
 
     def smooth_to(self, level: int | None) -> None:
@@ -168,10 +200,17 @@ class LiveView:
             return None
         self._forget(piece.id)
         self._images[piece.id] = key
-        copies: list[CopiesFrame] = [
-            {"of": base, "motions": motions.transpose(0, 2, 1).astype(np.float32).ravel()} for base, motions in places
-        ]
-        return {"id": piece.id, "copies": copies}
+        return {"id": piece.id, "copies": [self._copy(of, motions) for of, motions in places]}
+
+    def _copy(self, of: Of, motions: Floats) -> CopiesFrame:
+        flat = motions.transpose(0, 2, 1).astype(np.float32).ravel()
+        if isinstance(of, str):
+            return {"of": of, "motions": flat}
+        frame: CopiesFrame = {"of": f"stone {stone_name(of)}", "motions": flat}
+        if of not in self._gems:
+            self._gems.add(of)
+            frame["gem"] = gem_frame(of)
+        return frame
 
     def _curve(self, piece_id: str, curve: Curve) -> PieceFrame | None:
         """A curve's line is short, and sent anew with every change; of its points only those that moved are."""

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import hashlib
 from collections.abc import Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from functools import cached_property
 
 import numpy as np
@@ -14,6 +14,7 @@ from zinc_otter.core.cage.cage import Cage
 from zinc_otter.core.cage.edits.flip import flip
 from zinc_otter.core.cage.picking import everything
 from zinc_otter.core.cage.topology import Floats, read_only
+from zinc_otter.core.stone.stone import Stone
 
 
 @dataclass(frozen=True, eq=False)
@@ -22,6 +23,8 @@ class Images:
 
     cage: Cage
     motions: Floats
+    stone: Stone | None = None
+    """What they are images of, where these are stones and the cage is only their facets."""
 
     def __post_init__(self) -> None:
         read_only(self.motions)
@@ -40,6 +43,15 @@ class Repeated:
     """The images of one or more cages."""
 
     parts: tuple[Images, ...]
+
+    def under(self, motions: Floats) -> Repeated:
+        """Everything again under each of ``motions`` (k, 4, 4)."""
+        return Repeated(tuple(replace(part, motions=chained(motions, part.motions)) for part in self.parts))
+
+    @property
+    def stones(self) -> list[tuple[Stone, Floats]]:
+        """The stones among them, and where they are (k, 4, 4)."""
+        return [(part.stone, part.motions) for part in self.parts if part.stone is not None]
 
     @property
     def count(self) -> int:

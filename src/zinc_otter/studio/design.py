@@ -183,16 +183,23 @@ class Design:
         before = self.piece(changed.id)
         self._check_faces(changed.form, own_faces(before.form))
         design = replace(self, pieces=tuple(changed if piece is before else piece for piece in self.pieces))
-        return design if changed.form is before.form else design.followed({changed.id})
+        return design if changed.form is before.form else design.followed({changed.id}, self)
 
-    def followed(self, changed: set[str]) -> Design:
-        """The design once all that grows from the pieces that have ``changed`` has followed them, in its order."""
+    def followed(self, changed: set[str], before: Design | None = None) -> Design:
+        """The design once all that grows from the pieces that have ``changed`` has followed them, in its order.
+
+        What names elements of its sources finds them again by how these were ``before``.
+        """
         design, changed = self, set(changed)
+        was = {} if before is None else {piece.id: piece.form for piece in before.pieces}
         for piece in growing_order(self.pieces):
             if piece.grown is None or changed.isdisjoint(piece.grown.sources):
                 continue
             try:
-                after = design.regrown(piece)
+                growth = piece.grown
+                for source in changed.intersection(growth.sources, was):
+                    growth = growth.carried(source, was[source], design.piece(source).form)
+                after = design.regrown(replace(piece, grown=growth))
             except CoreError as error:
                 raise error.saying(f"{piece.name}, which follows it: {error}") from None
             design._check_faces(after.form, own_faces(piece.form))

@@ -12,10 +12,15 @@ from pydantic import ConfigDict, Field, TypeAdapter, ValidationError
 
 from zinc_otter.core.errors import BadNumberError
 from zinc_otter.core.growth import KINDS, Growth
+from zinc_otter.core.stone.cuts import AnyCut
+from zinc_otter.core.stone.cuts.base import Cut
 
 if TYPE_CHECKING:
     AnyGrowth = Growth
+    AnyStoneCut = Cut
 else:
+    AnyStoneCut = Annotated[AnyCut, Field(discriminator="kind")]
+    """Any of the cuts of stones, told apart by their ``kind``."""
     AnyGrowth = Annotated[reduce(or_, KINDS), Field(discriminator="kind")]
     """Any of the ways to grow, told apart by their ``kind``."""
 

@@ -4,16 +4,21 @@ from __future__ import annotations
 
 import numpy as np
 
+from zinc_otter.core.cage import Cage
 from zinc_otter.core.cage.symmetry import Group
 from zinc_otter.core.cage.topology import Floats
 from zinc_otter.core.growth.mirrored import MirroredCopy
 from zinc_otter.core.growth.repeat import Repeat
 from zinc_otter.core.repeated import Repeated, chained
+from zinc_otter.core.stone.stone import Stone
 from zinc_otter.studio.design import Design, Piece
 
+Of = str | Stone
+"""What images are of: a piece with faces, by its id, or a stone."""
 
-def images_of(design: Design, piece: Piece, with_own: bool = False) -> list[tuple[str, Floats]]:
-    """Of a piece that is images: the pieces with faces that they are of, and their motions (k, 4, 4).
+
+def images_of(design: Design, piece: Piece, with_own: bool = False) -> list[tuple[Of, Floats]]:
+    """Of a piece that is images: what they are of, and their motions (k, 4, 4).
 
     ``with_own``: the originals' own place is one of them, where they are the first images. Raises UnknownPieceError.
     """
@@ -28,7 +33,7 @@ def images_of(design: Design, piece: Piece, with_own: bool = False) -> list[tupl
         motion = np.eye(4)
         motion[:3, :3], motion[:3, 3] = matrix, offset
         return [(base, chained([motion], inner)) for base, inner in _shown(design, growth.source)]
-    return []
+    return list(piece.form.stones) if isinstance(piece.form, Repeated) else []
 
 
 def motions_of(design: Design, growth: Repeat) -> Floats:
@@ -46,6 +51,11 @@ def stand_for(design: Design) -> set[str]:
     }
 
 
-def _shown(design: Design, piece_id: str) -> list[tuple[str, Floats]]:
+def cage_of(design: Design, of: Of) -> Cage:
+    """The cage of what images are of. Raises UnknownPieceError."""
+    return of.gem.cage if isinstance(of, Stone) else design.piece(of).cage
+
+
+def _shown(design: Design, piece_id: str) -> list[tuple[Of, Floats]]:
     piece = design.piece(piece_id)
     return images_of(design, piece) if isinstance(piece.form, Repeated) else [(piece_id, np.eye(4)[None])]

@@ -1,5 +1,5 @@
 /** The arrays of the pieces as last shown, outside of React: the viewport draws straight from them. */
-import type { CageArrays, CopiesFrame, Frame, LineArrays, SurfaceArrays } from "../model/types";
+import type { CageArrays, CopiesFrame, Frame, GemFrame, LineArrays, SurfaceArrays } from "../model/types";
 
 export interface PieceArrays {
   cage: CageArrays;
@@ -14,6 +14,8 @@ export class Pieces {
   readonly byId = new Map<string, PieceArrays>();
   /** Pieces that are images of others: where these are. */
   readonly copies = new Map<string, CopiesFrame[]>();
+  /** What stones look like, by the names under which images of them come. */
+  readonly gems = new Map<string, GemFrame>();
   private readonly listeners = new Set<(changes: Change[]) => void>();
 
   listen(listener: (changes: Change[]) => void): () => void {
@@ -31,6 +33,7 @@ export class Pieces {
     for (const piece of frame.pieces) {
       if (piece.copies) {
         this.byId.delete(piece.id);
+        for (const { of, gem } of piece.copies) if (gem) this.gems.set(of, gem);
         this.copies.set(piece.id, piece.copies);
         changes.push({ id: piece.id, what: "whole" });
         continue;

@@ -18,6 +18,7 @@ export function sourcesOf(growth: AnyGrowth): string[] {
     case "skin": return named(...(growth.curves ?? []));
     case "repeat": return named(...(growth.originals ?? []), growth.way === "curve" ? growth.rail : "");
     case "strip": return named(growth.source, growth.other);
+    case "stones": return named(growth.host, growth.rail);
     default: return named(growth.source);
   }
 }

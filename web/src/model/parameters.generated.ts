@@ -1,5 +1,5 @@
 /** Made by `make types` from the service's description; not to be changed by hand. */
-export const liveVersion = 3;
+export const liveVersion = 4;
 
 export const parameters = {
   "add-box": {
@@ -207,6 +207,9 @@ export const parameters = {
     sides: {"label":"Mirrored","initial":"through","words":[["through","through both sides"],["each","each side by itself"]]},
     sharpness: {"label":"Sharpness","unit":"","step":1,"initial":0,"min":0,"max":10},
   },
+  "lay-stones": {
+    material: {"label":"Of","initial":"diamond","words":[["diamond","Diamond"],["sapphire","Sapphire (corundum)"],["ruby","Ruby (corundum)"],["emerald","Emerald (beryl)"],["aquamarine","Aquamarine (beryl)"],["spinel","Spinel"],["garnet","Garnet (almandine)"],["tourmaline","Tourmaline"],["topaz","Topaz"],["peridot","Peridot (olivine)"],["zircon","Zircon"],["moonstone","Moonstone (feldspar)"],["quartz","Quartz: rock crystal, amethyst, citrine"],["opal","Opal"],["turquoise","Turquoise"],["amber","Amber"],["pearl","Pearl"],["glass","Glass"]]},
+  },
   "line-up": {
     share: {"label":"Share of the way","unit":"%","step":10,"initial":100,"min":0,"max":100},
     even: {"label":"Distances","initial":"no","words":[["no","as they are"],["yes","even"]]},
@@ -289,4 +292,20 @@ export const parameters = {
   "zip": {
     where: {"label":"They meet","initial":"middle","words":[["middle","in the middle"],["first","on the first chain"],["second","on the second chain"]]},
   },
+} as const;
+
+/** The cuts of stones, and the proportions that each begins with. */
+export const cuts = {
+  "baguette": {"name":"Baguette","begins":{"width":2,"length":4,"table":65,"crown":35,"pavilion":45,"girdle":4,"steps":2}},
+  "cabochon": {"name":"Cabochon","begins":{"width":5,"length":5,"dome":40,"back":0,"girdle":8}},
+  "cushion": {"name":"Cushion brilliant","begins":{"width":5,"length":5.5,"table":58,"crown":34.5,"pavilion":40.75,"girdle":3.5,"star":50,"lower":77,"culet":0}},
+  "marquise": {"name":"Marquise brilliant","begins":{"width":5,"length":10,"table":57,"crown":34.5,"pavilion":40.75,"girdle":3.5,"star":50,"lower":77,"culet":0}},
+  "oval": {"name":"Oval brilliant","begins":{"width":5,"length":7,"table":57,"crown":34.5,"pavilion":40.75,"girdle":3.5,"star":50,"lower":77,"culet":0}},
+  "pear": {"name":"Pear brilliant","begins":{"width":5,"length":7,"table":57,"crown":34.5,"pavilion":40.75,"girdle":3.5,"star":50,"lower":77,"culet":0}},
+  "pearl": {"name":"Pearl","begins":{"width":5,"drilled":"whole","bore":0.8}},
+  "rectangular": {"name":"Rectangular brilliant","begins":{"width":5,"length":5,"table":70,"crown":36,"pavilion":58,"girdle":3.5,"chevrons":3}},
+  "rose": {"name":"Rose cut","begins":{"width":5,"dome":40,"girdle":3}},
+  "round": {"name":"Round brilliant","begins":{"width":5,"table":57,"crown":34.5,"pavilion":40.75,"girdle":3.5,"star":50,"lower":77,"culet":0}},
+  "step": {"name":"Step cut","begins":{"width":5,"length":7,"table":60,"crown":40,"pavilion":52,"girdle":3.5,"corner":15,"steps":3}},
+  "trillion": {"name":"Trillion brilliant","begins":{"width":5,"table":60,"crown":34.5,"pavilion":40,"girdle":3.5,"star":70,"lower":70,"culet":0}},
 } as const;

@@ -2077,6 +2077,99 @@ export interface components {
             share?: number;
         };
         /**
+         * Baguette
+         * @description A long rectangle with its corners left on and one or two steps. Common practice, no source.
+         */
+        "Baguette-Input": {
+            /**
+             * Width
+             * @default 2
+             */
+            width?: number;
+            /**
+             * Length
+             * @default 4
+             */
+            length?: number;
+            /**
+             * Table
+             * @default 65
+             */
+            table?: number;
+            /**
+             * Crown
+             * @default 35
+             */
+            crown?: number;
+            /**
+             * Pavilion
+             * @default 45
+             */
+            pavilion?: number;
+            /**
+             * Girdle
+             * @default 4
+             */
+            girdle?: number;
+            /**
+             * Steps
+             * @default 2
+             */
+            steps?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "baguette";
+        };
+        /**
+         * Baguette
+         * @description A long rectangle with its corners left on and one or two steps. Common practice, no source.
+         */
+        "Baguette-Output": {
+            /**
+             * Width
+             * @default 2
+             */
+            width?: number;
+            /**
+             * Length
+             * @default 4
+             */
+            length?: number;
+            /**
+             * Table
+             * @default 65
+             */
+            table?: number;
+            /**
+             * Crown
+             * @default 35
+             */
+            crown?: number;
+            /**
+             * Pavilion
+             * @default 45
+             */
+            pavilion?: number;
+            /**
+             * Girdle
+             * @default 4
+             */
+            girdle?: number;
+            /**
+             * Steps
+             * @default 2
+             */
+            steps?: number;
+            /**
+             * Kind
+             * @default baguette
+             * @constant
+             */
+            kind: "baguette";
+        };
+        /**
          * Ball
          * @description A sphere about ``point``; mm.
          */
@@ -2104,7 +2197,7 @@ export interface components {
              * @default ball
              * @constant
              */
-            kind?: "ball";
+            kind: "ball";
         };
         /**
          * Ball
@@ -2134,7 +2227,7 @@ export interface components {
              * @default ball
              * @constant
              */
-            kind?: "ball";
+            kind: "ball";
         };
         /**
          * Band
@@ -2271,7 +2364,7 @@ export interface components {
              * @default block
              * @constant
              */
-            kind?: "block";
+            kind: "block";
         };
         /**
          * Block
@@ -2309,7 +2402,7 @@ export interface components {
              * @default block
              * @constant
              */
-            kind?: "block";
+            kind: "block";
         };
         /**
          * Bridge
@@ -2353,6 +2446,83 @@ export interface components {
              * @default false
              */
             add_loops?: boolean;
+        };
+        /**
+         * Cabochon
+         * @description An elliptical ``dome`` (% of the width) over a band of a ``girdle`` and a base: flat, or a ``back`` that is domed too.
+         *
+         *     Its volume is that of two half ellipsoids and an elliptical cylinder: 2/3 π a b h each, and π a b g.
+         */
+        "Cabochon-Input": {
+            /**
+             * Width
+             * @default 5
+             */
+            width?: number;
+            /**
+             * Length
+             * @default 5
+             */
+            length?: number;
+            /**
+             * Dome
+             * @default 40
+             */
+            dome?: number;
+            /**
+             * Back
+             * @default 0
+             */
+            back?: number;
+            /**
+             * Girdle
+             * @default 8
+             */
+            girdle?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "cabochon";
+        };
+        /**
+         * Cabochon
+         * @description An elliptical ``dome`` (% of the width) over a band of a ``girdle`` and a base: flat, or a ``back`` that is domed too.
+         *
+         *     Its volume is that of two half ellipsoids and an elliptical cylinder: 2/3 π a b h each, and π a b g.
+         */
+        "Cabochon-Output": {
+            /**
+             * Width
+             * @default 5
+             */
+            width?: number;
+            /**
+             * Length
+             * @default 5
+             */
+            length?: number;
+            /**
+             * Dome
+             * @default 40
+             */
+            dome?: number;
+            /**
+             * Back
+             * @default 0
+             */
+            back?: number;
+            /**
+             * Girdle
+             * @default 8
+             */
+            girdle?: number;
+            /**
+             * Kind
+             * @default cabochon
+             * @constant
+             */
+            kind: "cabochon";
         };
         /**
          * CageArrays
@@ -2806,7 +2976,7 @@ export interface components {
             /** Revision */
             revision: number;
             /** Command */
-            command: components["schemas"]["AddBox"] | components["schemas"]["AddCage"] | components["schemas"]["AddCapsule"] | components["schemas"]["AddComponent"] | components["schemas"]["AddCone"] | components["schemas"]["AddCurve"] | components["schemas"]["AddCurves"] | components["schemas"]["AddCylinder"] | components["schemas"]["AddFollower"] | components["schemas"]["AddLoop"] | components["schemas"]["AddPicture"] | components["schemas"]["AddPlane"] | components["schemas"]["AddPoledSphere"] | components["schemas"]["AddSphere"] | components["schemas"]["AddTorus"] | components["schemas"]["AddTube"] | components["schemas"]["AgreeNormals"] | components["schemas"]["Attract"] | components["schemas"]["Bend"] | components["schemas"]["Bridge"] | components["schemas"]["Chamfer"] | components["schemas"]["ChangeFollower"] | components["schemas"]["ChangeReference"] | components["schemas"]["Circle"] | components["schemas"]["CloseCurve"] | components["schemas"]["Collapse"] | components["schemas"]["ColourPiece"] | components["schemas"]["CreaseLike"] | components["schemas"]["Delete"] | components["schemas"]["DeletePiece"] | components["schemas"]["DeleteReference"] | components["schemas"]["Detach"] | components["schemas"]["DrawCurve"] | components["schemas"]["DrawWire"] | components["schemas"]["DuplicatePiece"] | components["schemas"]["Extrude"] | components["schemas"]["ExtrudeAlong"] | components["schemas"]["Fill"] | components["schemas"]["FillDrawn"] | components["schemas"]["FillOutline"] | components["schemas"]["Flatten"] | components["schemas"]["Flip"] | components["schemas"]["ForgetFaces"] | components["schemas"]["GroupPieces"] | components["schemas"]["Grow"] | components["schemas"]["Heal"] | components["schemas"]["Inset"] | components["schemas"]["JoinCurves"] | components["schemas"]["JoinPieces"] | components["schemas"]["KeepVariant"] | components["schemas"]["Knife"] | components["schemas"]["LayFace"] | components["schemas"]["LetBack"] | components["schemas"]["LineUp"] | components["schemas"]["LockPiece"] | components["schemas"]["MakeIndependent"] | components["schemas"]["MakeVariant"] | components["schemas"]["MeasurePicture"] | components["schemas"]["Mirror"] | components["schemas"]["Move"] | components["schemas"]["MoveAlongNormal"] | components["schemas"]["MoveEach"] | components["schemas"]["NameFaces"] | components["schemas"]["OffsetCurve"] | components["schemas"]["OrderFollowers"] | components["schemas"]["OrderPiece"] | components["schemas"]["PartCurve"] | components["schemas"]["PlaceComponent"] | components["schemas"]["PlacePicture"] | components["schemas"]["Regrow"] | components["schemas"]["Relax"] | components["schemas"]["Remove"] | components["schemas"]["RemoveFollower"] | components["schemas"]["RenamePiece"] | components["schemas"]["RepeatAround"] | components["schemas"]["Resample"] | components["schemas"]["ResampleCurve"] | components["schemas"]["ScaleCreases"] | components["schemas"]["SetCorner"] | components["schemas"]["SetCrease"] | components["schemas"]["ShowPiece"] | components["schemas"]["SizeBy"] | components["schemas"]["Slide"] | components["schemas"]["SpaceEvenly"] | components["schemas"]["Spin"] | components["schemas"]["SplitParts"] | components["schemas"]["Straighten"] | components["schemas"]["TakeCurve"] | components["schemas"]["TakeImageOut"] | components["schemas"]["Taper"] | components["schemas"]["Thicken"] | components["schemas"]["Turn"] | components["schemas"]["TurnCurve"] | components["schemas"]["Twist"] | components["schemas"]["Weld"] | components["schemas"]["Zip"];
+            command: components["schemas"]["AddBox"] | components["schemas"]["AddCage"] | components["schemas"]["AddCapsule"] | components["schemas"]["AddComponent"] | components["schemas"]["AddCone"] | components["schemas"]["AddCurve"] | components["schemas"]["AddCurves"] | components["schemas"]["AddCylinder"] | components["schemas"]["AddFollower"] | components["schemas"]["AddLoop"] | components["schemas"]["AddPicture"] | components["schemas"]["AddPlane"] | components["schemas"]["AddPoledSphere"] | components["schemas"]["AddSphere"] | components["schemas"]["AddTorus"] | components["schemas"]["AddTube"] | components["schemas"]["AgreeNormals"] | components["schemas"]["Attract"] | components["schemas"]["Bend"] | components["schemas"]["Bridge"] | components["schemas"]["Chamfer"] | components["schemas"]["ChangeFollower"] | components["schemas"]["ChangeReference"] | components["schemas"]["Circle"] | components["schemas"]["CloseCurve"] | components["schemas"]["Collapse"] | components["schemas"]["ColourPiece"] | components["schemas"]["CreaseLike"] | components["schemas"]["Delete"] | components["schemas"]["DeletePiece"] | components["schemas"]["DeleteReference"] | components["schemas"]["Detach"] | components["schemas"]["DrawCurve"] | components["schemas"]["DrawWire"] | components["schemas"]["DuplicatePiece"] | components["schemas"]["Extrude"] | components["schemas"]["ExtrudeAlong"] | components["schemas"]["Fill"] | components["schemas"]["FillDrawn"] | components["schemas"]["FillOutline"] | components["schemas"]["Flatten"] | components["schemas"]["Flip"] | components["schemas"]["ForgetFaces"] | components["schemas"]["GroupPieces"] | components["schemas"]["Grow"] | components["schemas"]["Heal"] | components["schemas"]["Inset"] | components["schemas"]["JoinCurves"] | components["schemas"]["JoinPieces"] | components["schemas"]["KeepVariant"] | components["schemas"]["Knife"] | components["schemas"]["LayFace"] | components["schemas"]["LayStones"] | components["schemas"]["LetBack"] | components["schemas"]["LineUp"] | components["schemas"]["LockPiece"] | components["schemas"]["MakeIndependent"] | components["schemas"]["MakeVariant"] | components["schemas"]["MeasurePicture"] | components["schemas"]["Mirror"] | components["schemas"]["Move"] | components["schemas"]["MoveAlongNormal"] | components["schemas"]["MoveEach"] | components["schemas"]["NameFaces"] | components["schemas"]["OffsetCurve"] | components["schemas"]["OrderFollowers"] | components["schemas"]["OrderPiece"] | components["schemas"]["PartCurve"] | components["schemas"]["PlaceComponent"] | components["schemas"]["PlacePicture"] | components["schemas"]["Regrow"] | components["schemas"]["Relax"] | components["schemas"]["Remove"] | components["schemas"]["RemoveFollower"] | components["schemas"]["RenamePiece"] | components["schemas"]["RepeatAround"] | components["schemas"]["Resample"] | components["schemas"]["ResampleCurve"] | components["schemas"]["ScaleCreases"] | components["schemas"]["SetCorner"] | components["schemas"]["SetCrease"] | components["schemas"]["ShowPiece"] | components["schemas"]["SizeBy"] | components["schemas"]["Slide"] | components["schemas"]["SpaceEvenly"] | components["schemas"]["Spin"] | components["schemas"]["SplitParts"] | components["schemas"]["Straighten"] | components["schemas"]["TakeCurve"] | components["schemas"]["TakeImageOut"] | components["schemas"]["Taper"] | components["schemas"]["Thicken"] | components["schemas"]["Turn"] | components["schemas"]["TurnCurve"] | components["schemas"]["Twist"] | components["schemas"]["Weld"] | components["schemas"]["Zip"];
         };
         /**
          * ComponentState
@@ -2916,7 +3086,7 @@ export interface components {
              * @default cone
              * @constant
              */
-            kind?: "cone";
+            kind: "cone";
         };
         /**
          * Cone
@@ -2969,7 +3139,7 @@ export interface components {
              * @default cone
              * @constant
              */
-            kind?: "cone";
+            kind: "cone";
         };
         /**
          * Convert
@@ -3120,6 +3290,119 @@ export interface components {
                 number,
                 number
             ];
+        };
+        /**
+         * CushionBrilliant
+         * @description Rounded sides, by a superellipse; proportions of the round brilliant, across the width.
+         */
+        "CushionBrilliant-Input": {
+            /**
+             * Width
+             * @default 5
+             */
+            width?: number;
+            /**
+             * Length
+             * @default 5.5
+             */
+            length?: number;
+            /**
+             * Table
+             * @default 58
+             */
+            table?: number;
+            /**
+             * Crown
+             * @default 34.5
+             */
+            crown?: number;
+            /**
+             * Pavilion
+             * @default 40.75
+             */
+            pavilion?: number;
+            /**
+             * Girdle
+             * @default 3.5
+             */
+            girdle?: number;
+            /**
+             * Star
+             * @default 50
+             */
+            star?: number;
+            /**
+             * Lower
+             * @default 77
+             */
+            lower?: number;
+            /**
+             * Culet
+             * @default 0
+             */
+            culet?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "cushion";
+        };
+        /**
+         * CushionBrilliant
+         * @description Rounded sides, by a superellipse; proportions of the round brilliant, across the width.
+         */
+        "CushionBrilliant-Output": {
+            /**
+             * Width
+             * @default 5
+             */
+            width?: number;
+            /**
+             * Length
+             * @default 5.5
+             */
+            length?: number;
+            /**
+             * Table
+             * @default 58
+             */
+            table?: number;
+            /**
+             * Crown
+             * @default 34.5
+             */
+            crown?: number;
+            /**
+             * Pavilion
+             * @default 40.75
+             */
+            pavilion?: number;
+            /**
+             * Girdle
+             * @default 3.5
+             */
+            girdle?: number;
+            /**
+             * Star
+             * @default 50
+             */
+            star?: number;
+            /**
+             * Lower
+             * @default 77
+             */
+            lower?: number;
+            /**
+             * Culet
+             * @default 0
+             */
+            culet?: number;
+            /**
+             * Kind
+             * @default cushion
+             * @constant
+             */
+            kind: "cushion";
         };
         /**
          * CutEdge
@@ -3283,7 +3566,7 @@ export interface components {
              * @default cylinder
              * @constant
              */
-            kind?: "cylinder";
+            kind: "cylinder";
         };
         /**
          * Cylinder
@@ -3331,7 +3614,7 @@ export interface components {
              * @default cylinder
              * @constant
              */
-            kind?: "cylinder";
+            kind: "cylinder";
         };
         /**
          * Delete
@@ -4271,7 +4554,7 @@ export interface components {
              */
             kind: "grow";
             /** Growth */
-            growth: components["schemas"]["Combined-Input"] | components["schemas"]["Filled-Input"] | components["schemas"]["Laid-Input"] | components["schemas"]["Loft-Input"] | components["schemas"]["MirroredCopy-Input"] | components["schemas"]["Pipe-Input"] | components["schemas"]["Repeat-Input"] | components["schemas"]["Section-Input"] | components["schemas"]["Skin-Input"] | components["schemas"]["Strip-Input"] | components["schemas"]["Sweep-Input"] | components["schemas"]["Turned-Input"];
+            growth: components["schemas"]["Combined-Input"] | components["schemas"]["Filled-Input"] | components["schemas"]["Laid-Input"] | components["schemas"]["Loft-Input"] | components["schemas"]["MirroredCopy-Input"] | components["schemas"]["Pipe-Input"] | components["schemas"]["Repeat-Input"] | components["schemas"]["Section-Input"] | components["schemas"]["Skin-Input"] | components["schemas"]["Stones-Input"] | components["schemas"]["Strip-Input"] | components["schemas"]["Sweep-Input"] | components["schemas"]["Turned-Input"];
             /** Name */
             name?: string | null;
         };
@@ -4445,7 +4728,7 @@ export interface components {
              * @default imported
              * @constant
              */
-            kind?: "imported";
+            kind: "imported";
         };
         /**
          * ImportedBody
@@ -4486,7 +4769,7 @@ export interface components {
              * @default imported
              * @constant
              */
-            kind?: "imported";
+            kind: "imported";
         };
         /**
          * InHand
@@ -4757,6 +5040,140 @@ export interface components {
             kind: "laid";
         };
         /**
+         * LaidBy
+         * @description By what rule they were laid, so that it can be taken up again; lengths in mm.
+         *
+         *     - "points": where they were clicked, ``points``
+         *     - "round": from each of ``points`` again, ``count`` times round the axis ``along`` through ``point``
+         *     - "faces": evenly over ``ids``, faces of the form, ``gap`` apart
+         *     - "edges": along the chain ``ids`` of edges, by ``count``, or where that is 0 ``gap`` apart
+         */
+        "LaidBy-Input": {
+            /**
+             * Way
+             * @default points
+             * @enum {string}
+             */
+            way?: "points" | "round" | "faces" | "edges" | "curve";
+            /**
+             * Points
+             * @default []
+             */
+            points?: [
+                number,
+                number,
+                number
+            ][];
+            /**
+             * Ids
+             * @default []
+             */
+            ids?: number[];
+            /**
+             * Count
+             * @default 1
+             */
+            count?: number;
+            /**
+             * Gap
+             * @default 0.2
+             */
+            gap?: number;
+            /**
+             * Point
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            point?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Along
+             * @default [
+             *       0,
+             *       0,
+             *       1
+             *     ]
+             */
+            along?: [
+                number,
+                number,
+                number
+            ];
+        };
+        /**
+         * LaidBy
+         * @description By what rule they were laid, so that it can be taken up again; lengths in mm.
+         *
+         *     - "points": where they were clicked, ``points``
+         *     - "round": from each of ``points`` again, ``count`` times round the axis ``along`` through ``point``
+         *     - "faces": evenly over ``ids``, faces of the form, ``gap`` apart
+         *     - "edges": along the chain ``ids`` of edges, by ``count``, or where that is 0 ``gap`` apart
+         */
+        "LaidBy-Output": {
+            /**
+             * Way
+             * @default points
+             * @enum {string}
+             */
+            way?: "points" | "round" | "faces" | "edges" | "curve";
+            /**
+             * Points
+             * @default []
+             */
+            points?: [
+                number,
+                number,
+                number
+            ][];
+            /**
+             * Ids
+             * @default []
+             */
+            ids?: number[];
+            /**
+             * Count
+             * @default 1
+             */
+            count?: number;
+            /**
+             * Gap
+             * @default 0.2
+             */
+            gap?: number;
+            /**
+             * Point
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            point?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Along
+             * @default [
+             *       0,
+             *       0,
+             *       1
+             *     ]
+             */
+            along?: [
+                number,
+                number,
+                number
+            ];
+        };
+        /**
          * LayFace
          * @description Add a face of three or four corners: points in mm, and vertices of the piece by their index.
          *
@@ -4791,6 +5208,109 @@ export interface components {
                 number,
                 number
             ];
+        };
+        /**
+         * LayStones
+         * @description Lay stones of a cut and a material on the form ``host``, or along ``curve``; see ``LaidBy`` for the ways.
+         *
+         *     With ``piece`` those of that piece are laid anew; its name stays. With ``carats`` the stones are as large as they have to
+         *     be to weigh that much each.
+         */
+        LayStones: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "lay-stones";
+            /** Piece */
+            piece?: string | null;
+            /** Name */
+            name?: string | null;
+            /**
+             * Host
+             * @default
+             */
+            host?: string;
+            /**
+             * Curve
+             * @default
+             */
+            curve?: string;
+            /** Cut */
+            cut: components["schemas"]["Baguette-Input"] | components["schemas"]["Cabochon-Input"] | components["schemas"]["CushionBrilliant-Input"] | components["schemas"]["MarquiseBrilliant-Input"] | components["schemas"]["OvalBrilliant-Input"] | components["schemas"]["PearBrilliant-Input"] | components["schemas"]["Pearl-Input"] | components["schemas"]["RectangularBrilliant-Input"] | components["schemas"]["RoseCut-Input"] | components["schemas"]["RoundBrilliant-Input"] | components["schemas"]["StepCut-Input"] | components["schemas"]["TrillionBrilliant-Input"];
+            /**
+             * Material
+             * @default diamond
+             */
+            material?: string;
+            /** Carats */
+            carats?: number | null;
+            /**
+             * Way
+             * @default points
+             * @enum {string}
+             */
+            way?: "points" | "round" | "faces" | "edges" | "curve";
+            /**
+             * Points
+             * @default []
+             */
+            points?: [
+                number,
+                number,
+                number
+            ][];
+            /**
+             * Ids
+             * @default []
+             */
+            ids?: number[];
+            /**
+             * Count
+             * @default 0
+             */
+            count?: number;
+            /**
+             * Gap
+             * @default 0.2
+             */
+            gap?: number;
+            /**
+             * Point
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            point?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Along
+             * @default [
+             *       0,
+             *       0,
+             *       1
+             *     ]
+             */
+            along?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Sink
+             * @default 0
+             */
+            sink?: number;
+            /**
+             * Turn
+             * @default 0
+             */
+            turn?: number;
         };
         /**
          * LetBack
@@ -5040,6 +5560,119 @@ export interface components {
             kind: "make-variant";
             /** Piece */
             piece: string;
+        };
+        /**
+         * MarquiseBrilliant
+         * @description Two arcs that meet in tips; proportions of the round brilliant, across the width.
+         */
+        "MarquiseBrilliant-Input": {
+            /**
+             * Width
+             * @default 5
+             */
+            width?: number;
+            /**
+             * Length
+             * @default 10
+             */
+            length?: number;
+            /**
+             * Table
+             * @default 57
+             */
+            table?: number;
+            /**
+             * Crown
+             * @default 34.5
+             */
+            crown?: number;
+            /**
+             * Pavilion
+             * @default 40.75
+             */
+            pavilion?: number;
+            /**
+             * Girdle
+             * @default 3.5
+             */
+            girdle?: number;
+            /**
+             * Star
+             * @default 50
+             */
+            star?: number;
+            /**
+             * Lower
+             * @default 77
+             */
+            lower?: number;
+            /**
+             * Culet
+             * @default 0
+             */
+            culet?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "marquise";
+        };
+        /**
+         * MarquiseBrilliant
+         * @description Two arcs that meet in tips; proportions of the round brilliant, across the width.
+         */
+        "MarquiseBrilliant-Output": {
+            /**
+             * Width
+             * @default 5
+             */
+            width?: number;
+            /**
+             * Length
+             * @default 10
+             */
+            length?: number;
+            /**
+             * Table
+             * @default 57
+             */
+            table?: number;
+            /**
+             * Crown
+             * @default 34.5
+             */
+            crown?: number;
+            /**
+             * Pavilion
+             * @default 40.75
+             */
+            pavilion?: number;
+            /**
+             * Girdle
+             * @default 3.5
+             */
+            girdle?: number;
+            /**
+             * Star
+             * @default 50
+             */
+            star?: number;
+            /**
+             * Lower
+             * @default 77
+             */
+            lower?: number;
+            /**
+             * Culet
+             * @default 0
+             */
+            culet?: number;
+            /**
+             * Kind
+             * @default marquise
+             * @constant
+             */
+            kind: "marquise";
         };
         /** MaterialState */
         MaterialState: {
@@ -5583,6 +6216,119 @@ export interface components {
             place: number;
         };
         /**
+         * OvalBrilliant
+         * @description A round brilliant drawn out; its angles are those across the width.
+         */
+        "OvalBrilliant-Input": {
+            /**
+             * Width
+             * @default 5
+             */
+            width?: number;
+            /**
+             * Length
+             * @default 7
+             */
+            length?: number;
+            /**
+             * Table
+             * @default 57
+             */
+            table?: number;
+            /**
+             * Crown
+             * @default 34.5
+             */
+            crown?: number;
+            /**
+             * Pavilion
+             * @default 40.75
+             */
+            pavilion?: number;
+            /**
+             * Girdle
+             * @default 3.5
+             */
+            girdle?: number;
+            /**
+             * Star
+             * @default 50
+             */
+            star?: number;
+            /**
+             * Lower
+             * @default 77
+             */
+            lower?: number;
+            /**
+             * Culet
+             * @default 0
+             */
+            culet?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "oval";
+        };
+        /**
+         * OvalBrilliant
+         * @description A round brilliant drawn out; its angles are those across the width.
+         */
+        "OvalBrilliant-Output": {
+            /**
+             * Width
+             * @default 5
+             */
+            width?: number;
+            /**
+             * Length
+             * @default 7
+             */
+            length?: number;
+            /**
+             * Table
+             * @default 57
+             */
+            table?: number;
+            /**
+             * Crown
+             * @default 34.5
+             */
+            crown?: number;
+            /**
+             * Pavilion
+             * @default 40.75
+             */
+            pavilion?: number;
+            /**
+             * Girdle
+             * @default 3.5
+             */
+            girdle?: number;
+            /**
+             * Star
+             * @default 50
+             */
+            star?: number;
+            /**
+             * Lower
+             * @default 77
+             */
+            lower?: number;
+            /**
+             * Culet
+             * @default 0
+             */
+            culet?: number;
+            /**
+             * Kind
+             * @default oval
+             * @constant
+             */
+            kind: "oval";
+        };
+        /**
          * PartCurve
          * @description Part a curve at a picked control point, or wherever the curve of another piece passes it within so many mm.
          *
@@ -5604,6 +6350,174 @@ export interface components {
              * @default 0.1
              */
             within?: number;
+        };
+        /**
+         * PearBrilliant
+         * @description A half circle and two arcs that meet in a tip; proportions of the round brilliant, across the width.
+         */
+        "PearBrilliant-Input": {
+            /**
+             * Width
+             * @default 5
+             */
+            width?: number;
+            /**
+             * Length
+             * @default 7
+             */
+            length?: number;
+            /**
+             * Table
+             * @default 57
+             */
+            table?: number;
+            /**
+             * Crown
+             * @default 34.5
+             */
+            crown?: number;
+            /**
+             * Pavilion
+             * @default 40.75
+             */
+            pavilion?: number;
+            /**
+             * Girdle
+             * @default 3.5
+             */
+            girdle?: number;
+            /**
+             * Star
+             * @default 50
+             */
+            star?: number;
+            /**
+             * Lower
+             * @default 77
+             */
+            lower?: number;
+            /**
+             * Culet
+             * @default 0
+             */
+            culet?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "pear";
+        };
+        /**
+         * PearBrilliant
+         * @description A half circle and two arcs that meet in a tip; proportions of the round brilliant, across the width.
+         */
+        "PearBrilliant-Output": {
+            /**
+             * Width
+             * @default 5
+             */
+            width?: number;
+            /**
+             * Length
+             * @default 7
+             */
+            length?: number;
+            /**
+             * Table
+             * @default 57
+             */
+            table?: number;
+            /**
+             * Crown
+             * @default 34.5
+             */
+            crown?: number;
+            /**
+             * Pavilion
+             * @default 40.75
+             */
+            pavilion?: number;
+            /**
+             * Girdle
+             * @default 3.5
+             */
+            girdle?: number;
+            /**
+             * Star
+             * @default 50
+             */
+            star?: number;
+            /**
+             * Lower
+             * @default 77
+             */
+            lower?: number;
+            /**
+             * Culet
+             * @default 0
+             */
+            culet?: number;
+            /**
+             * Kind
+             * @default pear
+             * @constant
+             */
+            kind: "pear";
+        };
+        /**
+         * Pearl
+         * @description A ball, whole, or drilled from below with a ``bore`` in mm, half or all the way through.
+         */
+        "Pearl-Input": {
+            /**
+             * Width
+             * @default 5
+             */
+            width?: number;
+            /**
+             * Drilled
+             * @default whole
+             * @enum {string}
+             */
+            drilled?: "whole" | "half" | "through";
+            /**
+             * Bore
+             * @default 0.8
+             */
+            bore?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "pearl";
+        };
+        /**
+         * Pearl
+         * @description A ball, whole, or drilled from below with a ``bore`` in mm, half or all the way through.
+         */
+        "Pearl-Output": {
+            /**
+             * Width
+             * @default 5
+             */
+            width?: number;
+            /**
+             * Drilled
+             * @default whole
+             * @enum {string}
+             */
+            drilled?: "whole" | "half" | "through";
+            /**
+             * Bore
+             * @default 0.8
+             */
+            bore?: number;
+            /**
+             * Kind
+             * @default pearl
+             * @constant
+             */
+            kind: "pearl";
         };
         /** Pick */
         Pick: {
@@ -5687,7 +6601,7 @@ export interface components {
              * @default piece
              * @constant
              */
-            kind?: "piece";
+            kind: "piece";
         };
         /**
          * PieceBody
@@ -5701,7 +6615,7 @@ export interface components {
              * @default piece
              * @constant
              */
-            kind?: "piece";
+            kind: "piece";
         };
         /**
          * PieceState
@@ -5729,7 +6643,7 @@ export interface components {
              * Grown
              * @description how this piece grows from others
              */
-            grown: (components["schemas"]["Combined-Output"] | components["schemas"]["Filled-Output"] | components["schemas"]["Laid-Output"] | components["schemas"]["Loft-Output"] | components["schemas"]["MirroredCopy-Output"] | components["schemas"]["Pipe-Output"] | components["schemas"]["Repeat-Output"] | components["schemas"]["Section-Output"] | components["schemas"]["Skin-Output"] | components["schemas"]["Strip-Output"] | components["schemas"]["Sweep-Output"] | components["schemas"]["Turned-Output"]) | null;
+            grown: (components["schemas"]["Combined-Output"] | components["schemas"]["Filled-Output"] | components["schemas"]["Laid-Output"] | components["schemas"]["Loft-Output"] | components["schemas"]["MirroredCopy-Output"] | components["schemas"]["Pipe-Output"] | components["schemas"]["Repeat-Output"] | components["schemas"]["Section-Output"] | components["schemas"]["Skin-Output"] | components["schemas"]["Stones-Output"] | components["schemas"]["Strip-Output"] | components["schemas"]["Sweep-Output"] | components["schemas"]["Turned-Output"]) | null;
             /**
              * Images
              * @description how many images of other pieces it is; 0 where it has a form of its own
@@ -6079,6 +6993,103 @@ export interface components {
             within?: components["schemas"]["Picked"] | null;
         };
         /**
+         * RectangularBrilliant
+         * @description Square or longer, with sharp corners from which pairs of facets fan out below, as many as ``chevrons``.
+         *
+         *     ``crown`` and ``pavilion`` are the angles of the facets at the girdle, across the width. Common practice, no source.
+         */
+        "RectangularBrilliant-Input": {
+            /**
+             * Width
+             * @default 5
+             */
+            width?: number;
+            /**
+             * Length
+             * @default 5
+             */
+            length?: number;
+            /**
+             * Table
+             * @default 70
+             */
+            table?: number;
+            /**
+             * Crown
+             * @default 36
+             */
+            crown?: number;
+            /**
+             * Pavilion
+             * @default 58
+             */
+            pavilion?: number;
+            /**
+             * Girdle
+             * @default 3.5
+             */
+            girdle?: number;
+            /**
+             * Chevrons
+             * @default 3
+             */
+            chevrons?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "rectangular";
+        };
+        /**
+         * RectangularBrilliant
+         * @description Square or longer, with sharp corners from which pairs of facets fan out below, as many as ``chevrons``.
+         *
+         *     ``crown`` and ``pavilion`` are the angles of the facets at the girdle, across the width. Common practice, no source.
+         */
+        "RectangularBrilliant-Output": {
+            /**
+             * Width
+             * @default 5
+             */
+            width?: number;
+            /**
+             * Length
+             * @default 5
+             */
+            length?: number;
+            /**
+             * Table
+             * @default 70
+             */
+            table?: number;
+            /**
+             * Crown
+             * @default 36
+             */
+            crown?: number;
+            /**
+             * Pavilion
+             * @default 58
+             */
+            pavilion?: number;
+            /**
+             * Girdle
+             * @default 3.5
+             */
+            girdle?: number;
+            /**
+             * Chevrons
+             * @default 3
+             */
+            chevrons?: number;
+            /**
+             * Kind
+             * @default rectangular
+             * @constant
+             */
+            kind: "rectangular";
+        };
+        /**
          * Regrow
          * @description Let a grown piece grow otherwise: by other numbers, or from other pieces. What was pulled on it stays on top.
          *
@@ -6093,7 +7104,7 @@ export interface components {
             /** Piece */
             piece: string;
             /** Growth */
-            growth: components["schemas"]["Combined-Input"] | components["schemas"]["Filled-Input"] | components["schemas"]["Laid-Input"] | components["schemas"]["Loft-Input"] | components["schemas"]["MirroredCopy-Input"] | components["schemas"]["Pipe-Input"] | components["schemas"]["Repeat-Input"] | components["schemas"]["Section-Input"] | components["schemas"]["Skin-Input"] | components["schemas"]["Strip-Input"] | components["schemas"]["Sweep-Input"] | components["schemas"]["Turned-Input"];
+            growth: components["schemas"]["Combined-Input"] | components["schemas"]["Filled-Input"] | components["schemas"]["Laid-Input"] | components["schemas"]["Loft-Input"] | components["schemas"]["MirroredCopy-Input"] | components["schemas"]["Pipe-Input"] | components["schemas"]["Repeat-Input"] | components["schemas"]["Section-Input"] | components["schemas"]["Skin-Input"] | components["schemas"]["Stones-Input"] | components["schemas"]["Strip-Input"] | components["schemas"]["Sweep-Input"] | components["schemas"]["Turned-Input"];
         };
         /**
          * Relax
@@ -6842,6 +7853,174 @@ export interface components {
             /** Towards */
             towards?: number | null;
         };
+        /**
+         * RoseCut
+         * @description 24 triangles above a girdle and a flat base; ``dome`` is the height above the girdle. Common practice, no source.
+         */
+        "RoseCut-Input": {
+            /**
+             * Width
+             * @default 5
+             */
+            width?: number;
+            /**
+             * Dome
+             * @default 40
+             */
+            dome?: number;
+            /**
+             * Girdle
+             * @default 3
+             */
+            girdle?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "rose";
+        };
+        /**
+         * RoseCut
+         * @description 24 triangles above a girdle and a flat base; ``dome`` is the height above the girdle. Common practice, no source.
+         */
+        "RoseCut-Output": {
+            /**
+             * Width
+             * @default 5
+             */
+            width?: number;
+            /**
+             * Dome
+             * @default 40
+             */
+            dome?: number;
+            /**
+             * Girdle
+             * @default 3
+             */
+            girdle?: number;
+            /**
+             * Kind
+             * @default rose
+             * @constant
+             */
+            kind: "rose";
+        };
+        /**
+         * RoundBrilliant
+         * @description 57 facets, and a 58th where there is a culet.
+         *
+         *     Proportions to begin with: table 57 %, crown 34.5°, pavilion 40.75°, stars 50 %, lower halves 77 %; common practice, from
+         *     memory. M. Tolkowsky, "Diamond Design", 1919, gives a table of 53 % with 34.5° and 40.75°.
+         *
+         *     >>> len(RoundBrilliant(6.5).gem.facets) - 96
+         *     57
+         */
+        "RoundBrilliant-Input": {
+            /**
+             * Width
+             * @default 5
+             */
+            width?: number;
+            /**
+             * Table
+             * @default 57
+             */
+            table?: number;
+            /**
+             * Crown
+             * @default 34.5
+             */
+            crown?: number;
+            /**
+             * Pavilion
+             * @default 40.75
+             */
+            pavilion?: number;
+            /**
+             * Girdle
+             * @default 3.5
+             */
+            girdle?: number;
+            /**
+             * Star
+             * @default 50
+             */
+            star?: number;
+            /**
+             * Lower
+             * @default 77
+             */
+            lower?: number;
+            /**
+             * Culet
+             * @default 0
+             */
+            culet?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "round";
+        };
+        /**
+         * RoundBrilliant
+         * @description 57 facets, and a 58th where there is a culet.
+         *
+         *     Proportions to begin with: table 57 %, crown 34.5°, pavilion 40.75°, stars 50 %, lower halves 77 %; common practice, from
+         *     memory. M. Tolkowsky, "Diamond Design", 1919, gives a table of 53 % with 34.5° and 40.75°.
+         *
+         *     >>> len(RoundBrilliant(6.5).gem.facets) - 96
+         *     57
+         */
+        "RoundBrilliant-Output": {
+            /**
+             * Width
+             * @default 5
+             */
+            width?: number;
+            /**
+             * Table
+             * @default 57
+             */
+            table?: number;
+            /**
+             * Crown
+             * @default 34.5
+             */
+            crown?: number;
+            /**
+             * Pavilion
+             * @default 40.75
+             */
+            pavilion?: number;
+            /**
+             * Girdle
+             * @default 3.5
+             */
+            girdle?: number;
+            /**
+             * Star
+             * @default 50
+             */
+            star?: number;
+            /**
+             * Lower
+             * @default 77
+             */
+            lower?: number;
+            /**
+             * Culet
+             * @default 0
+             */
+            culet?: number;
+            /**
+             * Kind
+             * @default round
+             * @constant
+             */
+            kind: "round";
+        };
         /** RoundedOutline */
         RoundedOutline: {
             /**
@@ -7484,6 +8663,111 @@ export interface components {
             /** Step */
             step: number;
         };
+        /**
+         * StepCut
+         * @description Facets in steps alongside the girdle, the corners cut by a share of the width; ``crown`` and ``pavilion`` are the
+         *     angles of the steps at the girdle. Common practice, no source.
+         */
+        "StepCut-Input": {
+            /**
+             * Width
+             * @default 5
+             */
+            width?: number;
+            /**
+             * Length
+             * @default 7
+             */
+            length?: number;
+            /**
+             * Table
+             * @default 60
+             */
+            table?: number;
+            /**
+             * Crown
+             * @default 40
+             */
+            crown?: number;
+            /**
+             * Pavilion
+             * @default 52
+             */
+            pavilion?: number;
+            /**
+             * Girdle
+             * @default 3.5
+             */
+            girdle?: number;
+            /**
+             * Corner
+             * @default 15
+             */
+            corner?: number;
+            /**
+             * Steps
+             * @default 3
+             */
+            steps?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "step";
+        };
+        /**
+         * StepCut
+         * @description Facets in steps alongside the girdle, the corners cut by a share of the width; ``crown`` and ``pavilion`` are the
+         *     angles of the steps at the girdle. Common practice, no source.
+         */
+        "StepCut-Output": {
+            /**
+             * Width
+             * @default 5
+             */
+            width?: number;
+            /**
+             * Length
+             * @default 7
+             */
+            length?: number;
+            /**
+             * Table
+             * @default 60
+             */
+            table?: number;
+            /**
+             * Crown
+             * @default 40
+             */
+            crown?: number;
+            /**
+             * Pavilion
+             * @default 52
+             */
+            pavilion?: number;
+            /**
+             * Girdle
+             * @default 3.5
+             */
+            girdle?: number;
+            /**
+             * Corner
+             * @default 15
+             */
+            corner?: number;
+            /**
+             * Steps
+             * @default 3
+             */
+            steps?: number;
+            /**
+             * Kind
+             * @default step
+             * @constant
+             */
+            kind: "step";
+        };
         /** StepState */
         StepState: {
             /** Id */
@@ -7507,6 +8791,196 @@ export interface components {
              * @description It changed only what is seen: it is undone, but is no step of the form.
              */
             aside: boolean;
+        };
+        /**
+         * Stone
+         * @description Equal ones are alike to the last facet. Raises BadNumberError for a material that is not in the table.
+         */
+        "Stone-Input": {
+            /**
+             * Cut
+             * @default {
+             *       "width": 5,
+             *       "table": 57,
+             *       "crown": 34.5,
+             *       "pavilion": 40.75,
+             *       "girdle": 3.5,
+             *       "star": 50,
+             *       "lower": 77,
+             *       "culet": 0,
+             *       "kind": "round"
+             *     }
+             */
+            cut?: components["schemas"]["Baguette-Input"] | components["schemas"]["Cabochon-Input"] | components["schemas"]["CushionBrilliant-Input"] | components["schemas"]["MarquiseBrilliant-Input"] | components["schemas"]["OvalBrilliant-Input"] | components["schemas"]["PearBrilliant-Input"] | components["schemas"]["Pearl-Input"] | components["schemas"]["RectangularBrilliant-Input"] | components["schemas"]["RoseCut-Input"] | components["schemas"]["RoundBrilliant-Input"] | components["schemas"]["StepCut-Input"] | components["schemas"]["TrillionBrilliant-Input"];
+            /**
+             * Material
+             * @default diamond
+             */
+            material?: string;
+        };
+        /**
+         * Stone
+         * @description Equal ones are alike to the last facet. Raises BadNumberError for a material that is not in the table.
+         */
+        "Stone-Output": {
+            /**
+             * Cut
+             * @default {
+             *       "width": 5,
+             *       "table": 57,
+             *       "crown": 34.5,
+             *       "pavilion": 40.75,
+             *       "girdle": 3.5,
+             *       "star": 50,
+             *       "lower": 77,
+             *       "culet": 0,
+             *       "kind": "round"
+             *     }
+             */
+            cut?: components["schemas"]["Baguette-Output"] | components["schemas"]["Cabochon-Output"] | components["schemas"]["CushionBrilliant-Output"] | components["schemas"]["MarquiseBrilliant-Output"] | components["schemas"]["OvalBrilliant-Output"] | components["schemas"]["PearBrilliant-Output"] | components["schemas"]["Pearl-Output"] | components["schemas"]["RectangularBrilliant-Output"] | components["schemas"]["RoseCut-Output"] | components["schemas"]["RoundBrilliant-Output"] | components["schemas"]["StepCut-Output"] | components["schemas"]["TrillionBrilliant-Output"];
+            /**
+             * Material
+             * @default diamond
+             */
+            material?: string;
+        };
+        /**
+         * StonePlace
+         * @description One stone on a face's ``corner`` at ``u``, ``v`` (see :mod:`anchors`): turned by so many degrees, sunk by so many mm
+         *     and so many times as large beside what all are.
+         */
+        "StonePlace-Input": {
+            /** Corner */
+            corner: number;
+            /** U */
+            u: number;
+            /** V */
+            v: number;
+            /**
+             * Turn
+             * @default 0
+             */
+            turn?: number;
+            /**
+             * Sink
+             * @default 0
+             */
+            sink?: number;
+            /**
+             * Size
+             * @default 1
+             */
+            size?: number;
+        };
+        /**
+         * StonePlace
+         * @description One stone on a face's ``corner`` at ``u``, ``v`` (see :mod:`anchors`): turned by so many degrees, sunk by so many mm
+         *     and so many times as large beside what all are.
+         */
+        "StonePlace-Output": {
+            /** Corner */
+            corner: number;
+            /** U */
+            u: number;
+            /** V */
+            v: number;
+            /**
+             * Turn
+             * @default 0
+             */
+            turn?: number;
+            /**
+             * Sink
+             * @default 0
+             */
+            sink?: number;
+            /**
+             * Size
+             * @default 1
+             */
+            size?: number;
+        };
+        /**
+         * Stones
+         * @description ``stone`` in each of ``places`` on the form ``host``; or along the curve ``rail``, by the count or gap of ``laid``.
+         *
+         *     On a form the table looks along the normal, along a curve to where the form ``host`` looks beside it, or else up. The
+         *     girdle's middle lies ``sink`` mm below the surface; all are turned by ``turn`` degrees.
+         */
+        "Stones-Input": {
+            /**
+             * Host
+             * @default
+             */
+            host?: string;
+            /**
+             * Rail
+             * @default
+             */
+            rail?: string;
+            stone?: components["schemas"]["Stone-Input"];
+            /**
+             * Places
+             * @default []
+             */
+            places?: components["schemas"]["StonePlace-Input"][];
+            /**
+             * Sink
+             * @default 0
+             */
+            sink?: number;
+            /**
+             * Turn
+             * @default 0
+             */
+            turn?: number;
+            laid?: components["schemas"]["LaidBy-Input"];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "stones";
+        };
+        /**
+         * Stones
+         * @description ``stone`` in each of ``places`` on the form ``host``; or along the curve ``rail``, by the count or gap of ``laid``.
+         *
+         *     On a form the table looks along the normal, along a curve to where the form ``host`` looks beside it, or else up. The
+         *     girdle's middle lies ``sink`` mm below the surface; all are turned by ``turn`` degrees.
+         */
+        "Stones-Output": {
+            /**
+             * Host
+             * @default
+             */
+            host?: string;
+            /**
+             * Rail
+             * @default
+             */
+            rail?: string;
+            stone?: components["schemas"]["Stone-Output"];
+            /**
+             * Places
+             * @default []
+             */
+            places?: components["schemas"]["StonePlace-Output"][];
+            /**
+             * Sink
+             * @default 0
+             */
+            sink?: number;
+            /**
+             * Turn
+             * @default 0
+             */
+            turn?: number;
+            laid?: components["schemas"]["LaidBy-Output"];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "stones";
         };
         /**
          * Straighten
@@ -8042,6 +9516,109 @@ export interface components {
             revision: number;
             /** Keep */
             keep: number;
+        };
+        /**
+         * TrillionBrilliant
+         * @description Three sides that are arcs; its width is that between two corners. Common practice, no source.
+         */
+        "TrillionBrilliant-Input": {
+            /**
+             * Width
+             * @default 5
+             */
+            width?: number;
+            /**
+             * Table
+             * @default 60
+             */
+            table?: number;
+            /**
+             * Crown
+             * @default 34.5
+             */
+            crown?: number;
+            /**
+             * Pavilion
+             * @default 40
+             */
+            pavilion?: number;
+            /**
+             * Girdle
+             * @default 3.5
+             */
+            girdle?: number;
+            /**
+             * Star
+             * @default 70
+             */
+            star?: number;
+            /**
+             * Lower
+             * @default 70
+             */
+            lower?: number;
+            /**
+             * Culet
+             * @default 0
+             */
+            culet?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "trillion";
+        };
+        /**
+         * TrillionBrilliant
+         * @description Three sides that are arcs; its width is that between two corners. Common practice, no source.
+         */
+        "TrillionBrilliant-Output": {
+            /**
+             * Width
+             * @default 5
+             */
+            width?: number;
+            /**
+             * Table
+             * @default 60
+             */
+            table?: number;
+            /**
+             * Crown
+             * @default 34.5
+             */
+            crown?: number;
+            /**
+             * Pavilion
+             * @default 40
+             */
+            pavilion?: number;
+            /**
+             * Girdle
+             * @default 3.5
+             */
+            girdle?: number;
+            /**
+             * Star
+             * @default 70
+             */
+            star?: number;
+            /**
+             * Lower
+             * @default 70
+             */
+            lower?: number;
+            /**
+             * Culet
+             * @default 0
+             */
+            culet?: number;
+            /**
+             * Kind
+             * @default trillion
+             * @constant
+             */
+            kind: "trillion";
         };
         /**
          * Trim
@@ -8653,7 +10230,7 @@ export interface components {
              */
             revision?: number;
             /** Command */
-            command: components["schemas"]["AddBox"] | components["schemas"]["AddCage"] | components["schemas"]["AddCapsule"] | components["schemas"]["AddComponent"] | components["schemas"]["AddCone"] | components["schemas"]["AddCurve"] | components["schemas"]["AddCurves"] | components["schemas"]["AddCylinder"] | components["schemas"]["AddFollower"] | components["schemas"]["AddLoop"] | components["schemas"]["AddPicture"] | components["schemas"]["AddPlane"] | components["schemas"]["AddPoledSphere"] | components["schemas"]["AddSphere"] | components["schemas"]["AddTorus"] | components["schemas"]["AddTube"] | components["schemas"]["AgreeNormals"] | components["schemas"]["Attract"] | components["schemas"]["Bend"] | components["schemas"]["Bridge"] | components["schemas"]["Chamfer"] | components["schemas"]["ChangeFollower"] | components["schemas"]["ChangeReference"] | components["schemas"]["Circle"] | components["schemas"]["CloseCurve"] | components["schemas"]["Collapse"] | components["schemas"]["ColourPiece"] | components["schemas"]["CreaseLike"] | components["schemas"]["Delete"] | components["schemas"]["DeletePiece"] | components["schemas"]["DeleteReference"] | components["schemas"]["Detach"] | components["schemas"]["DrawCurve"] | components["schemas"]["DrawWire"] | components["schemas"]["DuplicatePiece"] | components["schemas"]["Extrude"] | components["schemas"]["ExtrudeAlong"] | components["schemas"]["Fill"] | components["schemas"]["FillDrawn"] | components["schemas"]["FillOutline"] | components["schemas"]["Flatten"] | components["schemas"]["Flip"] | components["schemas"]["ForgetFaces"] | components["schemas"]["GroupPieces"] | components["schemas"]["Grow"] | components["schemas"]["Heal"] | components["schemas"]["Inset"] | components["schemas"]["JoinCurves"] | components["schemas"]["JoinPieces"] | components["schemas"]["KeepVariant"] | components["schemas"]["Knife"] | components["schemas"]["LayFace"] | components["schemas"]["LetBack"] | components["schemas"]["LineUp"] | components["schemas"]["LockPiece"] | components["schemas"]["MakeIndependent"] | components["schemas"]["MakeVariant"] | components["schemas"]["MeasurePicture"] | components["schemas"]["Mirror"] | components["schemas"]["Move"] | components["schemas"]["MoveAlongNormal"] | components["schemas"]["MoveEach"] | components["schemas"]["NameFaces"] | components["schemas"]["OffsetCurve"] | components["schemas"]["OrderFollowers"] | components["schemas"]["OrderPiece"] | components["schemas"]["PartCurve"] | components["schemas"]["PlaceComponent"] | components["schemas"]["PlacePicture"] | components["schemas"]["Regrow"] | components["schemas"]["Relax"] | components["schemas"]["Remove"] | components["schemas"]["RemoveFollower"] | components["schemas"]["RenamePiece"] | components["schemas"]["RepeatAround"] | components["schemas"]["Resample"] | components["schemas"]["ResampleCurve"] | components["schemas"]["ScaleCreases"] | components["schemas"]["SetCorner"] | components["schemas"]["SetCrease"] | components["schemas"]["ShowPiece"] | components["schemas"]["SizeBy"] | components["schemas"]["Slide"] | components["schemas"]["SpaceEvenly"] | components["schemas"]["Spin"] | components["schemas"]["SplitParts"] | components["schemas"]["Straighten"] | components["schemas"]["TakeCurve"] | components["schemas"]["TakeImageOut"] | components["schemas"]["Taper"] | components["schemas"]["Thicken"] | components["schemas"]["Turn"] | components["schemas"]["TurnCurve"] | components["schemas"]["Twist"] | components["schemas"]["Weld"] | components["schemas"]["Zip"];
+            command: components["schemas"]["AddBox"] | components["schemas"]["AddCage"] | components["schemas"]["AddCapsule"] | components["schemas"]["AddComponent"] | components["schemas"]["AddCone"] | components["schemas"]["AddCurve"] | components["schemas"]["AddCurves"] | components["schemas"]["AddCylinder"] | components["schemas"]["AddFollower"] | components["schemas"]["AddLoop"] | components["schemas"]["AddPicture"] | components["schemas"]["AddPlane"] | components["schemas"]["AddPoledSphere"] | components["schemas"]["AddSphere"] | components["schemas"]["AddTorus"] | components["schemas"]["AddTube"] | components["schemas"]["AgreeNormals"] | components["schemas"]["Attract"] | components["schemas"]["Bend"] | components["schemas"]["Bridge"] | components["schemas"]["Chamfer"] | components["schemas"]["ChangeFollower"] | components["schemas"]["ChangeReference"] | components["schemas"]["Circle"] | components["schemas"]["CloseCurve"] | components["schemas"]["Collapse"] | components["schemas"]["ColourPiece"] | components["schemas"]["CreaseLike"] | components["schemas"]["Delete"] | components["schemas"]["DeletePiece"] | components["schemas"]["DeleteReference"] | components["schemas"]["Detach"] | components["schemas"]["DrawCurve"] | components["schemas"]["DrawWire"] | components["schemas"]["DuplicatePiece"] | components["schemas"]["Extrude"] | components["schemas"]["ExtrudeAlong"] | components["schemas"]["Fill"] | components["schemas"]["FillDrawn"] | components["schemas"]["FillOutline"] | components["schemas"]["Flatten"] | components["schemas"]["Flip"] | components["schemas"]["ForgetFaces"] | components["schemas"]["GroupPieces"] | components["schemas"]["Grow"] | components["schemas"]["Heal"] | components["schemas"]["Inset"] | components["schemas"]["JoinCurves"] | components["schemas"]["JoinPieces"] | components["schemas"]["KeepVariant"] | components["schemas"]["Knife"] | components["schemas"]["LayFace"] | components["schemas"]["LayStones"] | components["schemas"]["LetBack"] | components["schemas"]["LineUp"] | components["schemas"]["LockPiece"] | components["schemas"]["MakeIndependent"] | components["schemas"]["MakeVariant"] | components["schemas"]["MeasurePicture"] | components["schemas"]["Mirror"] | components["schemas"]["Move"] | components["schemas"]["MoveAlongNormal"] | components["schemas"]["MoveEach"] | components["schemas"]["NameFaces"] | components["schemas"]["OffsetCurve"] | components["schemas"]["OrderFollowers"] | components["schemas"]["OrderPiece"] | components["schemas"]["PartCurve"] | components["schemas"]["PlaceComponent"] | components["schemas"]["PlacePicture"] | components["schemas"]["Regrow"] | components["schemas"]["Relax"] | components["schemas"]["Remove"] | components["schemas"]["RemoveFollower"] | components["schemas"]["RenamePiece"] | components["schemas"]["RepeatAround"] | components["schemas"]["Resample"] | components["schemas"]["ResampleCurve"] | components["schemas"]["ScaleCreases"] | components["schemas"]["SetCorner"] | components["schemas"]["SetCrease"] | components["schemas"]["ShowPiece"] | components["schemas"]["SizeBy"] | components["schemas"]["Slide"] | components["schemas"]["SpaceEvenly"] | components["schemas"]["Spin"] | components["schemas"]["SplitParts"] | components["schemas"]["Straighten"] | components["schemas"]["TakeCurve"] | components["schemas"]["TakeImageOut"] | components["schemas"]["Taper"] | components["schemas"]["Thicken"] | components["schemas"]["Turn"] | components["schemas"]["TurnCurve"] | components["schemas"]["Twist"] | components["schemas"]["Weld"] | components["schemas"]["Zip"];
             /**
              * Instead
              * @default false
@@ -8734,7 +10311,7 @@ export interface components {
              */
             revision?: number;
             /** Command */
-            command: components["schemas"]["AddBox"] | components["schemas"]["AddCage"] | components["schemas"]["AddCapsule"] | components["schemas"]["AddComponent"] | components["schemas"]["AddCone"] | components["schemas"]["AddCurve"] | components["schemas"]["AddCurves"] | components["schemas"]["AddCylinder"] | components["schemas"]["AddFollower"] | components["schemas"]["AddLoop"] | components["schemas"]["AddPicture"] | components["schemas"]["AddPlane"] | components["schemas"]["AddPoledSphere"] | components["schemas"]["AddSphere"] | components["schemas"]["AddTorus"] | components["schemas"]["AddTube"] | components["schemas"]["AgreeNormals"] | components["schemas"]["Attract"] | components["schemas"]["Bend"] | components["schemas"]["Bridge"] | components["schemas"]["Chamfer"] | components["schemas"]["ChangeFollower"] | components["schemas"]["ChangeReference"] | components["schemas"]["Circle"] | components["schemas"]["CloseCurve"] | components["schemas"]["Collapse"] | components["schemas"]["ColourPiece"] | components["schemas"]["CreaseLike"] | components["schemas"]["Delete"] | components["schemas"]["DeletePiece"] | components["schemas"]["DeleteReference"] | components["schemas"]["Detach"] | components["schemas"]["DrawCurve"] | components["schemas"]["DrawWire"] | components["schemas"]["DuplicatePiece"] | components["schemas"]["Extrude"] | components["schemas"]["ExtrudeAlong"] | components["schemas"]["Fill"] | components["schemas"]["FillDrawn"] | components["schemas"]["FillOutline"] | components["schemas"]["Flatten"] | components["schemas"]["Flip"] | components["schemas"]["ForgetFaces"] | components["schemas"]["GroupPieces"] | components["schemas"]["Grow"] | components["schemas"]["Heal"] | components["schemas"]["Inset"] | components["schemas"]["JoinCurves"] | components["schemas"]["JoinPieces"] | components["schemas"]["KeepVariant"] | components["schemas"]["Knife"] | components["schemas"]["LayFace"] | components["schemas"]["LetBack"] | components["schemas"]["LineUp"] | components["schemas"]["LockPiece"] | components["schemas"]["MakeIndependent"] | components["schemas"]["MakeVariant"] | components["schemas"]["MeasurePicture"] | components["schemas"]["Mirror"] | components["schemas"]["Move"] | components["schemas"]["MoveAlongNormal"] | components["schemas"]["MoveEach"] | components["schemas"]["NameFaces"] | components["schemas"]["OffsetCurve"] | components["schemas"]["OrderFollowers"] | components["schemas"]["OrderPiece"] | components["schemas"]["PartCurve"] | components["schemas"]["PlaceComponent"] | components["schemas"]["PlacePicture"] | components["schemas"]["Regrow"] | components["schemas"]["Relax"] | components["schemas"]["Remove"] | components["schemas"]["RemoveFollower"] | components["schemas"]["RenamePiece"] | components["schemas"]["RepeatAround"] | components["schemas"]["Resample"] | components["schemas"]["ResampleCurve"] | components["schemas"]["ScaleCreases"] | components["schemas"]["SetCorner"] | components["schemas"]["SetCrease"] | components["schemas"]["ShowPiece"] | components["schemas"]["SizeBy"] | components["schemas"]["Slide"] | components["schemas"]["SpaceEvenly"] | components["schemas"]["Spin"] | components["schemas"]["SplitParts"] | components["schemas"]["Straighten"] | components["schemas"]["TakeCurve"] | components["schemas"]["TakeImageOut"] | components["schemas"]["Taper"] | components["schemas"]["Thicken"] | components["schemas"]["Turn"] | components["schemas"]["TurnCurve"] | components["schemas"]["Twist"] | components["schemas"]["Weld"] | components["schemas"]["Zip"];
+            command: components["schemas"]["AddBox"] | components["schemas"]["AddCage"] | components["schemas"]["AddCapsule"] | components["schemas"]["AddComponent"] | components["schemas"]["AddCone"] | components["schemas"]["AddCurve"] | components["schemas"]["AddCurves"] | components["schemas"]["AddCylinder"] | components["schemas"]["AddFollower"] | components["schemas"]["AddLoop"] | components["schemas"]["AddPicture"] | components["schemas"]["AddPlane"] | components["schemas"]["AddPoledSphere"] | components["schemas"]["AddSphere"] | components["schemas"]["AddTorus"] | components["schemas"]["AddTube"] | components["schemas"]["AgreeNormals"] | components["schemas"]["Attract"] | components["schemas"]["Bend"] | components["schemas"]["Bridge"] | components["schemas"]["Chamfer"] | components["schemas"]["ChangeFollower"] | components["schemas"]["ChangeReference"] | components["schemas"]["Circle"] | components["schemas"]["CloseCurve"] | components["schemas"]["Collapse"] | components["schemas"]["ColourPiece"] | components["schemas"]["CreaseLike"] | components["schemas"]["Delete"] | components["schemas"]["DeletePiece"] | components["schemas"]["DeleteReference"] | components["schemas"]["Detach"] | components["schemas"]["DrawCurve"] | components["schemas"]["DrawWire"] | components["schemas"]["DuplicatePiece"] | components["schemas"]["Extrude"] | components["schemas"]["ExtrudeAlong"] | components["schemas"]["Fill"] | components["schemas"]["FillDrawn"] | components["schemas"]["FillOutline"] | components["schemas"]["Flatten"] | components["schemas"]["Flip"] | components["schemas"]["ForgetFaces"] | components["schemas"]["GroupPieces"] | components["schemas"]["Grow"] | components["schemas"]["Heal"] | components["schemas"]["Inset"] | components["schemas"]["JoinCurves"] | components["schemas"]["JoinPieces"] | components["schemas"]["KeepVariant"] | components["schemas"]["Knife"] | components["schemas"]["LayFace"] | components["schemas"]["LayStones"] | components["schemas"]["LetBack"] | components["schemas"]["LineUp"] | components["schemas"]["LockPiece"] | components["schemas"]["MakeIndependent"] | components["schemas"]["MakeVariant"] | components["schemas"]["MeasurePicture"] | components["schemas"]["Mirror"] | components["schemas"]["Move"] | components["schemas"]["MoveAlongNormal"] | components["schemas"]["MoveEach"] | components["schemas"]["NameFaces"] | components["schemas"]["OffsetCurve"] | components["schemas"]["OrderFollowers"] | components["schemas"]["OrderPiece"] | components["schemas"]["PartCurve"] | components["schemas"]["PlaceComponent"] | components["schemas"]["PlacePicture"] | components["schemas"]["Regrow"] | components["schemas"]["Relax"] | components["schemas"]["Remove"] | components["schemas"]["RemoveFollower"] | components["schemas"]["RenamePiece"] | components["schemas"]["RepeatAround"] | components["schemas"]["Resample"] | components["schemas"]["ResampleCurve"] | components["schemas"]["ScaleCreases"] | components["schemas"]["SetCorner"] | components["schemas"]["SetCrease"] | components["schemas"]["ShowPiece"] | components["schemas"]["SizeBy"] | components["schemas"]["Slide"] | components["schemas"]["SpaceEvenly"] | components["schemas"]["Spin"] | components["schemas"]["SplitParts"] | components["schemas"]["Straighten"] | components["schemas"]["TakeCurve"] | components["schemas"]["TakeImageOut"] | components["schemas"]["Taper"] | components["schemas"]["Thicken"] | components["schemas"]["Turn"] | components["schemas"]["TurnCurve"] | components["schemas"]["Twist"] | components["schemas"]["Weld"] | components["schemas"]["Zip"];
         };
         /**
          * AskStop
@@ -8795,6 +10372,53 @@ export interface components {
             piece: string;
         };
         /**
+         * Baguette
+         * @description A long rectangle with its corners left on and one or two steps. Common practice, no source.
+         */
+        Baguette: {
+            /**
+             * Width
+             * @default 2
+             */
+            width?: number;
+            /**
+             * Length
+             * @default 4
+             */
+            length?: number;
+            /**
+             * Table
+             * @default 65
+             */
+            table?: number;
+            /**
+             * Crown
+             * @default 35
+             */
+            crown?: number;
+            /**
+             * Pavilion
+             * @default 45
+             */
+            pavilion?: number;
+            /**
+             * Girdle
+             * @default 4
+             */
+            girdle?: number;
+            /**
+             * Steps
+             * @default 2
+             */
+            steps?: number;
+            /**
+             * Kind
+             * @default baguette
+             * @constant
+             */
+            kind: "baguette";
+        };
+        /**
          * Ball
          * @description A sphere about ``point``; mm.
          */
@@ -8822,7 +10446,7 @@ export interface components {
              * @default ball
              * @constant
              */
-            kind?: "ball";
+            kind: "ball";
         };
         /**
          * Block
@@ -8860,7 +10484,46 @@ export interface components {
              * @default block
              * @constant
              */
-            kind?: "block";
+            kind: "block";
+        };
+        /**
+         * Cabochon
+         * @description An elliptical ``dome`` (% of the width) over a band of a ``girdle`` and a base: flat, or a ``back`` that is domed too.
+         *
+         *     Its volume is that of two half ellipsoids and an elliptical cylinder: 2/3 π a b h each, and π a b g.
+         */
+        Cabochon: {
+            /**
+             * Width
+             * @default 5
+             */
+            width?: number;
+            /**
+             * Length
+             * @default 5
+             */
+            length?: number;
+            /**
+             * Dome
+             * @default 40
+             */
+            dome?: number;
+            /**
+             * Back
+             * @default 0
+             */
+            back?: number;
+            /**
+             * Girdle
+             * @default 8
+             */
+            girdle?: number;
+            /**
+             * Kind
+             * @default cabochon
+             * @constant
+             */
+            kind: "cabochon";
         };
         /**
          * Combine
@@ -8904,7 +10567,7 @@ export interface components {
              * @default combine
              * @constant
              */
-            kind?: "combine";
+            kind: "combine";
         };
         /**
          * Combined
@@ -8939,7 +10602,7 @@ export interface components {
              * @default combined
              * @constant
              */
-            kind?: "combined";
+            kind: "combined";
         };
         /**
          * Cone
@@ -8992,7 +10655,64 @@ export interface components {
              * @default cone
              * @constant
              */
-            kind?: "cone";
+            kind: "cone";
+        };
+        /**
+         * CushionBrilliant
+         * @description Rounded sides, by a superellipse; proportions of the round brilliant, across the width.
+         */
+        CushionBrilliant: {
+            /**
+             * Width
+             * @default 5
+             */
+            width?: number;
+            /**
+             * Length
+             * @default 5.5
+             */
+            length?: number;
+            /**
+             * Table
+             * @default 58
+             */
+            table?: number;
+            /**
+             * Crown
+             * @default 34.5
+             */
+            crown?: number;
+            /**
+             * Pavilion
+             * @default 40.75
+             */
+            pavilion?: number;
+            /**
+             * Girdle
+             * @default 3.5
+             */
+            girdle?: number;
+            /**
+             * Star
+             * @default 50
+             */
+            star?: number;
+            /**
+             * Lower
+             * @default 77
+             */
+            lower?: number;
+            /**
+             * Culet
+             * @default 0
+             */
+            culet?: number;
+            /**
+             * Kind
+             * @default cushion
+             * @constant
+             */
+            kind: "cushion";
         };
         /**
          * CutEdge
@@ -9054,7 +10774,7 @@ export interface components {
              * @default cut-edge
              * @constant
              */
-            kind?: "cut-edge";
+            kind: "cut-edge";
         };
         /**
          * Cylinder
@@ -9102,7 +10822,7 @@ export interface components {
              * @default cylinder
              * @constant
              */
-            kind?: "cylinder";
+            kind: "cylinder";
         };
         /**
          * Filled
@@ -9129,7 +10849,7 @@ export interface components {
              * @default filled
              * @constant
              */
-            kind?: "filled";
+            kind: "filled";
         };
         /**
          * Fillet
@@ -9204,7 +10924,7 @@ export interface components {
              * @default fillet
              * @constant
              */
-            kind?: "fillet";
+            kind: "fillet";
         };
         /**
          * Hollow
@@ -9264,7 +10984,7 @@ export interface components {
              * @default hollow
              * @constant
              */
-            kind?: "hollow";
+            kind: "hollow";
         };
         /**
          * ImportedBody
@@ -9305,7 +11025,7 @@ export interface components {
              * @default imported
              * @constant
              */
-            kind?: "imported";
+            kind: "imported";
         };
         /**
          * Laid
@@ -9332,7 +11052,74 @@ export interface components {
              * @default laid
              * @constant
              */
-            kind?: "laid";
+            kind: "laid";
+        };
+        /**
+         * LaidBy
+         * @description By what rule they were laid, so that it can be taken up again; lengths in mm.
+         *
+         *     - "points": where they were clicked, ``points``
+         *     - "round": from each of ``points`` again, ``count`` times round the axis ``along`` through ``point``
+         *     - "faces": evenly over ``ids``, faces of the form, ``gap`` apart
+         *     - "edges": along the chain ``ids`` of edges, by ``count``, or where that is 0 ``gap`` apart
+         */
+        LaidBy: {
+            /**
+             * Way
+             * @default points
+             * @enum {string}
+             */
+            way?: "points" | "round" | "faces" | "edges" | "curve";
+            /**
+             * Points
+             * @default []
+             */
+            points?: [
+                number,
+                number,
+                number
+            ][];
+            /**
+             * Ids
+             * @default []
+             */
+            ids?: number[];
+            /**
+             * Count
+             * @default 1
+             */
+            count?: number;
+            /**
+             * Gap
+             * @default 0.2
+             */
+            gap?: number;
+            /**
+             * Point
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            point?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Along
+             * @default [
+             *       0,
+             *       0,
+             *       1
+             *     ]
+             */
+            along?: [
+                number,
+                number,
+                number
+            ];
         };
         /**
          * Loft
@@ -9372,7 +11159,64 @@ export interface components {
              * @default loft
              * @constant
              */
-            kind?: "loft";
+            kind: "loft";
+        };
+        /**
+         * MarquiseBrilliant
+         * @description Two arcs that meet in tips; proportions of the round brilliant, across the width.
+         */
+        MarquiseBrilliant: {
+            /**
+             * Width
+             * @default 5
+             */
+            width?: number;
+            /**
+             * Length
+             * @default 10
+             */
+            length?: number;
+            /**
+             * Table
+             * @default 57
+             */
+            table?: number;
+            /**
+             * Crown
+             * @default 34.5
+             */
+            crown?: number;
+            /**
+             * Pavilion
+             * @default 40.75
+             */
+            pavilion?: number;
+            /**
+             * Girdle
+             * @default 3.5
+             */
+            girdle?: number;
+            /**
+             * Star
+             * @default 50
+             */
+            star?: number;
+            /**
+             * Lower
+             * @default 77
+             */
+            lower?: number;
+            /**
+             * Culet
+             * @default 0
+             */
+            culet?: number;
+            /**
+             * Kind
+             * @default marquise
+             * @constant
+             */
+            kind: "marquise";
         };
         /**
          * MirrorBody
@@ -9434,7 +11278,7 @@ export interface components {
              * @default mirror-body
              * @constant
              */
-            kind?: "mirror-body";
+            kind: "mirror-body";
         };
         /**
          * MirroredCopy
@@ -9464,7 +11308,149 @@ export interface components {
              * @default mirrored
              * @constant
              */
-            kind?: "mirrored";
+            kind: "mirrored";
+        };
+        /**
+         * OvalBrilliant
+         * @description A round brilliant drawn out; its angles are those across the width.
+         */
+        OvalBrilliant: {
+            /**
+             * Width
+             * @default 5
+             */
+            width?: number;
+            /**
+             * Length
+             * @default 7
+             */
+            length?: number;
+            /**
+             * Table
+             * @default 57
+             */
+            table?: number;
+            /**
+             * Crown
+             * @default 34.5
+             */
+            crown?: number;
+            /**
+             * Pavilion
+             * @default 40.75
+             */
+            pavilion?: number;
+            /**
+             * Girdle
+             * @default 3.5
+             */
+            girdle?: number;
+            /**
+             * Star
+             * @default 50
+             */
+            star?: number;
+            /**
+             * Lower
+             * @default 77
+             */
+            lower?: number;
+            /**
+             * Culet
+             * @default 0
+             */
+            culet?: number;
+            /**
+             * Kind
+             * @default oval
+             * @constant
+             */
+            kind: "oval";
+        };
+        /**
+         * PearBrilliant
+         * @description A half circle and two arcs that meet in a tip; proportions of the round brilliant, across the width.
+         */
+        PearBrilliant: {
+            /**
+             * Width
+             * @default 5
+             */
+            width?: number;
+            /**
+             * Length
+             * @default 7
+             */
+            length?: number;
+            /**
+             * Table
+             * @default 57
+             */
+            table?: number;
+            /**
+             * Crown
+             * @default 34.5
+             */
+            crown?: number;
+            /**
+             * Pavilion
+             * @default 40.75
+             */
+            pavilion?: number;
+            /**
+             * Girdle
+             * @default 3.5
+             */
+            girdle?: number;
+            /**
+             * Star
+             * @default 50
+             */
+            star?: number;
+            /**
+             * Lower
+             * @default 77
+             */
+            lower?: number;
+            /**
+             * Culet
+             * @default 0
+             */
+            culet?: number;
+            /**
+             * Kind
+             * @default pear
+             * @constant
+             */
+            kind: "pear";
+        };
+        /**
+         * Pearl
+         * @description A ball, whole, or drilled from below with a ``bore`` in mm, half or all the way through.
+         */
+        Pearl: {
+            /**
+             * Width
+             * @default 5
+             */
+            width?: number;
+            /**
+             * Drilled
+             * @default whole
+             * @enum {string}
+             */
+            drilled?: "whole" | "half" | "through";
+            /**
+             * Bore
+             * @default 0.8
+             */
+            bore?: number;
+            /**
+             * Kind
+             * @default pearl
+             * @constant
+             */
+            kind: "pearl";
         };
         /**
          * PieceBody
@@ -9478,7 +11464,7 @@ export interface components {
              * @default piece
              * @constant
              */
-            kind?: "piece";
+            kind: "piece";
         };
         /**
          * Pipe
@@ -9525,7 +11511,7 @@ export interface components {
              * @default pipe
              * @constant
              */
-            kind?: "pipe";
+            kind: "pipe";
         };
         /**
          * Plane
@@ -9544,6 +11530,55 @@ export interface components {
                 number,
                 number
             ];
+        };
+        /**
+         * RectangularBrilliant
+         * @description Square or longer, with sharp corners from which pairs of facets fan out below, as many as ``chevrons``.
+         *
+         *     ``crown`` and ``pavilion`` are the angles of the facets at the girdle, across the width. Common practice, no source.
+         */
+        RectangularBrilliant: {
+            /**
+             * Width
+             * @default 5
+             */
+            width?: number;
+            /**
+             * Length
+             * @default 5
+             */
+            length?: number;
+            /**
+             * Table
+             * @default 70
+             */
+            table?: number;
+            /**
+             * Crown
+             * @default 36
+             */
+            crown?: number;
+            /**
+             * Pavilion
+             * @default 58
+             */
+            pavilion?: number;
+            /**
+             * Girdle
+             * @default 3.5
+             */
+            girdle?: number;
+            /**
+             * Chevrons
+             * @default 3
+             */
+            chevrons?: number;
+            /**
+             * Kind
+             * @default rectangular
+             * @constant
+             */
+            kind: "rectangular";
         };
         /**
          * Repeat
@@ -9659,7 +11694,7 @@ export interface components {
              * @default repeat
              * @constant
              */
-            kind?: "repeat";
+            kind: "repeat";
         };
         /**
          * RepeatAlong
@@ -9723,7 +11758,7 @@ export interface components {
              * @default repeat-along
              * @constant
              */
-            kind?: "repeat-along";
+            kind: "repeat-along";
         };
         /**
          * RepeatRound
@@ -9801,7 +11836,92 @@ export interface components {
              * @default repeat-round
              * @constant
              */
-            kind?: "repeat-round";
+            kind: "repeat-round";
+        };
+        /**
+         * RoseCut
+         * @description 24 triangles above a girdle and a flat base; ``dome`` is the height above the girdle. Common practice, no source.
+         */
+        RoseCut: {
+            /**
+             * Width
+             * @default 5
+             */
+            width?: number;
+            /**
+             * Dome
+             * @default 40
+             */
+            dome?: number;
+            /**
+             * Girdle
+             * @default 3
+             */
+            girdle?: number;
+            /**
+             * Kind
+             * @default rose
+             * @constant
+             */
+            kind: "rose";
+        };
+        /**
+         * RoundBrilliant
+         * @description 57 facets, and a 58th where there is a culet.
+         *
+         *     Proportions to begin with: table 57 %, crown 34.5°, pavilion 40.75°, stars 50 %, lower halves 77 %; common practice, from
+         *     memory. M. Tolkowsky, "Diamond Design", 1919, gives a table of 53 % with 34.5° and 40.75°.
+         *
+         *     >>> len(RoundBrilliant(6.5).gem.facets) - 96
+         *     57
+         */
+        RoundBrilliant: {
+            /**
+             * Width
+             * @default 5
+             */
+            width?: number;
+            /**
+             * Table
+             * @default 57
+             */
+            table?: number;
+            /**
+             * Crown
+             * @default 34.5
+             */
+            crown?: number;
+            /**
+             * Pavilion
+             * @default 40.75
+             */
+            pavilion?: number;
+            /**
+             * Girdle
+             * @default 3.5
+             */
+            girdle?: number;
+            /**
+             * Star
+             * @default 50
+             */
+            star?: number;
+            /**
+             * Lower
+             * @default 77
+             */
+            lower?: number;
+            /**
+             * Culet
+             * @default 0
+             */
+            culet?: number;
+            /**
+             * Kind
+             * @default round
+             * @constant
+             */
+            kind: "round";
         };
         /**
          * ScaleToSize
@@ -9875,7 +11995,7 @@ export interface components {
              * @default scale-to-size
              * @constant
              */
-            kind?: "scale-to-size";
+            kind: "scale-to-size";
         };
         /**
          * Section
@@ -9928,7 +12048,7 @@ export interface components {
              * @default section
              * @constant
              */
-            kind?: "section";
+            kind: "section";
         };
         /**
          * Skin
@@ -9955,7 +12075,156 @@ export interface components {
              * @default skin
              * @constant
              */
-            kind?: "skin";
+            kind: "skin";
+        };
+        /**
+         * StepCut
+         * @description Facets in steps alongside the girdle, the corners cut by a share of the width; ``crown`` and ``pavilion`` are the
+         *     angles of the steps at the girdle. Common practice, no source.
+         */
+        StepCut: {
+            /**
+             * Width
+             * @default 5
+             */
+            width?: number;
+            /**
+             * Length
+             * @default 7
+             */
+            length?: number;
+            /**
+             * Table
+             * @default 60
+             */
+            table?: number;
+            /**
+             * Crown
+             * @default 40
+             */
+            crown?: number;
+            /**
+             * Pavilion
+             * @default 52
+             */
+            pavilion?: number;
+            /**
+             * Girdle
+             * @default 3.5
+             */
+            girdle?: number;
+            /**
+             * Corner
+             * @default 15
+             */
+            corner?: number;
+            /**
+             * Steps
+             * @default 3
+             */
+            steps?: number;
+            /**
+             * Kind
+             * @default step
+             * @constant
+             */
+            kind: "step";
+        };
+        /**
+         * Stone
+         * @description Equal ones are alike to the last facet. Raises BadNumberError for a material that is not in the table.
+         */
+        Stone: {
+            /**
+             * Cut
+             * @default {
+             *       "width": 5,
+             *       "table": 57,
+             *       "crown": 34.5,
+             *       "pavilion": 40.75,
+             *       "girdle": 3.5,
+             *       "star": 50,
+             *       "lower": 77,
+             *       "culet": 0,
+             *       "kind": "round"
+             *     }
+             */
+            cut?: components["schemas"]["Baguette"] | components["schemas"]["Cabochon"] | components["schemas"]["CushionBrilliant"] | components["schemas"]["MarquiseBrilliant"] | components["schemas"]["OvalBrilliant"] | components["schemas"]["PearBrilliant"] | components["schemas"]["Pearl"] | components["schemas"]["RectangularBrilliant"] | components["schemas"]["RoseCut"] | components["schemas"]["RoundBrilliant"] | components["schemas"]["StepCut"] | components["schemas"]["TrillionBrilliant"];
+            /**
+             * Material
+             * @default diamond
+             */
+            material?: string;
+        };
+        /**
+         * StonePlace
+         * @description One stone on a face's ``corner`` at ``u``, ``v`` (see :mod:`anchors`): turned by so many degrees, sunk by so many mm
+         *     and so many times as large beside what all are.
+         */
+        StonePlace: {
+            /** Corner */
+            corner: number;
+            /** U */
+            u: number;
+            /** V */
+            v: number;
+            /**
+             * Turn
+             * @default 0
+             */
+            turn?: number;
+            /**
+             * Sink
+             * @default 0
+             */
+            sink?: number;
+            /**
+             * Size
+             * @default 1
+             */
+            size?: number;
+        };
+        /**
+         * Stones
+         * @description ``stone`` in each of ``places`` on the form ``host``; or along the curve ``rail``, by the count or gap of ``laid``.
+         *
+         *     On a form the table looks along the normal, along a curve to where the form ``host`` looks beside it, or else up. The
+         *     girdle's middle lies ``sink`` mm below the surface; all are turned by ``turn`` degrees.
+         */
+        Stones: {
+            /**
+             * Host
+             * @default
+             */
+            host?: string;
+            /**
+             * Rail
+             * @default
+             */
+            rail?: string;
+            stone?: components["schemas"]["Stone"];
+            /**
+             * Places
+             * @default []
+             */
+            places?: components["schemas"]["StonePlace"][];
+            /**
+             * Sink
+             * @default 0
+             */
+            sink?: number;
+            /**
+             * Turn
+             * @default 0
+             */
+            turn?: number;
+            laid?: components["schemas"]["LaidBy"];
+            /**
+             * Kind
+             * @default stones
+             * @constant
+             */
+            kind: "stones";
         };
         /**
          * Strip
@@ -9995,7 +12264,7 @@ export interface components {
              * @default strip
              * @constant
              */
-            kind?: "strip";
+            kind: "strip";
         };
         /**
          * Sweep
@@ -10050,7 +12319,7 @@ export interface components {
              * @default sweep
              * @constant
              */
-            kind?: "sweep";
+            kind: "sweep";
         };
         /**
          * Thickened
@@ -10102,7 +12371,59 @@ export interface components {
              * @default thickened
              * @constant
              */
-            kind?: "thickened";
+            kind: "thickened";
+        };
+        /**
+         * TrillionBrilliant
+         * @description Three sides that are arcs; its width is that between two corners. Common practice, no source.
+         */
+        TrillionBrilliant: {
+            /**
+             * Width
+             * @default 5
+             */
+            width?: number;
+            /**
+             * Table
+             * @default 60
+             */
+            table?: number;
+            /**
+             * Crown
+             * @default 34.5
+             */
+            crown?: number;
+            /**
+             * Pavilion
+             * @default 40
+             */
+            pavilion?: number;
+            /**
+             * Girdle
+             * @default 3.5
+             */
+            girdle?: number;
+            /**
+             * Star
+             * @default 70
+             */
+            star?: number;
+            /**
+             * Lower
+             * @default 70
+             */
+            lower?: number;
+            /**
+             * Culet
+             * @default 0
+             */
+            culet?: number;
+            /**
+             * Kind
+             * @default trillion
+             * @constant
+             */
+            kind: "trillion";
         };
         /**
          * Trim
@@ -10164,7 +12485,7 @@ export interface components {
              * @default trim
              * @constant
              */
-            kind?: "trim";
+            kind: "trim";
         };
         /**
          * TrimBySheet
@@ -10205,7 +12526,7 @@ export interface components {
              * @default trim-sheet
              * @constant
              */
-            kind?: "trim-sheet";
+            kind: "trim-sheet";
         };
         /**
          * Turned
@@ -10258,7 +12579,7 @@ export interface components {
              * @default turned
              * @constant
              */
-            kind?: "turned";
+            kind: "turned";
         };
         /**
          * Vent
@@ -10442,7 +12763,9 @@ export interface components {
         };
         /**
          * CopiesFrame
-         * @description Images of another piece, by its id: one matrix (16, by columns) after the other.
+         * @description Images of another piece, by its id, or of a stone: one matrix (16, by columns) after the other.
+         *
+         *     A viewer is told what a stone looks like once, with the first images of it; it keeps that by the name ``of``.
          */
         CopiesFrame: {
             /** Of */
@@ -10452,6 +12775,25 @@ export interface components {
              * Format: float32s
              */
             motions: Float32Array;
+            gem?: components["schemas"]["GemFrame"];
+        };
+        /**
+         * GemFrame
+         * @description A stone's facets as triangles: three points (9 numbers) after the other, with their normals, and its colour.
+         */
+        GemFrame: {
+            /**
+             * Points
+             * Format: float32s
+             */
+            points: Float32Array;
+            /**
+             * Normals
+             * Format: float32s
+             */
+            normals: Float32Array;
+            /** Tint */
+            tint: string;
         };
         /**
          * Images
@@ -10601,6 +12943,39 @@ export interface components {
             ];
         };
         /**
+         * ShownStones
+         * @description How the stones of a piece lie: how many, their weight together, the least metal left below one of them in mm (null
+         *     where none reaches into it) and where, by how many mm one comes out on the far side and where, and what is the matter.
+         */
+        ShownStones: {
+            /** Piece */
+            piece: string;
+            /** Count */
+            count: number;
+            /** Carats */
+            carats: number;
+            /** Left */
+            left: number | null;
+            /** Left At */
+            left_at: [
+                number,
+                number,
+                number
+            ] | null;
+            /** Through */
+            through: number;
+            /** Through At */
+            through_at: [
+                number,
+                number,
+                number
+            ][];
+            /** Overlaps */
+            overlaps: number;
+            /** Says */
+            says: string[];
+        };
+        /**
          * SurfaceFrame
          * @description A whole surface at a level: rows of limit points and normals, quads of rows, and the face that each came from.
          */
@@ -10703,6 +13078,8 @@ export interface components {
             clearances?: components["schemas"]["Near"][];
             /** Gaps */
             gaps?: components["schemas"]["ShownGap"][];
+            /** Stones */
+            stones?: components["schemas"]["ShownStones"][];
             /** Curves */
             curves?: components["schemas"]["ShownCurve"][];
             weights?: components["schemas"]["Weights"] | null;
@@ -10754,6 +13131,8 @@ export interface components {
             clearances?: components["schemas"]["Near"][];
             /** Gaps */
             gaps?: components["schemas"]["ShownGap"][];
+            /** Stones */
+            stones?: components["schemas"]["ShownStones"][];
             /** Curves */
             curves?: components["schemas"]["ShownCurve"][];
             weights?: components["schemas"]["Weights"] | null;

@@ -19,6 +19,8 @@ export interface Spot {
 export interface SpotQuery {
   /** Existing vertices and open edges are taken before all else. */
   reuse?: boolean;
+  /** Only points on the surface of a piece, where it is and not drawn to anything. */
+  surface?: boolean;
   /** Only points on this picture. */
   picture?: string;
   /** Where nothing is met, a point of the plane through the middle of the view that faces the eye. */

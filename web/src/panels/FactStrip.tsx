@@ -5,15 +5,15 @@ import { useShallow } from "zustand/react/shallow";
 import { picksShown } from "../live/context";
 import { pieces } from "../live/pieces";
 import { useDesign, useUnit } from "../live/stores/design";
-import { useGaps } from "../live/stores/gaps";
+import { useGaps, useStones } from "../live/stores/gaps";
 import { useNear } from "../live/stores/near";
 import { plural, useHidden, useHover, usePicking } from "../live/stores/picking";
 import { useAnyWrong } from "../live/stores/wrong";
 import { useTool } from "../live/stores/session";
 import { useShow } from "../live/stores/show";
 import { figure, verticesOf } from "../model/measure";
-import type { CurveFacts, Near, PieceState, ShownGap } from "../model/types";
-import { lengthsWords, lengthWords, type Unit } from "../model/units";
+import type { CurveFacts, Near, PieceState, ShownGap, ShownStones } from "../model/types";
+import { lengthsWords, lengthWords, trimmed, type Unit } from "../model/units";
 import { ShowWhere } from "./parts/ShowWhere";
 
 export function FactStrip() {
@@ -26,6 +26,7 @@ export function FactStrip() {
       <Chosen />
       <OutOfSight />
       <Counts />
+      <Stones />
       <Gaps />
       <Clearances />
     </Box>
@@ -54,6 +55,7 @@ function OutOfSight() {
 
 function countsOf(shown: PieceState | undefined, unit: Unit): string {
   if (!shown) return "No pieces yet";
+  if (shown.grown?.kind === "stones") return `${shown.name}`;
   if (shown.images) return `${shown.name}: ${shown.images} images; ${lengthsWords(shown.size, unit)}`;
   if (shown.curve) return curveWords(shown, shown.curve, unit);
   const open = shown.open_edge_count ? `; ${shown.open_edge_count} open edges` : "";
@@ -81,18 +83,46 @@ function Counts() {
   );
 }
 
+/** The stones in hand, and the metal below them; and of any stones what is the matter. */
+function Stones() {
+  const piece = usePicking((s) => s.piece);
+  const list = useStones((s) => s.list);
+  const unit = useUnit();
+  const own = list.find((s) => s.piece === piece);
+  const bad = list.find((s) => s.says.length);
+  return (
+    <>
+      {own && <Typography variant="body2" data-testid="stones">{stoneWords(own, unit)}</Typography>}
+      {bad && (
+        <Typography variant="body2" role="alert" data-testid="stones-short" title={bad.says.join(" ")} sx={{ color: "error.main", fontWeight: 600, overflow: "hidden", textOverflow: "ellipsis" }}>
+          {bad.says[0]}
+          {bad.through_at.length > 0 && <ShowWhere piece={bad.piece} place={{ points: bad.through_at }} />}
+        </Typography>
+      )}
+    </>
+  );
+}
+
+function stoneWords({ count, carats, left }: ShownStones, unit: Unit): string {
+  const metal = left === null ? "" : `; ${lengthWords(left, unit)} of metal below at least`;
+  return `${count} ${count === 1 ? "stone" : "stones"}, ${trimmed(carats, carats < 1 ? 3 : 2)} ct${metal}`;
+}
+
 /** How near the images of a repeat come to one another: of the one that is nearest to itself. */
 function Gaps() {
-  const list = useGaps((s) => s.list).filter((gap) => gap.other === null);
+  const all = useGaps((s) => s.list);
+  const stones = useStones((s) => s.list);
+  const list = all.filter((gap) => gap.other === null);
   const unit = useUnit();
   const least = list.reduce<ShownGap | null>((best, gap) => (best && best.distance <= gap.distance ? best : gap), null);
   const name = useDesign((s) => (s.preview ?? s.design)?.pieces.find((p) => p.id === least?.piece)?.name ?? "");
   if (!least) return null;
   const wide = lengthWords(Math.abs(least.distance), unit);
-  const words = { apart: `${wide} between images of`, touch: "Touch: images of", overlap: `Overlap by ${wide}: images of` }[least.state];
+  const of = stones.some((s) => s.piece === least.piece) ? "stones of " : "images of ";
+  const words = { apart: `${wide} between ${of}`, touch: `Touch: ${of}`, overlap: `Overlap by ${wide}: ${of}` }[least.state];
   return (
     <Typography variant="body2" data-testid="gap" role="status" sx={{ flexShrink: 0, fontWeight: 600, color: least.state === "apart" ? undefined : "error.main" }}>
-      {words} {name}
+      {words}{name}
       <ShowWhere piece={least.piece} place={{ points: [least.from] }} />
     </Typography>
   );

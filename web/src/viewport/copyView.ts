@@ -1,13 +1,22 @@
 /** Images of other pieces, drawn as instances of what these are drawn with: they follow every drag by themselves. */
-import { Group, InstancedMesh, Matrix4, type MeshMatcapMaterial, type Plane, Ray, Vector3 } from "three";
+import { type BufferGeometry, Group, InstancedMesh, Matrix4, type MeshMatcapMaterial, type Plane, Ray, Vector3 } from "three";
 import type { Material } from "../live/stores/show";
 import type { CopiesFrame } from "../model/types";
 import { colours } from "../theme/colours";
-import type { PieceView } from "./pieceView";
-import { asGlass, surfaceMaterial, surfaceTexture } from "./materials";
+import { asGlass, gemTexture, surfaceMaterial, surfaceTexture } from "./materials";
+
+/** What images are of: a piece as it is drawn, or a stone. */
+export interface ImageBase {
+  readonly surface: BufferGeometry;
+  readonly surfaceRays: { raycastFirst(ray: Ray): { distance: number } | null };
+  /** Of a stone the colour that it has of its own. */
+  readonly stone?: string;
+  extent(): Iterable<Vector3>;
+}
 
 interface Part {
-  of: PieceView;
+  of: ImageBase;
+  material: MeshMatcapMaterial;
   motions: Matrix4[];
   meshes: InstancedMesh[];
 }
@@ -25,24 +34,23 @@ export interface CopyDress {
 export class CopyView {
   readonly group = new Group();
   private readonly parts: Part[] = [];
-  private readonly material: MeshMatcapMaterial;
 
   constructor(
     readonly id: string,
     copies: CopiesFrame[],
-    view: (id: string) => PieceView | null,
+    baseOf: (of: string) => ImageBase | null,
     planes: Plane[],
   ) {
-    this.material = surfaceMaterial(planes, { value: 1 });
     for (const { of, motions } of copies) {
-      const base = view(of);
+      const base = baseOf(of);
       if (!base) continue;
+      const material = surfaceMaterial(planes, { value: base.stone ? 0 : 1 });
       const list = Array.from({ length: motions.length / 16 }, (_, k) => new Matrix4().fromArray(motions, 16 * k));
-      const part: Part = { of: base, motions: list, meshes: [] };
+      const part: Part = { of: base, material, motions: list, meshes: [] };
       for (const turned of [false, true]) {
         const some = list.filter((motion) => motion.determinant() < 0 === turned);
         if (!some.length) continue;
-        const mesh = new InstancedMesh(base.surface, this.material, some.length);
+        const mesh = new InstancedMesh(base.surface, material, some.length);
         // A whole that is mirrored is drawn with its faces the right way round; single instances are not looked at.
         if (turned) mesh.applyMatrix4(flipped);
         some.forEach((motion, k) => mesh.setMatrixAt(k, turned ? flipped.clone().multiply(motion) : motion));
@@ -55,15 +63,17 @@ export class CopyView {
   }
 
   /** Whether it is drawn with this piece's points. */
-  isOf(view: PieceView): boolean {
-    return this.parts.some((part) => part.of === view);
+  isOf(base: ImageBase): boolean {
+    return this.parts.some((part) => part.of === base);
   }
 
   dress({ shown, material, colour, glass, marked }: CopyDress): void {
     this.group.visible = shown;
-    this.material.matcap = surfaceTexture(material, colour);
-    this.material.color.set(marked === "picked" ? colours.answer : marked === "hover" ? "#F0C9DC" : "#FFFFFF");
-    for (const { meshes } of this.parts) for (const mesh of meshes) asGlass(mesh as never, glass);
+    for (const { of, material: own, meshes } of this.parts) {
+      own.matcap = of.stone && material !== "stripes" ? gemTexture(of.stone) : surfaceTexture(material, colour);
+      own.color.set(marked === "picked" ? colours.answer : marked === "hover" ? "#F0C9DC" : "#FFFFFF");
+      for (const mesh of meshes) asGlass(mesh as never, glass);
+    }
   }
 
   /** How far along a ray the nearest image is met; null where none is. */
@@ -83,15 +93,16 @@ export class CopyView {
   /** Some points of each image, to tell how far they reach. */
   *corners(): Iterable<Vector3> {
     for (const { of, motions } of this.parts) {
-      const { positions } = of.arrays.cage;
-      for (const motion of motions)
-        for (let i = 0; i < positions.length; i += 3) yield new Vector3(positions[i], positions[i + 1], positions[i + 2]).applyMatrix4(motion);
+      const own = [...of.extent()];
+      for (const motion of motions) for (const point of own) yield point.clone().applyMatrix4(motion);
     }
   }
 
   dispose(): void {
     // The points belong to the piece that it is of.
-    for (const { meshes } of this.parts) for (const mesh of meshes) mesh.dispose();
-    this.material.dispose();
+    for (const { meshes, material } of this.parts) {
+      for (const mesh of meshes) mesh.dispose();
+      material.dispose();
+    }
   }
 }

@@ -44,6 +44,19 @@ export function asGlass(mesh: Mesh<BufferGeometry, MeshMatcapMaterial>, glass: b
   mesh.renderOrder = glass ? 3 : 0;
 }
 
+/** A stone's facets: each takes one tone by where it looks, light and dark close to one another. */
+export function gemTexture(tint: string): CanvasTexture {
+  const base = [1, 3, 5].map((at) => parseInt(tint.slice(at, at + 2), 16));
+  return texture(`gem ${tint}`, () =>
+    painted((x, y, z) => {
+      const wave = 0.5 + 0.5 * Math.sin(9 * x + 5.3 * y + 7 * x * y) * Math.cos(8 * y - 3.1 * x);
+      const tone = 0.42 + 0.5 * wave + 0.16 * Math.max(0, y);
+      const flash = Math.max(0, -0.35 * x + 0.55 * y + 0.75 * z) ** 26 + 0.5 * Math.max(0, 0.8 * x - 0.3 * y + 0.5 * z) ** 30;
+      return base.map((part) => part * tone + (255 - part * tone) * Math.min(1, 0.85 * flash)) as [number, number, number];
+    }),
+  );
+}
+
 function metal(): CanvasTexture {
   return painted((x, y, z) => {
     // A soft window above, a dark horizon, a warm floor: what turned zinc shows.

@@ -10,7 +10,7 @@ import {
   type Plane,
   Points,
   PointsMaterial,
-  type Vector3,
+  Vector3,
 } from "three";
 import { MeshBVH } from "three-mesh-bvh";
 import type { Shows, Material } from "../live/stores/show";
@@ -141,6 +141,11 @@ export class PieceView {
   /** What is shown of it: of a curve always its control points, there is no surface to be shown alone. */
   get display(): Shows {
     return this.arrays.line && this.dress.display === "surface" ? "both" : this.dress.display;
+  }
+
+  *extent(): Iterable<Vector3> {
+    const { positions } = this.arrays.cage;
+    for (let i = 0; i < positions.length; i += 3) yield new Vector3(positions[i], positions[i + 1], positions[i + 2]);
   }
 
   /** Whether its control points can be taken: those of a grown form only while it is in hand. */

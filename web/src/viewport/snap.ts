@@ -58,6 +58,11 @@ export function spotAt(
   const ray = picker.ray(x, y);
   if (query.picture) return onPicture(ray, design, query.picture);
   const blank = { normal: null, vertices: [], piece: null, reference: null };
+  const onFace = (): Spot | null => {
+    const hit = picker.facePoint(x, y);
+    return hit && { ...blank, on: "face", point: vec(hit.point), normal: faceNormal(hit.cage, hit.face).normal, piece: hit.piece };
+  };
+  if (query.surface) return onFace();
   if (query.reuse || snaps.vertex) {
     const hit = picker.at("vertex", x, y);
     if (hit) return { ...blank, on: "vertex", point: vec(picker.vertex(hit.piece, hit.id)), vertices: [hit.id], piece: hit.piece };
@@ -71,13 +76,8 @@ export function spotAt(
     const hit = references.hit(ray);
     if (hit) near.push({ ...blank, on: "reference", point: vec(hit.point), normal: vec(hit.normal), reference: hit.id });
   }
-  if (snaps.face) {
-    const hit = picker.facePoint(x, y);
-    if (hit) {
-      const { normal } = faceNormal(hit.cage, hit.face);
-      near.push({ ...blank, on: "face", point: vec(hit.point), normal, piece: hit.piece });
-    }
-  }
+  const face = snaps.face ? onFace() : null;
+  if (face) near.push(face);
   const distance = (spot: Spot) => new Vector3(...spot.point).distanceTo(ray.origin);
   near.sort((a, b) => distance(a) - distance(b));
   const found = near[0] ?? onPlane(ray, workingPlaneSeen(design, picker.view.back));

@@ -64,6 +64,10 @@ class Growth(ABC):
     def grow(self, forms: Sequence[Form]) -> Outgrowth:
         """The form. Raises CoreError."""
 
+    def carried(self, source: str, before: Form, after: Form) -> Growth:
+        """The same where the form of a ``source`` has become another, faces and all: what it names there is found again."""
+        return self
+
     @abstractmethod
     def deed(self, name_of: NameOf) -> str:
         """What was done, in words that begin a sentence: ``Piped Rim, ⌀ 2 mm``."""

@@ -13,7 +13,7 @@ from zinc_otter.core.cage.symmetry import Group, mirrored_copy
 from zinc_otter.core.curve.curve import Curve
 from zinc_otter.core.form import Form
 from zinc_otter.core.growth.base import Growth, NameOf, Outgrowth
-from zinc_otter.core.repeated import Images, Repeated, chained
+from zinc_otter.core.repeated import Repeated
 
 _ACROSS_X = Plane((0.0, 0.0, 0.0), (1.0, 0.0, 0.0))
 
@@ -41,7 +41,7 @@ class MirroredCopy(Growth):
             motion = np.eye(4)
             matrix, offset, _ = Group((self.plane,)).generators[0]
             motion[:3, :3], motion[:3, 3] = matrix, offset
-            return Outgrowth(Repeated(tuple(Images(p.cage, chained([motion], p.motions)) for p in form.parts)))
+            return Outgrowth(form.under(np.asarray([motion])))
         return Outgrowth(mirrored_copy(form, self.plane))
 
     def deed(self, name_of: NameOf) -> str:

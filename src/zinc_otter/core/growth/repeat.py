@@ -17,7 +17,7 @@ from zinc_otter.core.curve.pieces import pieces_of
 from zinc_otter.core.errors import BadNumberError
 from zinc_otter.core.form import Form
 from zinc_otter.core.growth.base import Growth, GrowthError, NameOf, Outgrowth
-from zinc_otter.core.repeated import Images, Repeated, chained
+from zinc_otter.core.repeated import Images, Repeated
 from zinc_otter.core.words import number
 
 MOST_COPIES = 256
@@ -85,8 +85,8 @@ class Repeat(Growth):
         for form in originals:
             if isinstance(form, Curve):
                 raise GrowthError("Curves are not repeated by themselves: repeat what has grown from them.")
-            for part in form.parts if isinstance(form, Repeated) else (Images(form, np.eye(4)[None]),):
-                parts.append(Images(part.cage, chained(motions, part.motions)))
+            whole = form if isinstance(form, Repeated) else Repeated((Images(form, np.eye(4)[None]),))
+            parts += whole.under(motions).parts
         total = sum(len(part.motions) for part in parts)
         if total > MOST_IN_ALL:
             raise GrowthError(f"That would be {total:,} images; {MOST_IN_ALL:,} are the most.")

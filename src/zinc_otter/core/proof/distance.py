@@ -38,12 +38,18 @@ class MeshDistance:
         points = np.ascontiguousarray(points, dtype=np.float64).reshape(-1, 3)
         _, which, _ = self._tree.squared_distance(self.vertices, self.triangles, points)
         which = np.asarray(which).reshape(-1)
-        at, feature = _nearest_on(points, self._corners[which])
+        at, feature = nearest_on_triangles(points, self._corners[which])
         away = points - at
         if not self.closed:
             return np.linalg.norm(away, axis=1), at
         sign = np.where((away * self._pseudo[which, feature]).sum(axis=1) < 0, -1.0, 1.0)
         return sign * np.linalg.norm(away, axis=1), at
+
+    def first_hit(self, points: Floats, ways: Floats) -> Floats:
+        """How far (k,) from points along unit ``ways`` (k, 3) the first triangle is met; infinite where none is."""
+        begin, way = (np.ascontiguousarray(x, dtype=np.float64) for x in (points, ways))
+        hit, far, _ = self._tree.intersect_ray_first(self.vertices, self.triangles, begin, way)
+        return np.where(np.asarray(hit).reshape(-1) >= 0, np.asarray(far).reshape(-1), np.inf)
 
     def nearest_first(self, points: Floats) -> tuple[Floats, Floats]:
         """As :meth:`signed`, where only the nearest of all points counts; the others are told roughly.
@@ -73,7 +79,7 @@ def is_closed(triangles: Ints) -> bool:
     return bool(np.array_equal(one, other) and (np.diff(one) > 0).all())
 
 
-def _nearest_on(points: Floats, triangles: Floats) -> tuple[Floats, Ints]:
+def nearest_on_triangles(points: Floats, triangles: Floats) -> tuple[Floats, Ints]:
     """Nearest points (k, 3) on a triangle each, and where they lie: 0 inside, 1 to 3 edges ab, bc, ca, 4 to 6 corners.
 
     After C. Ericson, "Real-Time Collision Detection", 2005, section 5.1.5, all cases side by side.

@@ -104,6 +104,19 @@ def face_grid(level: int) -> tuple[Ints, Ints]:
     Returns two arrays (2^level + 1, 2^level + 1): the dense face and its corner for grid point (i, j), where i runs from
     the face's corner 0 to corner 1, and j from corner 0 to corner 3.
     """
+    size = (1 << level) + 1
+    quad = np.zeros((size, size), dtype=np.int32)
+    corner = np.zeros((size, size), dtype=np.int32)
+    points = grid_corners(level)
+    for k in range(4):
+        i, j = points[:, k].T
+        quad[i, j] = np.arange(len(points))
+        corner[i, j] = k
+    return quad, corner
+
+
+def grid_corners(level: int) -> Ints:
+    """(4^level, 4, 2) where the corners of a quad's dense faces lie in its grid, in steps of the dense faces."""
     origin = np.zeros((1, 2), dtype=np.int64)
     along = np.array([[1 << level, 0]])
     across = np.array([[0, 1 << level]])
@@ -114,12 +127,4 @@ def face_grid(level: int) -> tuple[Ints, Ints]:
         alongs = np.stack([du, dv, -du, -dv], axis=1)
         acrosses = np.stack([dv, -du, -dv, du], axis=1)
         origin, along, across = (a.reshape(-1, 2) for a in (corners, alongs, acrosses))
-    size = (1 << level) + 1
-    quad = np.zeros((size, size), dtype=np.int32)
-    corner = np.zeros((size, size), dtype=np.int32)
-    points = np.stack([origin, origin + along, origin + along + across, origin + across], axis=1)
-    for k in range(4):
-        i, j = points[:, k].T
-        quad[i, j] = np.arange(len(points))
-        corner[i, j] = k
-    return quad, corner
+    return np.stack([origin, origin + along, origin + along + across, origin + across], axis=1)

@@ -1,5 +1,8 @@
 /** The smallest gap between the images of each repeat, as last told by the live channel. */
 import { create } from "zustand";
-import type { ShownGap } from "../../model/types";
+import type { ShownGap, ShownStones } from "../../model/types";
 
 export const useGaps = create<{ list: ShownGap[] }>(() => ({ list: [] }));
+
+/** How the stones of each piece lie, as last told. */
+export const useStones = create<{ list: ShownStones[] }>(() => ({ list: [] }));
