@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Callable, Mapping
+from collections.abc import Callable, Mapping, Sequence
 from dataclasses import asdict, replace
 from functools import reduce
 from operator import or_
@@ -11,11 +11,14 @@ from typing import TYPE_CHECKING, Annotated, Any
 import numpy as np
 from pydantic import ConfigDict, Field, TypeAdapter, ValidationError
 
+from zinc_otter.core.cage.topology import Floats
 from zinc_otter.core.errors import BadNumberError
 from zinc_otter.core.growth.repeat import Repeat
+from zinc_otter.core.repeated import Repeated
 from zinc_otter.core.solid.followers import KINDS, Combine, Follower, PieceBody
 from zinc_otter.core.solid.followers.copies import AtPlaces
 from zinc_otter.core.solid.recipe import Recipe
+from zinc_otter.core.stone.stone import Stone
 from zinc_otter.studio.design import Design, Piece
 from zinc_otter.studio.images import motions_of
 
@@ -53,7 +56,14 @@ def recipe_of(design: Design, piece_id: str, solid: Callable[[str], bytes] | Non
     piece = design.piece(piece_id)
     if isinstance(piece.grown, Repeat):
         return _repeated(design, piece, piece.grown, solid)
-    return Recipe(piece.name, piece.faces, piece.followers, *_taken_part_of(design, piece, solid))
+    return Recipe(piece.name, piece.faces, piece.followers, *_taken_part_of(design, piece, solid), _stones(design, piece))
+
+
+def _stones(design: Design, piece: Piece) -> dict[str, Sequence[tuple[Stone, Floats]]]:
+    """What lies where, of the pieces of stones that a piece's followers hold."""
+    wanted = {one for follower in piece.followers if follower.on for one in follower.set_stones}
+    forms = {other.id: other.form for other in design.pieces if other.id in wanted}
+    return {one: form.stones for one, form in forms.items() if isinstance(form, Repeated)}
 
 
 def _taken_part_of(
@@ -82,7 +92,9 @@ def _repeated(design: Design, piece: Piece, growth: Repeat, solid: Callable[[str
         solids |= recipe.solids
         followers = (*followers, Combine(key, way="union", body=PieceBody(key)))
     own_others, own_solids = _taken_part_of(design, piece, solid)
-    return Recipe(piece.name, first.cage, (*followers, *piece.followers), {**others, **own_others}, {**solids, **own_solids})
+    all_others, all_solids = {**others, **own_others}, {**solids, **own_solids}
+    stones = {**first.stones, **_stones(design, piece)}
+    return Recipe(piece.name, first.cage, (*followers, *piece.followers), all_others, all_solids, stones)
 
 
 def takes_part_of(design: Design, piece_id: str) -> set[str]:

@@ -1561,7 +1561,7 @@ export interface components {
              */
             kind: "add-follower";
             /** Follower */
-            follower: components["schemas"]["Combine-Input"] | components["schemas"]["CutEdge-Input"] | components["schemas"]["Fillet-Input"] | components["schemas"]["Hollow-Input"] | components["schemas"]["MirrorBody-Input"] | components["schemas"]["RepeatAlong-Input"] | components["schemas"]["RepeatRound-Input"] | components["schemas"]["ScaleToSize-Input"] | components["schemas"]["Thickened-Input"] | components["schemas"]["Trim-Input"] | components["schemas"]["TrimBySheet-Input"];
+            follower: components["schemas"]["Beads-Input"] | components["schemas"]["Bezel-Input"] | components["schemas"]["Combine-Input"] | components["schemas"]["CutEdge-Input"] | components["schemas"]["Fillet-Input"] | components["schemas"]["Flush-Input"] | components["schemas"]["Hollow-Input"] | components["schemas"]["MirrorBody-Input"] | components["schemas"]["Prongs-Input"] | components["schemas"]["RepeatAlong-Input"] | components["schemas"]["RepeatRound-Input"] | components["schemas"]["ScaleToSize-Input"] | components["schemas"]["Thickened-Input"] | components["schemas"]["Trim-Input"] | components["schemas"]["TrimBySheet-Input"];
             /** Before */
             before?: string | null;
         };
@@ -2240,6 +2240,120 @@ export interface components {
              */
             rule: "band";
         };
+        /**
+         * Beads
+         * @description ``count`` grains of a diameter ``grain`` about each stone, ``over`` the girdle by so many mm; those of neighbours that
+         *     all but touch are one.
+         */
+        "Beads-Input": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
+            /**
+             * On
+             * @default true
+             */
+            on?: boolean;
+            /**
+             * Stones
+             * @default
+             */
+            stones?: string;
+            /**
+             * Clearance
+             * @default 0.02
+             */
+            clearance?: number;
+            /**
+             * Count
+             * @default 4
+             */
+            count?: number;
+            /**
+             * Grain
+             * @default 0.4
+             */
+            grain?: number;
+            /**
+             * Over
+             * @default 0.3
+             */
+            over?: number;
+            /**
+             * Turned
+             * @default 0
+             */
+            turned?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "beads";
+        };
+        /**
+         * Beads
+         * @description ``count`` grains of a diameter ``grain`` about each stone, ``over`` the girdle by so many mm; those of neighbours that
+         *     all but touch are one.
+         */
+        "Beads-Output": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
+            /**
+             * On
+             * @default true
+             */
+            on?: boolean;
+            /**
+             * Stones
+             * @default
+             */
+            stones?: string;
+            /**
+             * Clearance
+             * @default 0.02
+             */
+            clearance?: number;
+            /**
+             * Count
+             * @default 4
+             */
+            count?: number;
+            /**
+             * Grain
+             * @default 0.4
+             */
+            grain?: number;
+            /**
+             * Over
+             * @default 0.3
+             */
+            over?: number;
+            /**
+             * Turned
+             * @default 0
+             */
+            turned?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "beads";
+        };
         /** Begin */
         Begin: {
             /** Kind */
@@ -2327,6 +2441,148 @@ export interface components {
                 number,
                 number
             ] | null;
+        };
+        /**
+         * Bezel
+         * @description A ``wall`` that stands ``over`` the girdle, on its inside a ``ledge`` on which the stone rests; mm.
+         *
+         *     ``taper``: by how many degrees its outside narrows downwards. An "open" base lets light through, down to the far side of
+         *     the metal; a "closed" one leaves what the stone does not need. It stands in the metal where that lies below it, else it
+         *     ends ``depth`` mm below the girdle (0: a little below the stone).
+         */
+        "Bezel-Input": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
+            /**
+             * On
+             * @default true
+             */
+            on?: boolean;
+            /**
+             * Stones
+             * @default
+             */
+            stones?: string;
+            /**
+             * Clearance
+             * @default 0.02
+             */
+            clearance?: number;
+            /**
+             * Wall
+             * @default 0.5
+             */
+            wall?: number;
+            /**
+             * Over
+             * @default 0.5
+             */
+            over?: number;
+            /**
+             * Ledge
+             * @default 0.3
+             */
+            ledge?: number;
+            /**
+             * Taper
+             * @default 0
+             */
+            taper?: number;
+            /**
+             * Base
+             * @default closed
+             * @enum {string}
+             */
+            base?: "closed" | "open";
+            /**
+             * Depth
+             * @default 0
+             */
+            depth?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "bezel";
+        };
+        /**
+         * Bezel
+         * @description A ``wall`` that stands ``over`` the girdle, on its inside a ``ledge`` on which the stone rests; mm.
+         *
+         *     ``taper``: by how many degrees its outside narrows downwards. An "open" base lets light through, down to the far side of
+         *     the metal; a "closed" one leaves what the stone does not need. It stands in the metal where that lies below it, else it
+         *     ends ``depth`` mm below the girdle (0: a little below the stone).
+         */
+        "Bezel-Output": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
+            /**
+             * On
+             * @default true
+             */
+            on?: boolean;
+            /**
+             * Stones
+             * @default
+             */
+            stones?: string;
+            /**
+             * Clearance
+             * @default 0.02
+             */
+            clearance?: number;
+            /**
+             * Wall
+             * @default 0.5
+             */
+            wall?: number;
+            /**
+             * Over
+             * @default 0.5
+             */
+            over?: number;
+            /**
+             * Ledge
+             * @default 0.3
+             */
+            ledge?: number;
+            /**
+             * Taper
+             * @default 0
+             */
+            taper?: number;
+            /**
+             * Base
+             * @default closed
+             * @enum {string}
+             */
+            base?: "closed" | "open";
+            /**
+             * Depth
+             * @default 0
+             */
+            depth?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "bezel";
         };
         /**
          * Block
@@ -2694,7 +2950,7 @@ export interface components {
              */
             kind: "change-follower";
             /** Follower */
-            follower: components["schemas"]["Combine-Input"] | components["schemas"]["CutEdge-Input"] | components["schemas"]["Fillet-Input"] | components["schemas"]["Hollow-Input"] | components["schemas"]["MirrorBody-Input"] | components["schemas"]["RepeatAlong-Input"] | components["schemas"]["RepeatRound-Input"] | components["schemas"]["ScaleToSize-Input"] | components["schemas"]["Thickened-Input"] | components["schemas"]["Trim-Input"] | components["schemas"]["TrimBySheet-Input"];
+            follower: components["schemas"]["Beads-Input"] | components["schemas"]["Bezel-Input"] | components["schemas"]["Combine-Input"] | components["schemas"]["CutEdge-Input"] | components["schemas"]["Fillet-Input"] | components["schemas"]["Flush-Input"] | components["schemas"]["Hollow-Input"] | components["schemas"]["MirrorBody-Input"] | components["schemas"]["Prongs-Input"] | components["schemas"]["RepeatAlong-Input"] | components["schemas"]["RepeatRound-Input"] | components["schemas"]["ScaleToSize-Input"] | components["schemas"]["Thickened-Input"] | components["schemas"]["Trim-Input"] | components["schemas"]["TrimBySheet-Input"];
         };
         /**
          * ChangeReference
@@ -4423,6 +4679,88 @@ export interface components {
              * @enum {string}
              */
             kind: "flip";
+        };
+        /**
+         * Flush
+         * @description A seat of the stone's own form, open above; ``bright`` mm of the edge in the surface are cut off at 45 degrees.
+         */
+        "Flush-Input": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
+            /**
+             * On
+             * @default true
+             */
+            on?: boolean;
+            /**
+             * Stones
+             * @default
+             */
+            stones?: string;
+            /**
+             * Clearance
+             * @default 0.02
+             */
+            clearance?: number;
+            /**
+             * Bright
+             * @default 0.15
+             */
+            bright?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "flush";
+        };
+        /**
+         * Flush
+         * @description A seat of the stone's own form, open above; ``bright`` mm of the edge in the surface are cut off at 45 degrees.
+         */
+        "Flush-Output": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
+            /**
+             * On
+             * @default true
+             */
+            on?: boolean;
+            /**
+             * Stones
+             * @default
+             */
+            stones?: string;
+            /**
+             * Clearance
+             * @default 0.02
+             */
+            clearance?: number;
+            /**
+             * Bright
+             * @default 0.15
+             */
+            bright?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "flush";
         };
         /**
          * ForgetFaces
@@ -6688,7 +7026,7 @@ export interface components {
             /** Digest */
             digest: string;
             /** Followers */
-            followers: (components["schemas"]["Combine-Output"] | components["schemas"]["CutEdge-Output"] | components["schemas"]["Fillet-Output"] | components["schemas"]["Hollow-Output"] | components["schemas"]["MirrorBody-Output"] | components["schemas"]["RepeatAlong-Output"] | components["schemas"]["RepeatRound-Output"] | components["schemas"]["ScaleToSize-Output"] | components["schemas"]["Thickened-Output"] | components["schemas"]["Trim-Output"] | components["schemas"]["TrimBySheet-Output"])[];
+            followers: (components["schemas"]["Beads-Output"] | components["schemas"]["Bezel-Output"] | components["schemas"]["Combine-Output"] | components["schemas"]["CutEdge-Output"] | components["schemas"]["Fillet-Output"] | components["schemas"]["Flush-Output"] | components["schemas"]["Hollow-Output"] | components["schemas"]["MirrorBody-Output"] | components["schemas"]["Prongs-Output"] | components["schemas"]["RepeatAlong-Output"] | components["schemas"]["RepeatRound-Output"] | components["schemas"]["ScaleToSize-Output"] | components["schemas"]["Thickened-Output"] | components["schemas"]["Trim-Output"] | components["schemas"]["TrimBySheet-Output"])[];
             /**
              * Called
              * @description ids of followers to what they are called
@@ -6960,6 +7298,170 @@ export interface components {
                     number
                 ]
             ] | null;
+        };
+        /**
+         * Prongs
+         * @description ``count`` prongs of a ``wire`` (mm) ``over`` the girdle by so many mm, each leaning outwards by ``lean`` degrees.
+         *
+         *     "single", or "double": two beside one another at each place; "shared": those of neighbours that all but touch become one.
+         *     Tips are round, flat, or "claw": drawn to a point over the crown. ``rails`` (0 to 2) tie them together below the girdle.
+         *     ``turned`` degrees lay the first aside. A foot ends in the metal and never comes out below.
+         */
+        "Prongs-Input": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
+            /**
+             * On
+             * @default true
+             */
+            on?: boolean;
+            /**
+             * Stones
+             * @default
+             */
+            stones?: string;
+            /**
+             * Clearance
+             * @default 0.02
+             */
+            clearance?: number;
+            /**
+             * Count
+             * @default 4
+             */
+            count?: number;
+            /**
+             * Wire
+             * @default 0.8
+             */
+            wire?: number;
+            /**
+             * Over
+             * @default 0.5
+             */
+            over?: number;
+            /**
+             * Lean
+             * @default 0
+             */
+            lean?: number;
+            /**
+             * Way
+             * @default single
+             * @enum {string}
+             */
+            way?: "single" | "double" | "shared";
+            /**
+             * Tip
+             * @default round
+             * @enum {string}
+             */
+            tip?: "round" | "flat" | "claw";
+            /**
+             * Rails
+             * @default 0
+             */
+            rails?: number;
+            /**
+             * Turned
+             * @default 0
+             */
+            turned?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "prongs";
+        };
+        /**
+         * Prongs
+         * @description ``count`` prongs of a ``wire`` (mm) ``over`` the girdle by so many mm, each leaning outwards by ``lean`` degrees.
+         *
+         *     "single", or "double": two beside one another at each place; "shared": those of neighbours that all but touch become one.
+         *     Tips are round, flat, or "claw": drawn to a point over the crown. ``rails`` (0 to 2) tie them together below the girdle.
+         *     ``turned`` degrees lay the first aside. A foot ends in the metal and never comes out below.
+         */
+        "Prongs-Output": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
+            /**
+             * On
+             * @default true
+             */
+            on?: boolean;
+            /**
+             * Stones
+             * @default
+             */
+            stones?: string;
+            /**
+             * Clearance
+             * @default 0.02
+             */
+            clearance?: number;
+            /**
+             * Count
+             * @default 4
+             */
+            count?: number;
+            /**
+             * Wire
+             * @default 0.8
+             */
+            wire?: number;
+            /**
+             * Over
+             * @default 0.5
+             */
+            over?: number;
+            /**
+             * Lean
+             * @default 0
+             */
+            lean?: number;
+            /**
+             * Way
+             * @default single
+             * @enum {string}
+             */
+            way?: "single" | "double" | "shared";
+            /**
+             * Tip
+             * @default round
+             * @enum {string}
+             */
+            tip?: "round" | "flat" | "claw";
+            /**
+             * Rails
+             * @default 0
+             */
+            rails?: number;
+            /**
+             * Turned
+             * @default 0
+             */
+            turned?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "prongs";
         };
         /**
          * ReachBy
@@ -10449,6 +10951,136 @@ export interface components {
             kind: "ball";
         };
         /**
+         * Beads
+         * @description ``count`` grains of a diameter ``grain`` about each stone, ``over`` the girdle by so many mm; those of neighbours that
+         *     all but touch are one.
+         */
+        Beads: {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
+            /**
+             * On
+             * @default true
+             */
+            on?: boolean;
+            /**
+             * Stones
+             * @default
+             */
+            stones?: string;
+            /**
+             * Clearance
+             * @default 0.02
+             */
+            clearance?: number;
+            /**
+             * Count
+             * @default 4
+             */
+            count?: number;
+            /**
+             * Grain
+             * @default 0.4
+             */
+            grain?: number;
+            /**
+             * Over
+             * @default 0.3
+             */
+            over?: number;
+            /**
+             * Turned
+             * @default 0
+             */
+            turned?: number;
+            /**
+             * Kind
+             * @default beads
+             * @constant
+             */
+            kind: "beads";
+        };
+        /**
+         * Bezel
+         * @description A ``wall`` that stands ``over`` the girdle, on its inside a ``ledge`` on which the stone rests; mm.
+         *
+         *     ``taper``: by how many degrees its outside narrows downwards. An "open" base lets light through, down to the far side of
+         *     the metal; a "closed" one leaves what the stone does not need. It stands in the metal where that lies below it, else it
+         *     ends ``depth`` mm below the girdle (0: a little below the stone).
+         */
+        Bezel: {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
+            /**
+             * On
+             * @default true
+             */
+            on?: boolean;
+            /**
+             * Stones
+             * @default
+             */
+            stones?: string;
+            /**
+             * Clearance
+             * @default 0.02
+             */
+            clearance?: number;
+            /**
+             * Wall
+             * @default 0.5
+             */
+            wall?: number;
+            /**
+             * Over
+             * @default 0.5
+             */
+            over?: number;
+            /**
+             * Ledge
+             * @default 0.3
+             */
+            ledge?: number;
+            /**
+             * Taper
+             * @default 0
+             */
+            taper?: number;
+            /**
+             * Base
+             * @default closed
+             * @enum {string}
+             */
+            base?: "closed" | "open";
+            /**
+             * Depth
+             * @default 0
+             */
+            depth?: number;
+            /**
+             * Kind
+             * @default bezel
+             * @constant
+             */
+            kind: "bezel";
+        };
+        /**
          * Block
          * @description A box about its middle ``point``, with its edges along the axes; mm.
          */
@@ -10925,6 +11557,48 @@ export interface components {
              * @constant
              */
             kind: "fillet";
+        };
+        /**
+         * Flush
+         * @description A seat of the stone's own form, open above; ``bright`` mm of the edge in the surface are cut off at 45 degrees.
+         */
+        Flush: {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
+            /**
+             * On
+             * @default true
+             */
+            on?: boolean;
+            /**
+             * Stones
+             * @default
+             */
+            stones?: string;
+            /**
+             * Clearance
+             * @default 0.02
+             */
+            clearance?: number;
+            /**
+             * Bright
+             * @default 0.15
+             */
+            bright?: number;
+            /**
+             * Kind
+             * @default flush
+             * @constant
+             */
+            kind: "flush";
         };
         /**
          * Hollow
@@ -11530,6 +12204,89 @@ export interface components {
                 number,
                 number
             ];
+        };
+        /**
+         * Prongs
+         * @description ``count`` prongs of a ``wire`` (mm) ``over`` the girdle by so many mm, each leaning outwards by ``lean`` degrees.
+         *
+         *     "single", or "double": two beside one another at each place; "shared": those of neighbours that all but touch become one.
+         *     Tips are round, flat, or "claw": drawn to a point over the crown. ``rails`` (0 to 2) tie them together below the girdle.
+         *     ``turned`` degrees lay the first aside. A foot ends in the metal and never comes out below.
+         */
+        Prongs: {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
+            /**
+             * On
+             * @default true
+             */
+            on?: boolean;
+            /**
+             * Stones
+             * @default
+             */
+            stones?: string;
+            /**
+             * Clearance
+             * @default 0.02
+             */
+            clearance?: number;
+            /**
+             * Count
+             * @default 4
+             */
+            count?: number;
+            /**
+             * Wire
+             * @default 0.8
+             */
+            wire?: number;
+            /**
+             * Over
+             * @default 0.5
+             */
+            over?: number;
+            /**
+             * Lean
+             * @default 0
+             */
+            lean?: number;
+            /**
+             * Way
+             * @default single
+             * @enum {string}
+             */
+            way?: "single" | "double" | "shared";
+            /**
+             * Tip
+             * @default round
+             * @enum {string}
+             */
+            tip?: "round" | "flat" | "claw";
+            /**
+             * Rails
+             * @default 0
+             */
+            rails?: number;
+            /**
+             * Turned
+             * @default 0
+             */
+            turned?: number;
+            /**
+             * Kind
+             * @default prongs
+             * @constant
+             */
+            kind: "prongs";
         };
         /**
          * RectangularBrilliant

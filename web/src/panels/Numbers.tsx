@@ -74,7 +74,7 @@ export function Numbers({ tool }: { tool: Numbered }) {
     >
       <Stack direction="row" spacing={form ? 1 : 1.25} useFlexGap sx={{ alignItems: "center", flexWrap: "wrap", rowGap: 1.1 }}>
         <CardHead drawing={tool.icon}>{tool.name}</CardHead>
-        <FieldRow tool={tool} disabled={missing !== null} />
+        <FieldRow tool={tool} disabled={missing !== null && !tool.pointing} />
         {tool.is === "verb" && !missing && <Bars tool={tool} />}
         <Deeds tool={tool} ready={missing === null} />
       </Stack>

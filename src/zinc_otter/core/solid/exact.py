@@ -9,6 +9,7 @@ import manifold3d
 import numpy as np
 
 from zinc_otter.core.cage.plane import Vec, frame_along
+from zinc_otter.core.cage.topology import Floats
 from zinc_otter.core.errors import BadNumberError
 
 if TYPE_CHECKING:
@@ -46,7 +47,7 @@ class Cylinder:
         direction(self.along)
 
     def mesh(self, chord: float) -> manifold3d.Manifold:
-        made = manifold3d.Manifold.cylinder(self.height, self.radius, self.radius, _sides(self.radius, chord))
+        made = manifold3d.Manifold.cylinder(self.height, self.radius, self.radius, sides(self.radius, chord))
         return _placed(made, self.point, self.along)
 
     def shape(self) -> TopoDS_Shape:
@@ -77,7 +78,7 @@ class Cone:
 
     def mesh(self, chord: float) -> manifold3d.Manifold:
         widest = max(self.radius, self.top_radius)
-        made = manifold3d.Manifold.cylinder(self.height, self.radius, self.top_radius, _sides(widest, chord))
+        made = manifold3d.Manifold.cylinder(self.height, self.radius, self.top_radius, sides(widest, chord))
         return _placed(made, self.point, self.along)
 
     def shape(self) -> TopoDS_Shape:
@@ -114,7 +115,7 @@ class Ball:
         above_nothing(radius=self.radius)
 
     def mesh(self, chord: float) -> manifold3d.Manifold:
-        return manifold3d.Manifold.sphere(self.radius, _sides(self.radius, chord)).translate(self.point)
+        return manifold3d.Manifold.sphere(self.radius, sides(self.radius, chord)).translate(self.point)
 
     def shape(self) -> TopoDS_Shape:
         from OCP.BRepPrimAPI import BRepPrimAPI_MakeSphere
@@ -166,14 +167,19 @@ def _moved_foot(body: B, by: float, **radii: float) -> B | None:
     return replace(body, point=(float(x), float(y), float(z)), height=height, **radii)  # type: ignore[arg-type]
 
 
-def _sides(radius: float, chord: float) -> int:
+def sides(radius: float, chord: float) -> int:
     """How many sides keep a circle's chords within ``chord`` mm; a multiple of four."""
     angle = np.arccos(np.clip(1 - chord / radius, 0.0, 1.0))
     return int(np.clip(4 * np.ceil(np.pi / max(angle, 1e-3) / 4), 24, 720))
 
 
 def _placed(made: manifold3d.Manifold, point: Vec, along: Vec) -> manifold3d.Manifold:
-    return made.transform(np.column_stack([frame_along(along), np.asarray(point)]))
+    return made.transform(frame_at(point, along))
+
+
+def frame_at(point: Vec, along: Vec) -> Floats:
+    """(3, 4) what takes z to a direction and the origin to a point."""
+    return np.column_stack([frame_along(along), np.asarray(point)])
 
 
 def _axes(point: Vec, along: Vec) -> Any:

@@ -3,26 +3,36 @@
 from __future__ import annotations
 
 import hashlib
-from collections.abc import Iterable, Mapping
+from collections.abc import Iterable, Mapping, Sequence
 from dataclasses import dataclass, field, replace
 from functools import cached_property
 from typing import Any
 
 from zinc_otter.core.cage.cage import Cage
+from zinc_otter.core.cage.topology import Floats
 from zinc_otter.core.errors import NOWHERE, CoreError, Place, read_place
 from zinc_otter.core.solid.enclosing import require_closed, require_outside_out
 from zinc_otter.core.solid.followers.base import Follower, WaitsError
+from zinc_otter.core.stone.stone import Stone
 
 
 @dataclass(frozen=True, eq=False)
 class Recipe:
-    """``followers`` are in order; ``others`` are recipes of other pieces by id, ``solids`` imported STEP files by asset."""
+    """``followers`` are in order; ``others`` are recipes of other pieces by id, ``solids`` imported STEP files by asset,
+    ``stones`` what lies where (k, 4, 4) of pieces of stones."""
 
     name: str
     cage: Cage
     followers: tuple[Follower, ...] = ()
     others: Mapping[str, Recipe] = field(default_factory=dict)
     solids: Mapping[str, bytes] = field(default_factory=dict)
+    stones: Mapping[str, Sequence[tuple[Stone, Floats]]] = field(default_factory=dict)
+
+    def stones_of(self, piece: str) -> Sequence[tuple[Stone, Floats]]:
+        """Raises WaitsError for a piece that is gone, or has no stones."""
+        if not self.stones.get(piece):
+            raise WaitsError("The stones that it holds are gone.")
+        return self.stones[piece]
 
     def first(self, count: int) -> Recipe:
         """The same with the first so many followers only."""
@@ -47,6 +57,8 @@ class Recipe:
         parts = [self.cage.digest]
         parts += [repr(replace(follower, name="")) for follower in self.followers if follower.on]
         parts += [f"{key}:{other.digest}" for key, other in sorted(self.others.items())]
+        for key, laid in sorted(self.stones.items()):
+            parts += [f"{key}:{stone!r}:{hashlib.sha256(motions.tobytes()).hexdigest()}" for stone, motions in laid]
         return hashlib.sha256("\n".join(parts).encode()).hexdigest()
 
 

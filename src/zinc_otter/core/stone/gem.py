@@ -77,6 +77,30 @@ class Gem:
         return float(self.points[:, 2].min()), float(self.points[:, 2].max())
 
     @cached_property
+    def profile(self) -> tuple[tuple[float, float], ...]:
+        """(z, share) from below: at no height does it reach further than that share of its outline.
+
+        The shares' upper hull over all corners: since a stone is convex, nothing of it lies outside.
+        """
+        o = self.outline
+        side = np.roll(o, -1, axis=0) - o
+        n = np.column_stack([side[:, 1], -side[:, 0]])
+        reach = (n * o).sum(axis=1)
+        share = (self.points[:, :2] @ n.T / reach).max(axis=1)
+        kept: list[tuple[float, float]] = []
+        for z, s in sorted(zip(self.points[:, 2].tolist(), share.tolist(), strict=True)):
+            if kept and z - kept[-1][0] < SAME:
+                kept[-1] = (kept[-1][0], max(kept[-1][1], s))
+            else:
+                kept.append((z, max(s, 0.0)))
+        hull: list[tuple[float, float]] = []
+        for z, s in kept:
+            while len(hull) > 1 and _is_below(hull[-2], hull[-1], (z, s)):
+                hull.pop()
+            hull.append((z, s))
+        return tuple(hull)
+
+    @cached_property
     def tilts(self) -> Floats:
         """(f,) degrees between each facet and the plane of the girdle: 90 at the girdle, crown and pavilion below that."""
         return np.degrees(np.arctan2(np.hypot(self.normals[:, 0], self.normals[:, 1]), np.abs(self.normals[:, 2])))
@@ -187,3 +211,8 @@ def _around(points: Floats, on: Ints, normal: Floats) -> Ints:
     v = np.cross(normal, u)
     away = points[on] - middle
     return np.asarray(on[np.argsort(np.arctan2(away @ v, away @ u))])
+
+
+def _is_below(a: tuple[float, float], b: tuple[float, float], c: tuple[float, float]) -> bool:
+    """Whether b lies on or below the line from a to c."""
+    return (b[1] - a[1]) * (c[0] - a[0]) <= (c[1] - a[1]) * (b[0] - a[0]) + 1e-9

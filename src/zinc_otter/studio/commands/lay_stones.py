@@ -19,7 +19,6 @@ from zinc_otter.studio.commands.labelled import labelled
 from zinc_otter.studio.design import Design
 from zinc_otter.studio.growths import AnyStoneCut
 
-
 _MATERIALS = {one.id: one.name for one in STONE_MATERIALS}
 
 

@@ -10,14 +10,16 @@ type Kind = AnyFollower["kind"];
 type Of<K extends Kind> = Extract<AnyFollower, { kind: K }>;
 
 type Given<F extends Fields, K extends Kind> = Pick<VerbOf<F>, "id" | "name" | "order" | "icon" | "hint" | "fields"> &
-  Partial<Pick<VerbOf<F>, "also" | "shown" | "below" | "grips" | "pointing" | "moreWords" | "typed">> & {
+  Partial<Pick<VerbOf<F>, "also" | "shown" | "below" | "grips" | "pointing" | "moreWords" | "typed" | "section" | "missing">> & {
     kinds: readonly K[];
+    /** The piece that it is to work on, where that is not the one in hand. */
+    on?(context: Context): PieceState | null;
     /** The follower for these values, or null while they make none. */
     make(values: ValuesOf<F>, piece: PieceState, context: Context): Omit<Of<K>, "id" | "name" | "on"> | null;
     read(follower: Of<K>, context: Context): Partial<ValuesOf<F>>;
   };
 
-export function followerTool<const F extends Fields, const K extends Kind>({ kinds, make, read, ...given }: Given<F, K>): Tool {
+export function followerTool<const F extends Fields, const K extends Kind>({ kinds, make, read, on = ({ piece }) => piece, ...given }: Given<F, K>): Tool {
   return verb<F>({
     station: "make",
     section: "Followers",
@@ -29,7 +31,8 @@ export function followerTool<const F extends Fields, const K extends Kind>({ kin
     follows: [...kinds],
     reads: (follower, context) => read(follower as Of<K>, context),
     command(values, context) {
-      const { piece, editing } = context;
+      const { editing } = context;
+      const piece = on(context);
       const made = piece && make(values, piece, context);
       if (!piece || !made) return null;
       if (editing?.piece === piece.id) {

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Callable
+from collections.abc import Callable, Sequence
 from dataclasses import astuple, dataclass
 from typing import TYPE_CHECKING, ClassVar
 
@@ -12,7 +12,10 @@ from zinc_otter.core.cage.cage import LARGEST_LENGTH, Cage
 from zinc_otter.core.cage.topology import Floats, Ints
 from zinc_otter.core.errors import BadNumberError, CoreError
 from zinc_otter.core.numbers_of import numbers_of
+from zinc_otter.core.proof.rays import Rays
+from zinc_otter.core.remark import Remark
 from zinc_otter.core.solid.mesh.body import MeshBody, Name
+from zinc_otter.core.stone.stone import Stone
 
 if TYPE_CHECKING:
     from zinc_otter.core.solid.kernel.shape import NamedShape
@@ -68,6 +71,16 @@ class OnKernel:
 
 
 @dataclass(frozen=True)
+class Measured:
+    """What a follower can ask of the body that it is to work on, and of stones that are laid on it: the ``size`` (3,) in mm,
+    ``rays`` through it, and by the id of their piece the ``stones`` with where they lie (k, 4, 4) each."""
+
+    size: Callable[[], Floats]
+    rays: Callable[[], Rays]
+    stones: Callable[[str], Sequence[tuple[Stone, Floats]]]
+
+
+@dataclass(frozen=True)
 class Follower:
     """One step. ``id`` is its name for what refers to it; ``name`` is for people; one that is not ``on`` is passed over."""
 
@@ -119,9 +132,21 @@ class Follower:
         """Its work on a B-rep; called in a worker process. Raises WaitsError, CoreError."""
         raise NotImplementedError
 
-    def measured(self, size: Callable[[], Floats]) -> Follower:
-        """The follower with what it takes from the body's extent (3,) settled: a body further in is treated alike."""
+    @property
+    def set_stones(self) -> tuple[str, ...]:
+        """The pieces of stones that it holds."""
+        return ()
+
+    def measured(self, of: Measured) -> Follower:
+        """The follower with what it takes from the body and its stones settled: a body further in is treated alike.
+
+        Raises WaitsError, CoreError.
+        """
         return self
+
+    def judged(self, made: MeshBody) -> Remark | None:
+        """What is to be said of what it made, once it is there."""
+        return None
 
     @property
     def scale(self) -> float:

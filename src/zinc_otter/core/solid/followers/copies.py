@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Callable, Sequence
+from collections.abc import Sequence
 from dataclasses import dataclass
 from typing import TYPE_CHECKING, ClassVar, Literal
 
@@ -17,7 +17,7 @@ from zinc_otter.core.cage.symmetry import mirrored_copy
 from zinc_otter.core.cage.topology import Floats
 from zinc_otter.core.errors import BadNumberError, BadSelectionError
 from zinc_otter.core.solid.exact import above_nothing, direction
-from zinc_otter.core.solid.followers.base import PIECE, Follower, NameOf, OnKernel, OnMesh
+from zinc_otter.core.solid.followers.base import PIECE, Follower, Measured, NameOf, OnKernel, OnMesh
 from zinc_otter.core.solid.mesh.body import MeshBody, together
 from zinc_otter.core.words import millimetres
 
@@ -227,12 +227,13 @@ class ScaleToSize(Follower):
     def deed(self, name_of: NameOf) -> str:
         return f"Scale {name_of(PIECE)} to {millimetres(self.length)}"
 
-    def measured(self, size: Callable[[], Floats]) -> Follower:
+    def measured(self, of: Measured) -> Follower:
         if self.measure == "distance":
             assert self.ends is not None
             now = float(np.linalg.norm(np.subtract(*self.ends)))
         else:
-            now = float(size().max() if self.measure == "longest" else size()["xyz".index(self.measure)])
+            size = of.size()
+            now = float(size.max() if self.measure == "longest" else size["xyz".index(self.measure)])
         return Scaled(self.id, self.name, True, self.about, self.length / now)
 
 

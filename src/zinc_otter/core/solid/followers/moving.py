@@ -54,8 +54,10 @@ def similarity_between(before: Floats, after: Floats) -> Floats | None:
 def taken_along(follower: F, matrix: Floats) -> F:
     """The follower where its piece went: points moved, directions turned, lengths scaled.
 
-    A block keeps its sides along the axes. A number that would become too large leaves the follower as it was.
+    A block keeps its sides along the axes; a setting is as large as its stones are. A number that would become too large leaves the follower as it was.
     """
+    if follower.set_stones:
+        return follower
     try:
         made: F = _moved(follower, matrix, float(np.cbrt(abs(np.linalg.det(matrix[:3, :3])))))
     except BadNumberError:

@@ -64,8 +64,22 @@ def all_fused(body: NamedShape, motions: Sequence[Floats]) -> NamedShape:
     return NamedShape(compound([solid for part in done for solid in solids_of(part.shape)]), names)
 
 
+def fused_with(body: NamedShape, parts: Sequence[NamedShape]) -> NamedShape:
+    """The body and many parts as one, in one go. Raises KernelError."""
+    return _at_once(BRepAlgoAPI_Fuse(), [body, *parts]) if parts else body
+
+
+def cut_with(body: NamedShape, parts: Sequence[NamedShape]) -> NamedShape:
+    """The body less many parts, in one go. Raises KernelError."""
+    return _at_once(BRepAlgoAPI_Cut(), [body, *parts]) if parts else body
+
+
 def _fused_at_once(parts: Sequence[NamedShape]) -> NamedShape:
-    operation = BRepAlgoAPI_Fuse()
+    return _at_once(BRepAlgoAPI_Fuse(), parts)
+
+
+def _at_once(operation: Any, parts: Sequence[NamedShape]) -> NamedShape:
+    """An operation of the first part with all others."""
     arguments, tools = List_TopoDS_Shape(), List_TopoDS_Shape()
     arguments.Append(parts[0].shape)
     for part in parts[1:]:

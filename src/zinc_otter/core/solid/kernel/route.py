@@ -11,14 +11,15 @@ from OCP.TopoDS import TopoDS_Shape
 from zinc_otter.core.cage.cage import Cage
 from zinc_otter.core.errors import KernelError
 from zinc_otter.core.proof.crossing import crossing_faces
+from zinc_otter.core.proof.rays import Rays
 from zinc_otter.core.solid.brep import build_solid
 from zinc_otter.core.solid.fitting import fit_patches
-from zinc_otter.core.solid.followers.base import PIECE, Follower, OnKernel, WaitsError
+from zinc_otter.core.solid.followers.base import PIECE, Follower, Measured, OnKernel, WaitsError
 from zinc_otter.core.solid.imported import step_of
 from zinc_otter.core.solid.kernel.check import accepted, exact_volume, near_volume, vouched_for
 from zinc_otter.core.solid.kernel.limits import Limited, unlimited
 from zinc_otter.core.solid.kernel.operations import offset_solid
-from zinc_otter.core.solid.kernel.shape import NamedShape, extent, one_name, reach_of
+from zinc_otter.core.solid.kernel.shape import NamedShape, extent, joined_triangles, one_name, reach_of, triangulated
 from zinc_otter.core.solid.mesh.route import Done, Made, sentence
 from zinc_otter.core.solid.patches import Patches
 from zinc_otter.core.solid.recipe import Note, Recipe, as_solid, in_order
@@ -166,13 +167,19 @@ class _Maker:
         body = one_name(build_solid(fit_patches(cage)), PIECE)
         for follower in followers:
             before = body
-            settled = follower.measured(lambda: extent(before))  # noqa: B023
+            of = Measured(lambda: extent(before), lambda: _rays(before), self.recipe.stones_of)  # noqa: B023
             try:
+                settled = follower.measured(of)
                 body = settled.on_kernel(before, self.given(cage, before, tuple(done)))
             except WaitsError:
                 continue
             done.append(settled)
         return body
+
+
+def _rays(body: NamedShape) -> Rays:
+    made = triangulated(body, 3e-4 * reach_of(body))
+    return Rays(*joined_triangles(body, made))
 
 
 def _refuse_crossing(cage: Cage, what: str = "The form") -> None:

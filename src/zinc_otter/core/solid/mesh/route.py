@@ -9,8 +9,9 @@ import numpy as np
 
 from zinc_otter.core.cage.cage import Cage
 from zinc_otter.core.cage.topology import Floats, Ints
-from zinc_otter.core.errors import CoreError, UncheckedError
-from zinc_otter.core.solid.followers.base import PIECE, Follower, OnMesh, WaitsError
+from zinc_otter.core.errors import NOWHERE, CoreError, UncheckedError
+from zinc_otter.core.proof.rays import Rays
+from zinc_otter.core.solid.followers.base import PIECE, Follower, Measured, OnMesh, WaitsError
 from zinc_otter.core.solid.imported import body_of
 from zinc_otter.core.solid.mesh.body import MeshBody, mesh_body
 from zinc_otter.core.solid.recipe import Note, Recipe, as_solid, in_order
@@ -79,7 +80,7 @@ def made_of_triangles(
         progress(i / len(followers), f"{follower.called} on triangles")
         before = body
         try:
-            settled = follower.measured(lambda: before.size)  # noqa: B023
+            settled = follower.measured(Measured(lambda: before.size, lambda: _rays(before), recipe.stones_of))  # noqa: B023
             so_far = recipe.first(recipe.followers.index(follower) + 1)
             body = kept((so_far.digest, most_quads, budget, chord), lambda: _worked(settled, before, at))  # noqa: B023
         except WaitsError as error:
@@ -88,9 +89,15 @@ def made_of_triangles(
             unchecked = isinstance(error, UncheckedError)
             notes.append(Note(follower.id, "failed", sentence(follower, error), error.place, unchecked))
         else:
-            notes.append(Note(follower.id, "done", _without_effect(settled, before, body)))
+            said = settled.judged(body)
+            words = _without_effect(settled, before, body) if said is None else said.words
+            notes.append(Note(follower.id, "done", words, NOWHERE if said is None else said.place))
             done[follower.id] = Done(settled, before.volume, body.volume)
     return Made(body, in_order(recipe, notes), done)
+
+
+def _rays(body: MeshBody) -> Rays:
+    return Rays(body.mesh.points, body.mesh.triangles)
 
 
 def _without_effect(follower: Follower, before: MeshBody, after: MeshBody) -> str:
