@@ -16,6 +16,7 @@ from fastapi import APIRouter, WebSocket, WebSocketDisconnect
 from pydantic import ValidationError
 
 from zinc_otter.api.bodies import FINE, QUICK, BodyTeller
+from zinc_otter.api.bores import told_bores
 from zinc_otter.api.clearance import clearances
 from zinc_otter.api.curve_schemas import AskedOf
 from zinc_otter.api.curves import curves_of
@@ -293,6 +294,7 @@ class _Channel:
         shown["clearances"] = clearances(design, self._view.surfaces, self._room.meshes, settled)
         between_stones, shown["stones"] = told_stones(design, self._room.gaps, settled)
         shown["gaps"] = self._room.gaps.of(design, settled, self._gaps) + between_stones
+        shown["bores"] = told_bores(design, self._room.gaps, settled)
         bends = self._bends(design)
         if bends is not None:
             shown["curves"] = bends

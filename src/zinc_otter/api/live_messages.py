@@ -265,6 +265,16 @@ class ShownStones(TypedDict):
     says: list[str]
 
 
+class ShownBore(TypedDict):
+    """The widest cylinder that goes through a piece: mm, its axis, and its size by the systems of rings."""
+
+    piece: str
+    diameter: float
+    point: Xyz
+    along: Xyz
+    words: str
+
+
 class ShownCurve(TypedDict):
     """A curve on a piece's surface, and at each of its points the curvature vector in 1/mm."""
 
@@ -284,6 +294,7 @@ class Shown(TypedDict):
     clearances: NotRequired[list[Near]]
     gaps: NotRequired[list[ShownGap]]
     stones: NotRequired[list[ShownStones]]
+    bores: NotRequired[list[ShownBore]]
     curves: NotRequired[list[ShownCurve]]
     weights: NotRequired[Weights | None]
 

@@ -9,6 +9,7 @@ from typing import Any, Literal
 
 from zinc_otter.core.errors import BadNumberError
 from zinc_otter.core.gauges import number_drill, wire_gauge
+from zinc_otter.core.ring_sizes import ring_size
 
 Asked = Literal["length", "angle", "share", "number"]
 """What a field holds: mm, degrees, per cent, or a plain number."""
@@ -50,7 +51,7 @@ def read_number(text: str, asked: Asked, unit: str = "mm") -> float:
     a length. ``1 3/8 in`` is one and three eighths. A share may be a ratio: ``1:3`` parts one to three, which is 25 %.
     It knows powers (``2^3``, ``5²``), ``pi``, ``sqrt``, ``abs``, and ``sin``, ``cos``, ``tan`` and their inverses, for
     which a bare number is in degrees. ``20 ga`` is the diameter of American wire gauge 20, ``60 drill`` that of a number
-    drill. Raises BadNumberError saying what is wrong.
+    drill, ``US 7`` the bore of a ring (see :mod:`ring_sizes`). Raises BadNumberError saying what is wrong.
 
     >>> read_number("3/8 in", "length"), read_number("360/12", "angle"), read_number("1 + 1 mm", "length", "cm")
     (9.525, 30.0, 11.0)
@@ -59,6 +60,8 @@ def read_number(text: str, asked: Asked, unit: str = "mm") -> float:
     """
     if len(text) > LONGEST:
         raise BadNumberError(f"An expression has at most {LONGEST} characters; this one has {len(text)}.")
+    if asked == "length" and (bore := ring_size(text)) is not None:
+        return bore
     if asked == "share" and text.count(":") == 1:
         one, other = (_Reader(part, "number", unit).value() for part in text.split(":"))
         if one < 0 or other < 0 or not 0 < one + other < math.inf:

@@ -79,6 +79,21 @@ export const parameters = {
     mirrored: {"label":"Mirrored","initial":"no","words":[["no","no"],["x","across x"],["y","across y"],["z","across z"]]},
     diameter: {"label":"Diameter","unit":"mm","step":1,"above":0,"max":1000000},
   },
+  "add-ring": {
+    stands: {"label":"Stands along","initial":"z","words":[["z","z"],["x","x"],["y","y"]]},
+    size_of: {"label":"Sizes of","initial":"cage","words":[["surface","smooth surface"],["cage","control cage"]]},
+    keep: {"label":"Keep","initial":"whole","words":[["whole","the whole"],["x","x side of a mirror"],["y","y side of a mirror"],["z","z side of a mirror"]]},
+    half: {"label":"Sizes hold","initial":"mirrored","words":[["mirrored","once mirrored"],["alone","for the open half"]]},
+    mirrored: {"label":"Mirrored","initial":"no","words":[["no","no"],["x","across x"],["y","across y"],["z","across z"]]},
+    bore: {"label":"Bore","unit":"mm","step":0.1,"initial":17.3,"above":0,"max":1000000,"help":"or a size: US 7, ISO 54, UK N, JP 14"},
+    width: {"label":"Width","unit":"mm","step":0.25,"initial":4,"above":0,"max":1000000},
+    thickness: {"label":"Thickness","unit":"mm","step":0.1,"initial":1.8,"above":0,"max":1000000},
+    profile: {"label":"Profile","initial":"D","words":[["flat","flat"],["court","court: domed inside and out"],["D","D: flat inside, domed outside"],["comfort","comfort: domed inside, flat outside"],["knife","knife edge"],["wire","round wire"]]},
+    around: {"label":"Faces around","unit":"","step":2,"initial":16,"min":1,"max":10000,"whole":true},
+    low_width: {"label":"Width below","unit":"mm","step":0.25,"above":0,"max":1000000},
+    low_thickness: {"label":"Thickness below","unit":"mm","step":0.1,"above":0,"max":1000000},
+    shoulder: {"label":"Shoulder","unit":"","step":0.1,"initial":1,"min":0.2,"max":5},
+  },
   "add-sphere": {
     stands: {"label":"Stands along","initial":"z","words":[["z","z"],["x","x"],["y","y"]]},
     size_of: {"label":"Sizes of","initial":"cage","words":[["surface","smooth surface"],["cage","control cage"]]},
@@ -218,6 +233,9 @@ export const parameters = {
     way: {"label":"Begin from","initial":"cut","words":[["cut","a whole, cut at the plane"],["follow","a whole, the other side follows"],["open","an open half"],["second","a second piece that follows"]]},
     keep: {"label":"Keep","initial":"positive","words":[["positive","the + side"],["negative","the − side"]]},
     tolerance: {"label":"Drawn in within","unit":"mm","step":0.1,"initial":0.5,"min":0,"max":1000000},
+  },
+  "move-bore": {
+    diameter: {"label":"Bore","unit":"mm","step":0.1,"above":0,"max":1000000,"help":"or a size: US 7, ISO 54, UK N, JP 14"},
   },
   "move-each": {
     distance: {"label":"Distance","unit":"mm","step":0.5,"min":-1000000,"max":1000000},

@@ -1561,7 +1561,7 @@ export interface components {
              */
             kind: "add-follower";
             /** Follower */
-            follower: components["schemas"]["Beads-Input"] | components["schemas"]["Bezel-Input"] | components["schemas"]["Combine-Input"] | components["schemas"]["CutEdge-Input"] | components["schemas"]["Fillet-Input"] | components["schemas"]["Flush-Input"] | components["schemas"]["Hollow-Input"] | components["schemas"]["MirrorBody-Input"] | components["schemas"]["Prongs-Input"] | components["schemas"]["RepeatAlong-Input"] | components["schemas"]["RepeatRound-Input"] | components["schemas"]["ScaleToSize-Input"] | components["schemas"]["Thickened-Input"] | components["schemas"]["Trim-Input"] | components["schemas"]["TrimBySheet-Input"];
+            follower: components["schemas"]["Beads-Input"] | components["schemas"]["Bezel-Input"] | components["schemas"]["Combine-Input"] | components["schemas"]["CutEdge-Input"] | components["schemas"]["Fillet-Input"] | components["schemas"]["FitBore-Input"] | components["schemas"]["Flush-Input"] | components["schemas"]["Hollow-Input"] | components["schemas"]["MirrorBody-Input"] | components["schemas"]["Prongs-Input"] | components["schemas"]["RepeatAlong-Input"] | components["schemas"]["RepeatRound-Input"] | components["schemas"]["ScaleToSize-Input"] | components["schemas"]["Thickened-Input"] | components["schemas"]["Trim-Input"] | components["schemas"]["TrimBySheet-Input"];
             /** Before */
             before?: string | null;
         };
@@ -1791,6 +1791,103 @@ export interface components {
                 number,
                 number
             ];
+        };
+        /**
+         * AddRing
+         * @description A ring of a ``bore``, which is that of its smooth surface; ``around`` is its count of faces, an even one.
+         *
+         *     Width and thickness are those of the surface at the top (+y of its own), and at the bottom where they differ there.
+         */
+        AddRing: {
+            /**
+             * Name
+             * @default Ring
+             */
+            name?: string;
+            /**
+             * Centre
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            centre?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Stands
+             * @default z
+             * @enum {string}
+             */
+            stands?: "x" | "y" | "z";
+            /**
+             * Size Of
+             * @default cage
+             * @enum {string}
+             */
+            size_of?: "surface" | "cage";
+            /**
+             * Keep
+             * @default whole
+             * @enum {string}
+             */
+            keep?: "whole" | "x" | "y" | "z";
+            /**
+             * Half
+             * @default mirrored
+             * @enum {string}
+             */
+            half?: "mirrored" | "alone";
+            /**
+             * Mirrored
+             * @default no
+             * @enum {string}
+             */
+            mirrored?: "no" | "x" | "y" | "z";
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "add-ring";
+            /**
+             * Bore
+             * @description or a size: US 7, ISO 54, UK N, JP 14
+             * @default 17.3
+             */
+            bore?: number;
+            /**
+             * Width
+             * @default 4
+             */
+            width?: number;
+            /**
+             * Thickness
+             * @default 1.8
+             */
+            thickness?: number;
+            /**
+             * Profile
+             * @default D
+             * @enum {string}
+             */
+            profile?: "flat" | "court" | "D" | "comfort" | "knife" | "wire";
+            /**
+             * Around
+             * @default 16
+             */
+            around?: number;
+            /** Low Width */
+            low_width?: number | null;
+            /** Low Thickness */
+            low_thickness?: number | null;
+            /**
+             * Shoulder
+             * @default 1
+             */
+            shoulder?: number;
         };
         /**
          * AddSphere
@@ -2950,7 +3047,7 @@ export interface components {
              */
             kind: "change-follower";
             /** Follower */
-            follower: components["schemas"]["Beads-Input"] | components["schemas"]["Bezel-Input"] | components["schemas"]["Combine-Input"] | components["schemas"]["CutEdge-Input"] | components["schemas"]["Fillet-Input"] | components["schemas"]["Flush-Input"] | components["schemas"]["Hollow-Input"] | components["schemas"]["MirrorBody-Input"] | components["schemas"]["Prongs-Input"] | components["schemas"]["RepeatAlong-Input"] | components["schemas"]["RepeatRound-Input"] | components["schemas"]["ScaleToSize-Input"] | components["schemas"]["Thickened-Input"] | components["schemas"]["Trim-Input"] | components["schemas"]["TrimBySheet-Input"];
+            follower: components["schemas"]["Beads-Input"] | components["schemas"]["Bezel-Input"] | components["schemas"]["Combine-Input"] | components["schemas"]["CutEdge-Input"] | components["schemas"]["Fillet-Input"] | components["schemas"]["FitBore-Input"] | components["schemas"]["Flush-Input"] | components["schemas"]["Hollow-Input"] | components["schemas"]["MirrorBody-Input"] | components["schemas"]["Prongs-Input"] | components["schemas"]["RepeatAlong-Input"] | components["schemas"]["RepeatRound-Input"] | components["schemas"]["ScaleToSize-Input"] | components["schemas"]["Thickened-Input"] | components["schemas"]["Trim-Input"] | components["schemas"]["TrimBySheet-Input"];
         };
         /**
          * ChangeReference
@@ -3232,7 +3329,7 @@ export interface components {
             /** Revision */
             revision: number;
             /** Command */
-            command: components["schemas"]["AddBox"] | components["schemas"]["AddCage"] | components["schemas"]["AddCapsule"] | components["schemas"]["AddComponent"] | components["schemas"]["AddCone"] | components["schemas"]["AddCurve"] | components["schemas"]["AddCurves"] | components["schemas"]["AddCylinder"] | components["schemas"]["AddFollower"] | components["schemas"]["AddLoop"] | components["schemas"]["AddPicture"] | components["schemas"]["AddPlane"] | components["schemas"]["AddPoledSphere"] | components["schemas"]["AddSphere"] | components["schemas"]["AddTorus"] | components["schemas"]["AddTube"] | components["schemas"]["AgreeNormals"] | components["schemas"]["Attract"] | components["schemas"]["Bend"] | components["schemas"]["Bridge"] | components["schemas"]["Chamfer"] | components["schemas"]["ChangeFollower"] | components["schemas"]["ChangeReference"] | components["schemas"]["Circle"] | components["schemas"]["CloseCurve"] | components["schemas"]["Collapse"] | components["schemas"]["ColourPiece"] | components["schemas"]["CreaseLike"] | components["schemas"]["Delete"] | components["schemas"]["DeletePiece"] | components["schemas"]["DeleteReference"] | components["schemas"]["Detach"] | components["schemas"]["DrawCurve"] | components["schemas"]["DrawWire"] | components["schemas"]["DuplicatePiece"] | components["schemas"]["Extrude"] | components["schemas"]["ExtrudeAlong"] | components["schemas"]["Fill"] | components["schemas"]["FillDrawn"] | components["schemas"]["FillOutline"] | components["schemas"]["Flatten"] | components["schemas"]["Flip"] | components["schemas"]["ForgetFaces"] | components["schemas"]["GroupPieces"] | components["schemas"]["Grow"] | components["schemas"]["Heal"] | components["schemas"]["Inset"] | components["schemas"]["JoinCurves"] | components["schemas"]["JoinPieces"] | components["schemas"]["KeepVariant"] | components["schemas"]["Knife"] | components["schemas"]["LayFace"] | components["schemas"]["LayStones"] | components["schemas"]["LetBack"] | components["schemas"]["LineUp"] | components["schemas"]["LockPiece"] | components["schemas"]["MakeIndependent"] | components["schemas"]["MakeVariant"] | components["schemas"]["MeasurePicture"] | components["schemas"]["Mirror"] | components["schemas"]["Move"] | components["schemas"]["MoveAlongNormal"] | components["schemas"]["MoveEach"] | components["schemas"]["NameFaces"] | components["schemas"]["OffsetCurve"] | components["schemas"]["OrderFollowers"] | components["schemas"]["OrderPiece"] | components["schemas"]["PartCurve"] | components["schemas"]["PlaceComponent"] | components["schemas"]["PlacePicture"] | components["schemas"]["Regrow"] | components["schemas"]["Relax"] | components["schemas"]["Remove"] | components["schemas"]["RemoveFollower"] | components["schemas"]["RenamePiece"] | components["schemas"]["RepeatAround"] | components["schemas"]["Resample"] | components["schemas"]["ResampleCurve"] | components["schemas"]["ScaleCreases"] | components["schemas"]["SetCorner"] | components["schemas"]["SetCrease"] | components["schemas"]["ShowPiece"] | components["schemas"]["SizeBy"] | components["schemas"]["Slide"] | components["schemas"]["SpaceEvenly"] | components["schemas"]["Spin"] | components["schemas"]["SplitParts"] | components["schemas"]["Straighten"] | components["schemas"]["TakeCurve"] | components["schemas"]["TakeImageOut"] | components["schemas"]["Taper"] | components["schemas"]["Thicken"] | components["schemas"]["Turn"] | components["schemas"]["TurnCurve"] | components["schemas"]["Twist"] | components["schemas"]["Weld"] | components["schemas"]["Zip"];
+            command: components["schemas"]["AddBox"] | components["schemas"]["AddCage"] | components["schemas"]["AddCapsule"] | components["schemas"]["AddComponent"] | components["schemas"]["AddCone"] | components["schemas"]["AddCurve"] | components["schemas"]["AddCurves"] | components["schemas"]["AddCylinder"] | components["schemas"]["AddFollower"] | components["schemas"]["AddLoop"] | components["schemas"]["AddPicture"] | components["schemas"]["AddPlane"] | components["schemas"]["AddPoledSphere"] | components["schemas"]["AddRing"] | components["schemas"]["AddSphere"] | components["schemas"]["AddTorus"] | components["schemas"]["AddTube"] | components["schemas"]["AgreeNormals"] | components["schemas"]["Attract"] | components["schemas"]["Bend"] | components["schemas"]["Bridge"] | components["schemas"]["Chamfer"] | components["schemas"]["ChangeFollower"] | components["schemas"]["ChangeReference"] | components["schemas"]["Circle"] | components["schemas"]["CloseCurve"] | components["schemas"]["Collapse"] | components["schemas"]["ColourPiece"] | components["schemas"]["CreaseLike"] | components["schemas"]["Delete"] | components["schemas"]["DeletePiece"] | components["schemas"]["DeleteReference"] | components["schemas"]["Detach"] | components["schemas"]["DrawCurve"] | components["schemas"]["DrawWire"] | components["schemas"]["DuplicatePiece"] | components["schemas"]["Extrude"] | components["schemas"]["ExtrudeAlong"] | components["schemas"]["Fill"] | components["schemas"]["FillDrawn"] | components["schemas"]["FillOutline"] | components["schemas"]["FitTheBore"] | components["schemas"]["Flatten"] | components["schemas"]["Flip"] | components["schemas"]["ForgetFaces"] | components["schemas"]["GroupPieces"] | components["schemas"]["Grow"] | components["schemas"]["Heal"] | components["schemas"]["Inset"] | components["schemas"]["JoinCurves"] | components["schemas"]["JoinPieces"] | components["schemas"]["KeepVariant"] | components["schemas"]["Knife"] | components["schemas"]["LayFace"] | components["schemas"]["LayStones"] | components["schemas"]["LetBack"] | components["schemas"]["LineUp"] | components["schemas"]["LockPiece"] | components["schemas"]["MakeIndependent"] | components["schemas"]["MakeVariant"] | components["schemas"]["MeasurePicture"] | components["schemas"]["Mirror"] | components["schemas"]["Move"] | components["schemas"]["MoveAlongNormal"] | components["schemas"]["MoveEach"] | components["schemas"]["NameFaces"] | components["schemas"]["OffsetCurve"] | components["schemas"]["OrderFollowers"] | components["schemas"]["OrderPiece"] | components["schemas"]["PartCurve"] | components["schemas"]["PlaceComponent"] | components["schemas"]["PlacePicture"] | components["schemas"]["Regrow"] | components["schemas"]["Relax"] | components["schemas"]["Remove"] | components["schemas"]["RemoveFollower"] | components["schemas"]["RenamePiece"] | components["schemas"]["RepeatAround"] | components["schemas"]["Resample"] | components["schemas"]["ResampleCurve"] | components["schemas"]["ScaleCreases"] | components["schemas"]["SetCorner"] | components["schemas"]["SetCrease"] | components["schemas"]["ShowPiece"] | components["schemas"]["SizeBy"] | components["schemas"]["Slide"] | components["schemas"]["SpaceEvenly"] | components["schemas"]["Spin"] | components["schemas"]["SplitParts"] | components["schemas"]["Straighten"] | components["schemas"]["TakeCurve"] | components["schemas"]["TakeImageOut"] | components["schemas"]["Taper"] | components["schemas"]["Thicken"] | components["schemas"]["Turn"] | components["schemas"]["TurnCurve"] | components["schemas"]["Twist"] | components["schemas"]["Weld"] | components["schemas"]["Zip"];
         };
         /**
          * ComponentState
@@ -4622,6 +4719,158 @@ export interface components {
             count: number;
             /** Words */
             words: string;
+        };
+        /**
+         * FitBore
+         * @description All that lies within a cylinder of a ``diameter`` mm about the axis through ``point`` is cut away.
+         *
+         *     >>> from zinc_otter.core.primitives.ring import ring_band
+         *     >>> from zinc_otter.core.solid.mesh.route import made_of_triangles
+         *     >>> from zinc_otter.core.solid.recipe import Recipe
+         *     >>> made = made_of_triangles(Recipe("Ring", ring_band(16.0, (4, 4), (2, 2), "court", 16), (FitBore("f1", diameter=16.4),)))
+         *     >>> made.notes[0].status, made.notes[0].words
+         *     ('done', '')
+         */
+        "FitBore-Input": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
+            /**
+             * On
+             * @default true
+             */
+            on?: boolean;
+            /**
+             * Diameter
+             * @default 17.3
+             */
+            diameter?: number;
+            /**
+             * Point
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            point?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Along
+             * @default [
+             *       0,
+             *       0,
+             *       1
+             *     ]
+             */
+            along?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "fit-bore";
+        };
+        /**
+         * FitBore
+         * @description All that lies within a cylinder of a ``diameter`` mm about the axis through ``point`` is cut away.
+         *
+         *     >>> from zinc_otter.core.primitives.ring import ring_band
+         *     >>> from zinc_otter.core.solid.mesh.route import made_of_triangles
+         *     >>> from zinc_otter.core.solid.recipe import Recipe
+         *     >>> made = made_of_triangles(Recipe("Ring", ring_band(16.0, (4, 4), (2, 2), "court", 16), (FitBore("f1", diameter=16.4),)))
+         *     >>> made.notes[0].status, made.notes[0].words
+         *     ('done', '')
+         */
+        "FitBore-Output": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
+            /**
+             * On
+             * @default true
+             */
+            on?: boolean;
+            /**
+             * Diameter
+             * @default 17.3
+             */
+            diameter?: number;
+            /**
+             * Point
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            point?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Along
+             * @default [
+             *       0,
+             *       0,
+             *       1
+             *     ]
+             */
+            along?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "fit-bore";
+        };
+        /**
+         * FitTheBore
+         * @description The bore of a piece's surface becomes so wide: its inside moves, or all of it.
+         */
+        FitTheBore: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "move-bore";
+            /** Piece */
+            piece: string;
+            /**
+             * Diameter
+             * @description or a size: US 7, ISO 54, UK N, JP 14
+             */
+            diameter: number;
+            /**
+             * Moved
+             * @default inside
+             * @enum {string}
+             */
+            moved?: "inside" | "all";
         };
         /**
          * Flatten
@@ -7026,7 +7275,7 @@ export interface components {
             /** Digest */
             digest: string;
             /** Followers */
-            followers: (components["schemas"]["Beads-Output"] | components["schemas"]["Bezel-Output"] | components["schemas"]["Combine-Output"] | components["schemas"]["CutEdge-Output"] | components["schemas"]["Fillet-Output"] | components["schemas"]["Flush-Output"] | components["schemas"]["Hollow-Output"] | components["schemas"]["MirrorBody-Output"] | components["schemas"]["Prongs-Output"] | components["schemas"]["RepeatAlong-Output"] | components["schemas"]["RepeatRound-Output"] | components["schemas"]["ScaleToSize-Output"] | components["schemas"]["Thickened-Output"] | components["schemas"]["Trim-Output"] | components["schemas"]["TrimBySheet-Output"])[];
+            followers: (components["schemas"]["Beads-Output"] | components["schemas"]["Bezel-Output"] | components["schemas"]["Combine-Output"] | components["schemas"]["CutEdge-Output"] | components["schemas"]["Fillet-Output"] | components["schemas"]["FitBore-Output"] | components["schemas"]["Flush-Output"] | components["schemas"]["Hollow-Output"] | components["schemas"]["MirrorBody-Output"] | components["schemas"]["Prongs-Output"] | components["schemas"]["RepeatAlong-Output"] | components["schemas"]["RepeatRound-Output"] | components["schemas"]["ScaleToSize-Output"] | components["schemas"]["Thickened-Output"] | components["schemas"]["Trim-Output"] | components["schemas"]["TrimBySheet-Output"])[];
             /**
              * Called
              * @description ids of followers to what they are called
@@ -10732,7 +10981,7 @@ export interface components {
              */
             revision?: number;
             /** Command */
-            command: components["schemas"]["AddBox"] | components["schemas"]["AddCage"] | components["schemas"]["AddCapsule"] | components["schemas"]["AddComponent"] | components["schemas"]["AddCone"] | components["schemas"]["AddCurve"] | components["schemas"]["AddCurves"] | components["schemas"]["AddCylinder"] | components["schemas"]["AddFollower"] | components["schemas"]["AddLoop"] | components["schemas"]["AddPicture"] | components["schemas"]["AddPlane"] | components["schemas"]["AddPoledSphere"] | components["schemas"]["AddSphere"] | components["schemas"]["AddTorus"] | components["schemas"]["AddTube"] | components["schemas"]["AgreeNormals"] | components["schemas"]["Attract"] | components["schemas"]["Bend"] | components["schemas"]["Bridge"] | components["schemas"]["Chamfer"] | components["schemas"]["ChangeFollower"] | components["schemas"]["ChangeReference"] | components["schemas"]["Circle"] | components["schemas"]["CloseCurve"] | components["schemas"]["Collapse"] | components["schemas"]["ColourPiece"] | components["schemas"]["CreaseLike"] | components["schemas"]["Delete"] | components["schemas"]["DeletePiece"] | components["schemas"]["DeleteReference"] | components["schemas"]["Detach"] | components["schemas"]["DrawCurve"] | components["schemas"]["DrawWire"] | components["schemas"]["DuplicatePiece"] | components["schemas"]["Extrude"] | components["schemas"]["ExtrudeAlong"] | components["schemas"]["Fill"] | components["schemas"]["FillDrawn"] | components["schemas"]["FillOutline"] | components["schemas"]["Flatten"] | components["schemas"]["Flip"] | components["schemas"]["ForgetFaces"] | components["schemas"]["GroupPieces"] | components["schemas"]["Grow"] | components["schemas"]["Heal"] | components["schemas"]["Inset"] | components["schemas"]["JoinCurves"] | components["schemas"]["JoinPieces"] | components["schemas"]["KeepVariant"] | components["schemas"]["Knife"] | components["schemas"]["LayFace"] | components["schemas"]["LayStones"] | components["schemas"]["LetBack"] | components["schemas"]["LineUp"] | components["schemas"]["LockPiece"] | components["schemas"]["MakeIndependent"] | components["schemas"]["MakeVariant"] | components["schemas"]["MeasurePicture"] | components["schemas"]["Mirror"] | components["schemas"]["Move"] | components["schemas"]["MoveAlongNormal"] | components["schemas"]["MoveEach"] | components["schemas"]["NameFaces"] | components["schemas"]["OffsetCurve"] | components["schemas"]["OrderFollowers"] | components["schemas"]["OrderPiece"] | components["schemas"]["PartCurve"] | components["schemas"]["PlaceComponent"] | components["schemas"]["PlacePicture"] | components["schemas"]["Regrow"] | components["schemas"]["Relax"] | components["schemas"]["Remove"] | components["schemas"]["RemoveFollower"] | components["schemas"]["RenamePiece"] | components["schemas"]["RepeatAround"] | components["schemas"]["Resample"] | components["schemas"]["ResampleCurve"] | components["schemas"]["ScaleCreases"] | components["schemas"]["SetCorner"] | components["schemas"]["SetCrease"] | components["schemas"]["ShowPiece"] | components["schemas"]["SizeBy"] | components["schemas"]["Slide"] | components["schemas"]["SpaceEvenly"] | components["schemas"]["Spin"] | components["schemas"]["SplitParts"] | components["schemas"]["Straighten"] | components["schemas"]["TakeCurve"] | components["schemas"]["TakeImageOut"] | components["schemas"]["Taper"] | components["schemas"]["Thicken"] | components["schemas"]["Turn"] | components["schemas"]["TurnCurve"] | components["schemas"]["Twist"] | components["schemas"]["Weld"] | components["schemas"]["Zip"];
+            command: components["schemas"]["AddBox"] | components["schemas"]["AddCage"] | components["schemas"]["AddCapsule"] | components["schemas"]["AddComponent"] | components["schemas"]["AddCone"] | components["schemas"]["AddCurve"] | components["schemas"]["AddCurves"] | components["schemas"]["AddCylinder"] | components["schemas"]["AddFollower"] | components["schemas"]["AddLoop"] | components["schemas"]["AddPicture"] | components["schemas"]["AddPlane"] | components["schemas"]["AddPoledSphere"] | components["schemas"]["AddRing"] | components["schemas"]["AddSphere"] | components["schemas"]["AddTorus"] | components["schemas"]["AddTube"] | components["schemas"]["AgreeNormals"] | components["schemas"]["Attract"] | components["schemas"]["Bend"] | components["schemas"]["Bridge"] | components["schemas"]["Chamfer"] | components["schemas"]["ChangeFollower"] | components["schemas"]["ChangeReference"] | components["schemas"]["Circle"] | components["schemas"]["CloseCurve"] | components["schemas"]["Collapse"] | components["schemas"]["ColourPiece"] | components["schemas"]["CreaseLike"] | components["schemas"]["Delete"] | components["schemas"]["DeletePiece"] | components["schemas"]["DeleteReference"] | components["schemas"]["Detach"] | components["schemas"]["DrawCurve"] | components["schemas"]["DrawWire"] | components["schemas"]["DuplicatePiece"] | components["schemas"]["Extrude"] | components["schemas"]["ExtrudeAlong"] | components["schemas"]["Fill"] | components["schemas"]["FillDrawn"] | components["schemas"]["FillOutline"] | components["schemas"]["FitTheBore"] | components["schemas"]["Flatten"] | components["schemas"]["Flip"] | components["schemas"]["ForgetFaces"] | components["schemas"]["GroupPieces"] | components["schemas"]["Grow"] | components["schemas"]["Heal"] | components["schemas"]["Inset"] | components["schemas"]["JoinCurves"] | components["schemas"]["JoinPieces"] | components["schemas"]["KeepVariant"] | components["schemas"]["Knife"] | components["schemas"]["LayFace"] | components["schemas"]["LayStones"] | components["schemas"]["LetBack"] | components["schemas"]["LineUp"] | components["schemas"]["LockPiece"] | components["schemas"]["MakeIndependent"] | components["schemas"]["MakeVariant"] | components["schemas"]["MeasurePicture"] | components["schemas"]["Mirror"] | components["schemas"]["Move"] | components["schemas"]["MoveAlongNormal"] | components["schemas"]["MoveEach"] | components["schemas"]["NameFaces"] | components["schemas"]["OffsetCurve"] | components["schemas"]["OrderFollowers"] | components["schemas"]["OrderPiece"] | components["schemas"]["PartCurve"] | components["schemas"]["PlaceComponent"] | components["schemas"]["PlacePicture"] | components["schemas"]["Regrow"] | components["schemas"]["Relax"] | components["schemas"]["Remove"] | components["schemas"]["RemoveFollower"] | components["schemas"]["RenamePiece"] | components["schemas"]["RepeatAround"] | components["schemas"]["Resample"] | components["schemas"]["ResampleCurve"] | components["schemas"]["ScaleCreases"] | components["schemas"]["SetCorner"] | components["schemas"]["SetCrease"] | components["schemas"]["ShowPiece"] | components["schemas"]["SizeBy"] | components["schemas"]["Slide"] | components["schemas"]["SpaceEvenly"] | components["schemas"]["Spin"] | components["schemas"]["SplitParts"] | components["schemas"]["Straighten"] | components["schemas"]["TakeCurve"] | components["schemas"]["TakeImageOut"] | components["schemas"]["Taper"] | components["schemas"]["Thicken"] | components["schemas"]["Turn"] | components["schemas"]["TurnCurve"] | components["schemas"]["Twist"] | components["schemas"]["Weld"] | components["schemas"]["Zip"];
             /**
              * Instead
              * @default false
@@ -10813,7 +11062,7 @@ export interface components {
              */
             revision?: number;
             /** Command */
-            command: components["schemas"]["AddBox"] | components["schemas"]["AddCage"] | components["schemas"]["AddCapsule"] | components["schemas"]["AddComponent"] | components["schemas"]["AddCone"] | components["schemas"]["AddCurve"] | components["schemas"]["AddCurves"] | components["schemas"]["AddCylinder"] | components["schemas"]["AddFollower"] | components["schemas"]["AddLoop"] | components["schemas"]["AddPicture"] | components["schemas"]["AddPlane"] | components["schemas"]["AddPoledSphere"] | components["schemas"]["AddSphere"] | components["schemas"]["AddTorus"] | components["schemas"]["AddTube"] | components["schemas"]["AgreeNormals"] | components["schemas"]["Attract"] | components["schemas"]["Bend"] | components["schemas"]["Bridge"] | components["schemas"]["Chamfer"] | components["schemas"]["ChangeFollower"] | components["schemas"]["ChangeReference"] | components["schemas"]["Circle"] | components["schemas"]["CloseCurve"] | components["schemas"]["Collapse"] | components["schemas"]["ColourPiece"] | components["schemas"]["CreaseLike"] | components["schemas"]["Delete"] | components["schemas"]["DeletePiece"] | components["schemas"]["DeleteReference"] | components["schemas"]["Detach"] | components["schemas"]["DrawCurve"] | components["schemas"]["DrawWire"] | components["schemas"]["DuplicatePiece"] | components["schemas"]["Extrude"] | components["schemas"]["ExtrudeAlong"] | components["schemas"]["Fill"] | components["schemas"]["FillDrawn"] | components["schemas"]["FillOutline"] | components["schemas"]["Flatten"] | components["schemas"]["Flip"] | components["schemas"]["ForgetFaces"] | components["schemas"]["GroupPieces"] | components["schemas"]["Grow"] | components["schemas"]["Heal"] | components["schemas"]["Inset"] | components["schemas"]["JoinCurves"] | components["schemas"]["JoinPieces"] | components["schemas"]["KeepVariant"] | components["schemas"]["Knife"] | components["schemas"]["LayFace"] | components["schemas"]["LayStones"] | components["schemas"]["LetBack"] | components["schemas"]["LineUp"] | components["schemas"]["LockPiece"] | components["schemas"]["MakeIndependent"] | components["schemas"]["MakeVariant"] | components["schemas"]["MeasurePicture"] | components["schemas"]["Mirror"] | components["schemas"]["Move"] | components["schemas"]["MoveAlongNormal"] | components["schemas"]["MoveEach"] | components["schemas"]["NameFaces"] | components["schemas"]["OffsetCurve"] | components["schemas"]["OrderFollowers"] | components["schemas"]["OrderPiece"] | components["schemas"]["PartCurve"] | components["schemas"]["PlaceComponent"] | components["schemas"]["PlacePicture"] | components["schemas"]["Regrow"] | components["schemas"]["Relax"] | components["schemas"]["Remove"] | components["schemas"]["RemoveFollower"] | components["schemas"]["RenamePiece"] | components["schemas"]["RepeatAround"] | components["schemas"]["Resample"] | components["schemas"]["ResampleCurve"] | components["schemas"]["ScaleCreases"] | components["schemas"]["SetCorner"] | components["schemas"]["SetCrease"] | components["schemas"]["ShowPiece"] | components["schemas"]["SizeBy"] | components["schemas"]["Slide"] | components["schemas"]["SpaceEvenly"] | components["schemas"]["Spin"] | components["schemas"]["SplitParts"] | components["schemas"]["Straighten"] | components["schemas"]["TakeCurve"] | components["schemas"]["TakeImageOut"] | components["schemas"]["Taper"] | components["schemas"]["Thicken"] | components["schemas"]["Turn"] | components["schemas"]["TurnCurve"] | components["schemas"]["Twist"] | components["schemas"]["Weld"] | components["schemas"]["Zip"];
+            command: components["schemas"]["AddBox"] | components["schemas"]["AddCage"] | components["schemas"]["AddCapsule"] | components["schemas"]["AddComponent"] | components["schemas"]["AddCone"] | components["schemas"]["AddCurve"] | components["schemas"]["AddCurves"] | components["schemas"]["AddCylinder"] | components["schemas"]["AddFollower"] | components["schemas"]["AddLoop"] | components["schemas"]["AddPicture"] | components["schemas"]["AddPlane"] | components["schemas"]["AddPoledSphere"] | components["schemas"]["AddRing"] | components["schemas"]["AddSphere"] | components["schemas"]["AddTorus"] | components["schemas"]["AddTube"] | components["schemas"]["AgreeNormals"] | components["schemas"]["Attract"] | components["schemas"]["Bend"] | components["schemas"]["Bridge"] | components["schemas"]["Chamfer"] | components["schemas"]["ChangeFollower"] | components["schemas"]["ChangeReference"] | components["schemas"]["Circle"] | components["schemas"]["CloseCurve"] | components["schemas"]["Collapse"] | components["schemas"]["ColourPiece"] | components["schemas"]["CreaseLike"] | components["schemas"]["Delete"] | components["schemas"]["DeletePiece"] | components["schemas"]["DeleteReference"] | components["schemas"]["Detach"] | components["schemas"]["DrawCurve"] | components["schemas"]["DrawWire"] | components["schemas"]["DuplicatePiece"] | components["schemas"]["Extrude"] | components["schemas"]["ExtrudeAlong"] | components["schemas"]["Fill"] | components["schemas"]["FillDrawn"] | components["schemas"]["FillOutline"] | components["schemas"]["FitTheBore"] | components["schemas"]["Flatten"] | components["schemas"]["Flip"] | components["schemas"]["ForgetFaces"] | components["schemas"]["GroupPieces"] | components["schemas"]["Grow"] | components["schemas"]["Heal"] | components["schemas"]["Inset"] | components["schemas"]["JoinCurves"] | components["schemas"]["JoinPieces"] | components["schemas"]["KeepVariant"] | components["schemas"]["Knife"] | components["schemas"]["LayFace"] | components["schemas"]["LayStones"] | components["schemas"]["LetBack"] | components["schemas"]["LineUp"] | components["schemas"]["LockPiece"] | components["schemas"]["MakeIndependent"] | components["schemas"]["MakeVariant"] | components["schemas"]["MeasurePicture"] | components["schemas"]["Mirror"] | components["schemas"]["Move"] | components["schemas"]["MoveAlongNormal"] | components["schemas"]["MoveEach"] | components["schemas"]["NameFaces"] | components["schemas"]["OffsetCurve"] | components["schemas"]["OrderFollowers"] | components["schemas"]["OrderPiece"] | components["schemas"]["PartCurve"] | components["schemas"]["PlaceComponent"] | components["schemas"]["PlacePicture"] | components["schemas"]["Regrow"] | components["schemas"]["Relax"] | components["schemas"]["Remove"] | components["schemas"]["RemoveFollower"] | components["schemas"]["RenamePiece"] | components["schemas"]["RepeatAround"] | components["schemas"]["Resample"] | components["schemas"]["ResampleCurve"] | components["schemas"]["ScaleCreases"] | components["schemas"]["SetCorner"] | components["schemas"]["SetCrease"] | components["schemas"]["ShowPiece"] | components["schemas"]["SizeBy"] | components["schemas"]["Slide"] | components["schemas"]["SpaceEvenly"] | components["schemas"]["Spin"] | components["schemas"]["SplitParts"] | components["schemas"]["Straighten"] | components["schemas"]["TakeCurve"] | components["schemas"]["TakeImageOut"] | components["schemas"]["Taper"] | components["schemas"]["Thicken"] | components["schemas"]["Turn"] | components["schemas"]["TurnCurve"] | components["schemas"]["Twist"] | components["schemas"]["Weld"] | components["schemas"]["Zip"];
         };
         /**
          * AskStop
@@ -11557,6 +11806,71 @@ export interface components {
              * @constant
              */
             kind: "fillet";
+        };
+        /**
+         * FitBore
+         * @description All that lies within a cylinder of a ``diameter`` mm about the axis through ``point`` is cut away.
+         *
+         *     >>> from zinc_otter.core.primitives.ring import ring_band
+         *     >>> from zinc_otter.core.solid.mesh.route import made_of_triangles
+         *     >>> from zinc_otter.core.solid.recipe import Recipe
+         *     >>> made = made_of_triangles(Recipe("Ring", ring_band(16.0, (4, 4), (2, 2), "court", 16), (FitBore("f1", diameter=16.4),)))
+         *     >>> made.notes[0].status, made.notes[0].words
+         *     ('done', '')
+         */
+        FitBore: {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
+            /**
+             * On
+             * @default true
+             */
+            on?: boolean;
+            /**
+             * Diameter
+             * @default 17.3
+             */
+            diameter?: number;
+            /**
+             * Point
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            point?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Along
+             * @default [
+             *       0,
+             *       0,
+             *       1
+             *     ]
+             */
+            along?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Kind
+             * @default fit-bore
+             * @constant
+             */
+            kind: "fit-bore";
         };
         /**
          * Flush
@@ -13638,6 +13952,30 @@ export interface components {
             copies?: components["schemas"]["CopiesFrame"][];
         };
         /**
+         * ShownBore
+         * @description The widest cylinder that goes through a piece: mm, its axis, and its size by the systems of rings.
+         */
+        ShownBore: {
+            /** Piece */
+            piece: string;
+            /** Diameter */
+            diameter: number;
+            /** Point */
+            point: [
+                number,
+                number,
+                number
+            ];
+            /** Along */
+            along: [
+                number,
+                number,
+                number
+            ];
+            /** Words */
+            words: string;
+        };
+        /**
          * ShownCurve
          * @description A curve on a piece's surface, and at each of its points the curvature vector in 1/mm.
          */
@@ -13837,6 +14175,8 @@ export interface components {
             gaps?: components["schemas"]["ShownGap"][];
             /** Stones */
             stones?: components["schemas"]["ShownStones"][];
+            /** Bores */
+            bores?: components["schemas"]["ShownBore"][];
             /** Curves */
             curves?: components["schemas"]["ShownCurve"][];
             weights?: components["schemas"]["Weights"] | null;
@@ -13890,6 +14230,8 @@ export interface components {
             gaps?: components["schemas"]["ShownGap"][];
             /** Stones */
             stones?: components["schemas"]["ShownStones"][];
+            /** Bores */
+            bores?: components["schemas"]["ShownBore"][];
             /** Curves */
             curves?: components["schemas"]["ShownCurve"][];
             weights?: components["schemas"]["Weights"] | null;

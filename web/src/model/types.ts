@@ -38,6 +38,7 @@ export type SurfaceArrays = Schemas["SurfaceFrame"];
 export type LineArrays = Schemas["LineFrame"];
 export type CopiesFrame = Schemas["CopiesFrame"];
 export type GemFrame = Schemas["GemFrame"];
+export type ShownBore = Schemas["ShownBore"];
 export type ShownStones = Schemas["ShownStones"];
 export type ShownGap = Schemas["ShownGap"];
 export type AnyGrowth = Schemas["Grow"]["growth"];

@@ -5,7 +5,7 @@ import { useShallow } from "zustand/react/shallow";
 import { picksShown } from "../live/context";
 import { pieces } from "../live/pieces";
 import { useDesign, useUnit } from "../live/stores/design";
-import { useGaps, useStones } from "../live/stores/gaps";
+import { useBores, useGaps, useStones } from "../live/stores/gaps";
 import { useNear } from "../live/stores/near";
 import { plural, useHidden, useHover, usePicking } from "../live/stores/picking";
 import { useAnyWrong } from "../live/stores/wrong";
@@ -26,6 +26,7 @@ export function FactStrip() {
       <Chosen />
       <OutOfSight />
       <Counts />
+      <Bore />
       <Stones />
       <Gaps />
       <Clearances />
@@ -81,6 +82,17 @@ function Counts() {
       {piece && crosses?.length ? <ShowWhere piece={piece} place={{ points: crosses }} /> : null}
     </Typography>
   );
+}
+
+/** The bore of the piece in hand, as every system's size. */
+function Bore() {
+  const piece = usePicking((s) => s.piece);
+  const first = useDesign((s) => s.design?.pieces[0]?.id);
+  const bore = useBores((s) => s.list).find((b) => b.piece === (piece ?? first));
+  const unit = useUnit();
+  if (!bore) return null;
+  const words = `bore ⌀ ${lengthWords(bore.diameter, unit)}${bore.words ? `: ${bore.words}` : ""}`;
+  return <Typography variant="body2" data-testid="bore" title={words} sx={{ minWidth: 90, overflow: "hidden", textOverflow: "ellipsis" }}>{words}</Typography>;
 }
 
 /** The stones in hand, and the metal below them; and of any stones what is the matter. */

@@ -40,7 +40,7 @@ def truncated_cone(size: Sizes, counts: Sequence[int], caps: Caps = "both", inse
     check_face_total(around * along + wanted * inner)
     share = np.linspace(0, 1, along + 1)
     rows = _rings((bottom + (top - bottom) * share) / 2, (share - 0.5) * height, around)
-    points, quads = [rows], [_strips(around, along, False)]
+    points, quads = [rows], [strips(around, along, False)]
     total = len(rows)
     for where in ("bottom", "top"):
         if caps not in (where, "both"):
@@ -64,7 +64,7 @@ def cone(size: Sizes, counts: Sequence[int], capped: bool = True, inset: float =
     share = np.arange(along) / along
     rows = _rings(diameter * (1 - share) / 2, (share - 0.5) * height, around)
     points = [rows, np.array([[0.0, 0.0, height / 2]])]
-    quads = [_strips(around, along - 1, False)]
+    quads = [strips(around, along - 1, False)]
     last = around * (along - 1) + np.arange(around)
     triangles = np.column_stack([last, np.roll(last, -1), np.full(around, len(rows))])
     if capped:
@@ -92,7 +92,7 @@ def tube(size: Sizes, counts: Sequence[int]) -> Cage:
     radius = np.concatenate([np.full(along, outer), outer + (inner - outer) * over, np.full(along, inner),
                              inner + (outer - inner) * over]) / 2  # fmt: skip
     level = np.concatenate([up - 0.5, np.full(across, 0.5), 0.5 - up, np.full(across, -0.5)]) * height
-    return of_quads(_rings(radius, level, around), _strips(around, len(radius), True))
+    return of_quads(_rings(radius, level, around), strips(around, len(radius), True))
 
 
 def torus(size: Sizes, counts: Sequence[int]) -> Cage:
@@ -111,7 +111,7 @@ def torus(size: Sizes, counts: Sequence[int]) -> Cage:
     check_face_total(around * about)
     angle = 2 * np.pi * np.arange(about) / about
     radius = ring / 2 + section / 2 * np.cos(angle)
-    return of_quads(_rings(radius, section / 2 * np.sin(angle), around), _strips(around, about, True))
+    return of_quads(_rings(radius, section / 2 * np.sin(angle), around), strips(around, about, True))
 
 
 def _rings(radius: Floats, level: Floats, around: int) -> Floats:
@@ -122,7 +122,7 @@ def _rings(radius: Floats, level: Floats, around: int) -> Floats:
     return np.concatenate([flat, np.broadcast_to(level[:, None, None], (len(radius), around, 1))], axis=2).reshape(-1, 3)
 
 
-def _strips(around: int, rows: int, closed: bool) -> Ints:
+def strips(around: int, rows: int, closed: bool) -> Ints:
     """(rows around, 4) quads between rings, looking outwards; ``closed`` joins the last ring to the first."""
     k, i = (g.ravel() for g in np.meshgrid(np.arange(rows), np.arange(around), indexing="ij"))
     ahead = (i + 1) % around

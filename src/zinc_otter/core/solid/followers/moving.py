@@ -54,7 +54,8 @@ def similarity_between(before: Floats, after: Floats) -> Floats | None:
 def taken_along(follower: F, matrix: Floats) -> F:
     """The follower where its piece went: points moved, directions turned, lengths scaled.
 
-    A block keeps its sides along the axes; a setting is as large as its stones are. A number that would become too large leaves the follower as it was.
+    A block keeps its sides along the axes; a setting is as large as its stones are. A number that would become too large
+    leaves the follower as it was.
     """
     if follower.set_stones:
         return follower

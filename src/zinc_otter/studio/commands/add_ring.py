@@ -1,0 +1,59 @@
+"""Put down a ring by its bore."""
+
+from __future__ import annotations
+
+from dataclasses import replace
+from typing import Annotated, Literal
+
+import numpy as np
+from pydantic import Field
+
+from zinc_otter.core.cage import Cage
+from zinc_otter.core.primitives.ring import Profile, out_of_round, ring_band
+from zinc_otter.core.ring_sizes import ring_words
+from zinc_otter.core.words import millimetres, number
+from zinc_otter.studio.commands.base import Outcome
+from zinc_otter.studio.commands.forms import Count, Form, Size
+from zinc_otter.studio.commands.labelled import labelled
+from zinc_otter.studio.design import Design
+
+_PROFILES = {
+    "flat": "flat", "court": "court: domed inside and out", "D": "D: flat inside, domed outside",
+    "comfort": "comfort: domed inside, flat outside", "knife": "knife edge", "wire": "round wire",
+}  # fmt: skip
+
+
+class AddRing(Form):
+    """A ring of a ``bore``, which is that of its smooth surface; ``around`` is its count of faces, an even one.
+
+    Width and thickness are those of the surface at the top (+y of its own), and at the bottom where they differ there.
+    """
+
+    kind: Literal["add-ring"] = "add-ring"
+    name: str = Field("Ring", min_length=1, max_length=80)
+    bore: Annotated[Size, labelled("Bore", "mm", step=0.1, help="or a size: US 7, ISO 54, UK N, JP 14")] = 17.3
+    width: Annotated[Size, labelled("Width", "mm", step=0.25)] = 4.0
+    thickness: Annotated[Size, labelled("Thickness", "mm", step=0.1)] = 1.8
+    profile: Annotated[Profile, labelled("Profile", words=_PROFILES)] = "D"
+    around: Annotated[Count, labelled("Faces around", step=2)] = 16
+    low_width: Annotated[Size | None, labelled("Width below", "mm", step=0.25)] = None
+    low_thickness: Annotated[Size | None, labelled("Thickness below", "mm", step=0.1)] = None
+    shoulder: Annotated[float, Field(ge=0.2, le=5), labelled("Shoulder", step=0.1)] = 1.0
+
+    def form(self) -> Cage:
+        width = self.thickness if self.profile == "wire" else self.width
+        widths = (width, width if self.low_width is None else self.low_width)
+        thick = (self.thickness, self.thickness if self.low_thickness is None else self.low_thickness)
+        return ring_band(self.bore, widths, thick, self.profile, self.around, self.shoulder)
+
+    def apply(self, design: Design) -> Outcome:
+        outcome = super().apply(design)
+        mean = np.pi * (self.bore + self.thickness)
+        said = f"Bore {millimetres(self.bore)}: {ring_words(self.bore)}. Mean length round it {millimetres(float(mean))}."
+        off = out_of_round(self.form(), self.around)
+        if off > 0.005:
+            said += f" With {self.around} faces around the bore is {off:.2g} mm out of round; more hold it nearer."
+        return replace(outcome, remarks=(*outcome.remarks, said))
+
+    def called(self) -> str:
+        return f"a ring, bore {number(self.bore)}, {number(self.width)} wide, {number(self.thickness)} mm thick"
