@@ -13,6 +13,7 @@ from fastapi.responses import FileResponse, HTMLResponse
 from starlette.exceptions import HTTPException
 
 from zinc_otter.api import (
+    bench,
     cage_files,
     curve_files,
     curves,
@@ -74,7 +75,7 @@ def create_app(room: Room | None, web: Path = WEB, key: str | None = None) -> Fa
     app.add_middleware(Headers)
     problems.install(app)
     for part in (designs, references, cage_files, curve_files, geometry, curves, measures, solids, triangle_files,
-                 design_files, print_bench, keeping, live, problem_pages):  # fmt: skip
+                 design_files, print_bench, bench, keeping, live, problem_pages):  # fmt: skip
         app.include_router(part.router)
 
     describe(app)

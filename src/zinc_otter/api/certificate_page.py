@@ -3,13 +3,16 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
+from dataclasses import dataclass
 from importlib import resources
+from typing import Literal
 
 from mako.template import Template
 
 from zinc_otter.core.remark import Remark
 from zinc_otter.core.solid.certificate import Certificate
 from zinc_otter.core.solid.gate import in_short
+from zinc_otter.core.solid.materials import METALS, WAX
 
 # All that is put in is escaped, unless a template says otherwise.
 _PAGE = Template(
@@ -17,14 +20,28 @@ _PAGE = Template(
 )
 
 
-def certificate_page(certificate: Certificate, name: str, made_from: str) -> str:
+@dataclass(frozen=True)
+class OfWhat:
+    """What a certificate is of: the ``design`` and its ``revision``, when it is told, the ``unit`` that is worked in, and
+    the per cent by which files are ``larger``."""
+
+    design: str
+    revision: int
+    date: str
+    unit: Literal["mm", "cm", "in"] = "mm"
+    larger: float = 0.0
+
+
+def certificate_page(certificate: Certificate, name: str, made_from: str, of: OfWhat) -> str:
     """The page; ``made_from`` is the digest of what the solid was made from, so that page and file can be told to match."""
     c, m = certificate, certificate.measured
     size = " × ".join(f"{s:,.2f}" for s in c.size)
+    each = {"mm": 1.0, "cm": 10.0, "in": 25.4}[of.unit]
+    in_unit = "" if of.unit == "mm" else f" ({' × '.join(f'{s / each:,.3f}' for s in c.size)} {of.unit})"
     facts = [
         ("Watertight", "yes" if c.watertight else "no"),
         ("Closed solids", f"{c.solid_count}"),
-        ("Size", f"{size} mm"),
+        ("Size", f"{size} mm{in_unit}"),
         ("Volume", f"{c.volume:,.1f} mm³ ({c.volume / 1000:,.3f} cm³)"),
         ("Area", f"{c.area:,.1f} mm²"),
     ]
@@ -57,6 +74,9 @@ def certificate_page(certificate: Certificate, name: str, made_from: str) -> str
         made_from=made_from[:16],
         verdict="This is not what was asked for" if in_short(c.faults) == "incomplete" else "This is no sound solid",
         faults=_listed(c.faults),
+        about=f"{name} of {of.design}, revision {of.revision}, told {of.date}.",
+        larger=f"{of.larger:g}" if of.larger else "",
+        weights=[(m.name, f"{m.weight(c.volume):,.2f} g", f"{m.density:g} g/cm³; {m.source}") for m in (*METALS, WAX)],
         tables=[("The solid", facts), ("How true it is", truth), *([("What was done to the form", steps)] if steps else [])],
         warnings=_listed(c.warnings),
     )

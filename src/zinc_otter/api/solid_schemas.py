@@ -111,6 +111,7 @@ class MaterialState(BaseModel):
     name: str
     density: float = Field(description="g/cm³")
     source: str
+    group: str = Field(description='"metal" of a jeweller\'s bench, "wax", or "other"')
 
 
 class SurfaceFacts(BaseModel):

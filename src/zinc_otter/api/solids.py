@@ -14,7 +14,7 @@ from urllib.parse import quote
 from fastapi import APIRouter, Query, Response
 from fastapi import Path as Path_
 
-from zinc_otter.api.certificate_page import certificate_page
+from zinc_otter.api.certificate_page import OfWhat, certificate_page
 from zinc_otter.api.designs import AtHand
 from zinc_otter.api.problems import PlaceSchema
 from zinc_otter.api.room import Room
@@ -36,13 +36,23 @@ from zinc_otter.core.solid.gate import in_short, refuse_unsound
 from zinc_otter.core.solid.materials import MATERIALS
 from zinc_otter.core.solid.recipe import Recipe, as_solid
 from zinc_otter.jobs import JobState
-from zinc_otter.jobs.solid_work import BY_TRIANGLES, CERTIFICATE, STEP, find_fillet, make_solid
+from zinc_otter.jobs.solid_work import BY_TRIANGLES, CERTIFICATE, STEP, find_fillet, larger_step, make_solid
 from zinc_otter.studio.design import Piece
 from zinc_otter.studio.followers import recipe_of
 from zinc_otter.studio.shelf import Saved
 
 router = APIRouter(prefix="/api", tags=["solids"])
 _PIECE = "/designs/{design_id}/pieces/{piece_id}"
+
+
+Larger = Annotated[
+    float, Query(ge=0, le=20, allow_inf_nan=False, description="per cent by which the file is larger, for shrinkage")
+]
+
+
+def larger_words(per_cent: float) -> str:
+    """What a file's name says of it."""
+    return f", {per_cent:g} % larger" if per_cent else ""
 
 
 Anyway = Annotated[
@@ -119,20 +129,25 @@ def get_certificate(design_id: str, piece_id: str, room: AtHand) -> CertificateS
 
 
 @router.get(_PIECE + "/certificate-page", response_class=Response)
-def certificate_as_page(design_id: str, piece_id: str, room: AtHand) -> Response:
+def certificate_as_page(design_id: str, piece_id: str, room: AtHand, larger: Larger = 0.0) -> Response:
     """The certificate as one page to read."""
+    facts = room.studio.saved(design_id).facts
     piece, recipe = piece_and_recipe(room, design_id, piece_id)
     path = _certificate(room, recipe)
     if path is None:
         raise _none_yet()
     certificate = _read(path)
-    page = certificate_page(certificate, piece.name, recipe.digest)
-    name = file_name(f"{piece.name}, certificate", certificate.faults, "html")
+    today = datetime.now().isoformat(timespec="minutes").replace("T", " ")
+    of = OfWhat(facts.name, facts.revision, today, facts.unit, larger)
+    page = certificate_page(certificate, piece.name, recipe.digest, of)
+    name = file_name(f"{piece.name}, certificate{larger_words(larger)}", certificate.faults, "html")
     return download(page.encode(), "text/html; charset=utf-8", name)
 
 
 @router.get(_PIECE + "/solid.step", response_class=Response)
-def download_step(design_id: str, piece_id: str, room: AtHand, anyway: Anyway = False) -> Response:
+def download_step(
+    design_id: str, piece_id: str, room: AtHand, anyway: Anyway = False, larger: Larger = 0.0
+) -> Response:
     """The solid as STEP AP242, in millimetres."""
     saved = room.studio.saved(design_id)
     piece, recipe = saved.design.piece(piece_id), recipe_of(saved.design, piece_id, room.solid)
@@ -140,9 +155,10 @@ def download_step(design_id: str, piece_id: str, room: AtHand, anyway: Anyway = 
     faults = _read(folder / CERTIFICATE).faults
     if not anyway:
         refuse_unsound(faults)
-    heading = heading_of(saved, f"{piece.name} of {saved.facts.name}", faults)
-    step = headed((folder / STEP).read_bytes(), heading, piece.name)
-    return download(step, "model/step", file_name(piece.name, faults, "step"))
+    called = piece.name + larger_words(larger)
+    heading = heading_of(saved, f"{called} of {saved.facts.name}", faults)
+    data = (folder / STEP).read_bytes() if larger == 0 else larger_step(folder, larger, CLAYS.get(piece.colour))
+    return download(headed(data, heading, piece.name), "model/step", file_name(called, faults, "step"))
 
 
 def heading_of(saved: Saved, title: str, faults: Sequence[Remark]) -> Heading:

@@ -12,7 +12,17 @@ from zinc_otter.api.bodies import FINE
 from zinc_otter.api.designs import AtHand
 from zinc_otter.api.room import Room
 from zinc_otter.api.solid_schemas import JobReport, KeyedJob, SurfaceFacts
-from zinc_otter.api.solids import Anyway, Key, NoSolidError, download, file_name, piece_and_recipe, report_of
+from zinc_otter.api.solids import (
+    Anyway,
+    Key,
+    Larger,
+    NoSolidError,
+    download,
+    file_name,
+    larger_words,
+    piece_and_recipe,
+    report_of,
+)
 from zinc_otter.core.errors import BadNumberError, OpenCageError
 from zinc_otter.core.formats.outline import View, write_outline
 from zinc_otter.core.formats.surfaces import KINDS, Appearance, write_surface
@@ -23,7 +33,7 @@ from zinc_otter.core.solid.mesh.route import surface_triangles
 from zinc_otter.core.solid.patches import MOST_FACES, solid_faces, step_bytes
 from zinc_otter.core.solid.recipe import Recipe, as_solid
 from zinc_otter.core.solid.tessellation import Triangles, tessellate
-from zinc_otter.jobs.triangle_work import Fineness, certify_body, count_triangles, made_body, write_file
+from zinc_otter.jobs.triangle_work import Fineness, certify_body, count_triangles, grown_by, made_body, write_file
 from zinc_otter.studio.design import Piece
 
 router = APIRouter(prefix="/api", tags=["triangles"])
@@ -75,17 +85,18 @@ def begin_surface(
     tolerance: Chord = 0.05,
     angle: Angle = 180.0,
     anyway: Anyway = False,
+    larger: Larger = 0.0,
 ) -> KeyedJob:
     """Begin to write the file in a worker, with progress and cancel; it is fetched by its key."""
     piece, recipe = piece_and_recipe(room, design_id, piece_id)
     as_solid(recipe)
     appearance = Appearance(piece.name, CLAYS.get(piece.colour, CLAYS["clay"]))
-    asked = f"{recipe.digest} {kind} {tolerance!r} {angle!r} {appearance} {anyway}"
+    asked = f"{recipe.digest} {kind} {tolerance!r} {angle!r} {appearance} {anyway} {larger!r}"
     key = hashlib.sha256(asked.encode()).hexdigest()[:32]
     path = file_place(room, design_id, key, kind)
     fineness = fineness_of(room, tolerance, angle)
     triangles_place(room, design_id, fineness, recipe)
-    job_id = room.jobs.start(key, "Writing the file", write_file, recipe, kind, fineness, appearance, path, anyway)
+    job_id = room.jobs.start(key, "Writing the file", write_file, recipe, kind, fineness, appearance, path, anyway, larger)
     return KeyedJob(job=report_of(room.jobs.state(job_id)), key=key)
 
 
@@ -108,11 +119,13 @@ def download_surface(
     tolerance: Chord = 0.05,
     angle: Angle = 180.0,
     anyway: Anyway = False,
+    larger: Larger = 0.0,
 ) -> Response:
     """The closed surface of a piece with its followers as triangles; millimetres, but metres where the format is so."""
     piece, triangles, faults = triangles_for(room, design_id, piece_id, tolerance, angle, anyway)
-    data = write_surface(kind, triangles, Appearance(piece.name, CLAYS.get(piece.colour, CLAYS["clay"])))
-    return download(data, KINDS[kind].media_type, file_name(piece.name, faults, kind))
+    appearance = Appearance(piece.name, CLAYS.get(piece.colour, CLAYS["clay"]))
+    data = write_surface(kind, grown_by(triangles, larger), appearance)
+    return download(data, KINDS[kind].media_type, file_name(piece.name + larger_words(larger), faults, kind))
 
 
 @router.get(_PIECE + "/outline.svg", response_class=Response)

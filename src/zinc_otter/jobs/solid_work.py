@@ -53,6 +53,21 @@ def make_solid(progress: Progress, recipe: Recipe, folder: Path, colour: Colour 
     progress(1.0, told(certificate.faults))
 
 
+def larger_step(folder: Path, per_cent: float, colour: Colour | None) -> bytes:
+    """The STEP file of a solid that was made, so much larger about the origin."""
+    import tempfile
+
+    from zinc_otter.core.formats.step import write_step
+    from zinc_otter.core.formats.step_text import NAME
+
+    body = pickle.loads((folder / SHAPE).read_bytes())
+    scaled = body.moved(np.diag([1 + per_cent / 100] * 3 + [1.0]))
+    with tempfile.TemporaryDirectory(prefix="zinc-otter-step-") as fresh:
+        path = Path(fresh) / STEP
+        write_step(scaled.shape, path, NAME, colour)
+        return path.read_bytes()
+
+
 def told(faults: Sequence[Remark]) -> str:
     """The last words of a job that made a body: what is the matter comes first."""
     return " ".join(fault.words for fault in faults) or "Done"

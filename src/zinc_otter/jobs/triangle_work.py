@@ -5,7 +5,7 @@ from __future__ import annotations
 import hashlib
 import json
 from collections.abc import Callable
-from dataclasses import asdict, dataclass
+from dataclasses import asdict, dataclass, replace
 from pathlib import Path
 from typing import TYPE_CHECKING
 
@@ -103,8 +103,11 @@ def write_file(
     appearance: Appearance,
     path: Path,
     anyway: bool = False,
+    larger: float = 0.0,
 ) -> None:
     """Write the body of a recipe as a file of triangles; one that is not sound only if it is asked for ``anyway``.
+
+    It is ``larger`` by so many per cent, for what shrinks when it is cast.
 
     Raises UnsoundBodyError, CoreError, OSError.
     """
@@ -116,10 +119,18 @@ def write_file(
     if not anyway:
         refuse_unsound(judged.faults)
     progress(0.85, f"Writing {len(triangles.triangles):,} triangles")
-    data = write_surface(kind, triangles, appearance)
+    data = write_surface(kind, grown_by(triangles, larger), appearance)
     path.parent.mkdir(parents=True, exist_ok=True)
     put(path, lambda fresh: fresh.write_bytes(data))
     progress(1.0, told(judged.faults))
+
+
+def grown_by(triangles: Triangles, per_cent: float) -> Triangles:
+    """The triangles about the origin, so much larger."""
+    factor = 1 + per_cent / 100
+    if per_cent == 0:
+        return triangles
+    return replace(triangles, points=triangles.points * factor, chord=triangles.chord * factor)
 
 
 MadeBody = tuple["Triangles", tuple[Note, ...], "Judged"]

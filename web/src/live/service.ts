@@ -1,6 +1,6 @@
 /** REST calls. A refusal becomes a Refused error that carries the problem document. */
 import { answered, asked } from "./asking";
-import type { BenchAnswer, Machine, CageFile, CurveFile, SolidFile, Material, Certificate, DesignCard, DesignState, FinderAsk, KeyedJob, FoundState, JobReport, Keeping, Kind, PickRule, Problem, StepState, SurfaceFacts } from "../model/types";
+import type { BenchAnswer, Bill, CastAnswer, CastAsk, Process, Machine, CageFile, CurveFile, SolidFile, Material, Certificate, DesignCard, DesignState, FinderAsk, KeyedJob, FoundState, JobReport, Keeping, Kind, PickRule, Problem, StepState, SurfaceFacts } from "../model/types";
 
 export class Refused extends Error {
   constructor(readonly problem: Problem) {
@@ -87,14 +87,15 @@ export const service = {
   job: (id: string) => call<JobReport>("GET", `/jobs/${id}`),
   cancelJob: (id: string) => call<JobReport>("DELETE", `/jobs/${id}`),
   certificate: (design: string, id: string) => call<Certificate | null>("GET", `${piece(design, id)}/certificate`),
-  pageAddress: (design: string, id: string) => `/api${piece(design, id)}/certificate-page`,
-  stepAddress: (design: string, id: string, anyway: boolean) => `/api${piece(design, id)}/solid.step?${query({ anyway: String(anyway) })}`,
+  pageAddress: (design: string, id: string, larger: number) => `/api${piece(design, id)}/certificate-page?${query({ larger })}`,
+  stepAddress: (design: string, id: string, anyway: boolean, larger: number) =>
+    `/api${piece(design, id)}/solid.step?${query({ anyway: String(anyway), larger })}`,
   beginSolidsFile: (design: string, kind: string, tolerance: number, angle: number, anyway: boolean) =>
     call<KeyedJob>("POST", `/designs/${design}/solids-file?${query({ kind, tolerance, angle, anyway: String(anyway) })}`),
   cageAddress: (design: string, id: string, kind: string) => `/api${piece(design, id)}/cage-file?kind=${kind}`,
   outlineAddress: (design: string, id: string, view: string) => `/api${piece(design, id)}/outline.svg?view=${view}`,
-  beginFile: (design: string, id: string, kind: string, tolerance: number, angle: number, anyway: boolean) =>
-    call<KeyedJob>("POST", `${piece(design, id)}/surface-file?${query({ kind, tolerance, angle, anyway: String(anyway) })}`),
+  beginFile: (design: string, id: string, kind: string, fineness: { tolerance: number; angle: number }, larger: number, anyway: boolean) =>
+    call<KeyedJob>("POST", `${piece(design, id)}/surface-file?${query({ kind, ...fineness, larger, anyway: String(anyway) })}`),
   fileAddress: (key: string, kind: string, name: string) => `/api/files/${key}?${query({ kind, name })}`,
   surfaceFacts: (design: string, id: string, tolerance: number, angle: number) =>
     call<SurfaceFacts | null>("GET", `${piece(design, id)}/surface-facts?${query({ tolerance, angle })}`),
@@ -110,6 +111,10 @@ export const service = {
     call<BenchAnswer>("POST", `${piece(design, id)}/print-bench?${query({ tolerance })}`, machine),
   layerAddress: (design: string, id: string, tolerance: number, layer: number, index: number, madeFrom: string) =>
     `/api${piece(design, id)}/print-bench/layer.svg?${query({ tolerance, layer, index, of: madeFrom.slice(0, 12) })}`,
+  processes: () => call<Process[]>("GET", "/processes"),
+  casting: (design: string, id: string, asked: CastAsk) => call<CastAnswer>("POST", `${piece(design, id)}/casting`, asked),
+  bill: (design: string) => call<Bill>("GET", `/designs/${design}/bill`),
+  billAddress: (design: string) => `/api/designs/${design}/bill.csv`,
   materials: () => call<Material[]>("GET", "/materials"),
   found: (key: string) => call<FoundState | null>("GET", `/found/${key}`),
 };

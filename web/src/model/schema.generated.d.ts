@@ -957,6 +957,86 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/processes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * List Processes
+         * @description Ways to make a piece of metal, and what each asks for.
+         */
+        get: operations["list_processes"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/designs/{design_id}/pieces/{piece_id}/casting": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Prove Casting
+         * @description Look whether a piece's body can be cast or printed in metal.
+         */
+        post: operations["prove_casting"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/designs/{design_id}/bill": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Bill
+         * @description What the shown pieces are made of: volumes by triangles, weights in each metal, stones.
+         */
+        get: operations["get_bill"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/designs/{design_id}/bill.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Download Bill
+         * @description The bill as comma-separated values.
+         */
+        get: operations["download_bill"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/keeping": {
         parameters: {
             query?: never;
@@ -1561,7 +1641,7 @@ export interface components {
              */
             kind: "add-follower";
             /** Follower */
-            follower: components["schemas"]["Beads-Input"] | components["schemas"]["Bezel-Input"] | components["schemas"]["Combine-Input"] | components["schemas"]["CutEdge-Input"] | components["schemas"]["Fillet-Input"] | components["schemas"]["FitBore-Input"] | components["schemas"]["Flush-Input"] | components["schemas"]["Hollow-Input"] | components["schemas"]["MirrorBody-Input"] | components["schemas"]["Prongs-Input"] | components["schemas"]["RepeatAlong-Input"] | components["schemas"]["RepeatRound-Input"] | components["schemas"]["ScaleToSize-Input"] | components["schemas"]["Thickened-Input"] | components["schemas"]["Trim-Input"] | components["schemas"]["TrimBySheet-Input"];
+            follower: components["schemas"]["Beads-Input"] | components["schemas"]["Bezel-Input"] | components["schemas"]["Combine-Input"] | components["schemas"]["CutEdge-Input"] | components["schemas"]["Fillet-Input"] | components["schemas"]["FitBore-Input"] | components["schemas"]["Flush-Input"] | components["schemas"]["Hollow-Input"] | components["schemas"]["MirrorBody-Input"] | components["schemas"]["Prongs-Input"] | components["schemas"]["RepeatAlong-Input"] | components["schemas"]["RepeatRound-Input"] | components["schemas"]["ScaleToSize-Input"] | components["schemas"]["Sprue-Input"] | components["schemas"]["Thickened-Input"] | components["schemas"]["Trim-Input"] | components["schemas"]["TrimBySheet-Input"];
             /** Before */
             before?: string | null;
         };
@@ -2682,6 +2762,24 @@ export interface components {
             kind: "bezel";
         };
         /**
+         * BillState
+         * @description What a design is made of; weights are those of all of its bodies together.
+         */
+        BillState: {
+            /** Metal */
+            metal: components["schemas"]["MetalLineState"][];
+            /** Stones */
+            stones: components["schemas"]["StoneLineState"][];
+            /** Volume */
+            volume: number;
+            /** Carats */
+            carats: number;
+            /** Count */
+            count: number;
+            /** Weights */
+            weights: components["schemas"]["WeightState"][];
+        };
+        /**
          * Block
          * @description A box about its middle ``point``, with its edges along the axes; mm.
          */
@@ -2932,6 +3030,41 @@ export interface components {
             command: components["schemas"]["AddCage"];
         };
         /**
+         * CastAnswer
+         * @description Whether nothing was found, what was, and the least wall in mm (99 of 100 samples have more) with its place.
+         */
+        CastAnswer: {
+            /** Holds */
+            holds: boolean;
+            /** Faults */
+            faults: components["schemas"]["RemarkState"][];
+            /** Wall */
+            wall: number;
+            /** Wall At */
+            wall_at: [
+                number,
+                number,
+                number
+            ];
+        };
+        /**
+         * CastAsk
+         * @description By which process, and where its numbers are others here.
+         */
+        CastAsk: {
+            /**
+             * Process
+             * @default cast
+             */
+            process?: string;
+            /** Wall */
+            wall?: number | null;
+            /** Prong */
+            prong?: number | null;
+            /** Gap */
+            gap?: number | null;
+        };
+        /**
          * CertificateState
          * @description What a made solid states of itself: mm, mm², mm³, degrees.
          */
@@ -3047,7 +3180,7 @@ export interface components {
              */
             kind: "change-follower";
             /** Follower */
-            follower: components["schemas"]["Beads-Input"] | components["schemas"]["Bezel-Input"] | components["schemas"]["Combine-Input"] | components["schemas"]["CutEdge-Input"] | components["schemas"]["Fillet-Input"] | components["schemas"]["FitBore-Input"] | components["schemas"]["Flush-Input"] | components["schemas"]["Hollow-Input"] | components["schemas"]["MirrorBody-Input"] | components["schemas"]["Prongs-Input"] | components["schemas"]["RepeatAlong-Input"] | components["schemas"]["RepeatRound-Input"] | components["schemas"]["ScaleToSize-Input"] | components["schemas"]["Thickened-Input"] | components["schemas"]["Trim-Input"] | components["schemas"]["TrimBySheet-Input"];
+            follower: components["schemas"]["Beads-Input"] | components["schemas"]["Bezel-Input"] | components["schemas"]["Combine-Input"] | components["schemas"]["CutEdge-Input"] | components["schemas"]["Fillet-Input"] | components["schemas"]["FitBore-Input"] | components["schemas"]["Flush-Input"] | components["schemas"]["Hollow-Input"] | components["schemas"]["MirrorBody-Input"] | components["schemas"]["Prongs-Input"] | components["schemas"]["RepeatAlong-Input"] | components["schemas"]["RepeatRound-Input"] | components["schemas"]["ScaleToSize-Input"] | components["schemas"]["Sprue-Input"] | components["schemas"]["Thickened-Input"] | components["schemas"]["Trim-Input"] | components["schemas"]["TrimBySheet-Input"];
         };
         /**
          * ChangeReference
@@ -4727,7 +4860,8 @@ export interface components {
          *     >>> from zinc_otter.core.primitives.ring import ring_band
          *     >>> from zinc_otter.core.solid.mesh.route import made_of_triangles
          *     >>> from zinc_otter.core.solid.recipe import Recipe
-         *     >>> made = made_of_triangles(Recipe("Ring", ring_band(16.0, (4, 4), (2, 2), "court", 16), (FitBore("f1", diameter=16.4),)))
+         *     >>> band = ring_band(16.0, (4, 4), (2, 2), "court", 16)
+         *     >>> made = made_of_triangles(Recipe("Ring", band, (FitBore("f1", diameter=16.4),)))
          *     >>> made.notes[0].status, made.notes[0].words
          *     ('done', '')
          */
@@ -4791,7 +4925,8 @@ export interface components {
          *     >>> from zinc_otter.core.primitives.ring import ring_band
          *     >>> from zinc_otter.core.solid.mesh.route import made_of_triangles
          *     >>> from zinc_otter.core.solid.recipe import Recipe
-         *     >>> made = made_of_triangles(Recipe("Ring", ring_band(16.0, (4, 4), (2, 2), "court", 16), (FitBore("f1", diameter=16.4),)))
+         *     >>> band = ring_band(16.0, (4, 4), (2, 2), "court", 16)
+         *     >>> made = made_of_triangles(Recipe("Ring", band, (FitBore("f1", diameter=16.4),)))
          *     >>> made.notes[0].status, made.notes[0].words
          *     ('done', '')
          */
@@ -6272,6 +6407,11 @@ export interface components {
             density: number;
             /** Source */
             source: string;
+            /**
+             * Group
+             * @description "metal" of a jeweller's bench, "wax", or "other"
+             */
+            group: string;
         };
         /**
          * MeasurePicture
@@ -6345,6 +6485,22 @@ export interface components {
                 string,
                 string
             ][];
+        };
+        /** MetalLineState */
+        MetalLineState: {
+            /** Piece */
+            piece: string;
+            /** Name */
+            name: string;
+            /**
+             * Volume
+             * @description mm³
+             */
+            volume: number;
+            /** Bore */
+            bore: number | null;
+            /** Bore Words */
+            bore_words: string;
         };
         /**
          * Mirror
@@ -7275,7 +7431,7 @@ export interface components {
             /** Digest */
             digest: string;
             /** Followers */
-            followers: (components["schemas"]["Beads-Output"] | components["schemas"]["Bezel-Output"] | components["schemas"]["Combine-Output"] | components["schemas"]["CutEdge-Output"] | components["schemas"]["Fillet-Output"] | components["schemas"]["FitBore-Output"] | components["schemas"]["Flush-Output"] | components["schemas"]["Hollow-Output"] | components["schemas"]["MirrorBody-Output"] | components["schemas"]["Prongs-Output"] | components["schemas"]["RepeatAlong-Output"] | components["schemas"]["RepeatRound-Output"] | components["schemas"]["ScaleToSize-Output"] | components["schemas"]["Thickened-Output"] | components["schemas"]["Trim-Output"] | components["schemas"]["TrimBySheet-Output"])[];
+            followers: (components["schemas"]["Beads-Output"] | components["schemas"]["Bezel-Output"] | components["schemas"]["Combine-Output"] | components["schemas"]["CutEdge-Output"] | components["schemas"]["Fillet-Output"] | components["schemas"]["FitBore-Output"] | components["schemas"]["Flush-Output"] | components["schemas"]["Hollow-Output"] | components["schemas"]["MirrorBody-Output"] | components["schemas"]["Prongs-Output"] | components["schemas"]["RepeatAlong-Output"] | components["schemas"]["RepeatRound-Output"] | components["schemas"]["ScaleToSize-Output"] | components["schemas"]["Sprue-Output"] | components["schemas"]["Thickened-Output"] | components["schemas"]["Trim-Output"] | components["schemas"]["TrimBySheet-Output"])[];
             /**
              * Called
              * @description ids of followers to what they are called
@@ -7547,6 +7703,22 @@ export interface components {
                     number
                 ]
             ] | null;
+        };
+        /**
+         * ProcessState
+         * @description What a process asks for at least, in mm; common practice, shops differ.
+         */
+        ProcessState: {
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+            /** Wall */
+            wall: number;
+            /** Prong */
+            prong: number;
+            /** Gap */
+            gap: number;
         };
         /**
          * Prongs
@@ -9407,6 +9579,146 @@ export interface components {
              */
             across?: number;
         };
+        /**
+         * Sprue
+         * @description A round stub of a ``diameter`` and ``length`` (mm) that stands at ``point`` on the body, ``along`` a way out of it.
+         *
+         *     >>> from zinc_otter.core.primitives import box
+         *     >>> from zinc_otter.core.solid.mesh.route import made_of_triangles
+         *     >>> from zinc_otter.core.solid.recipe import Recipe
+         *     >>> stub = Sprue("f1", diameter=3.0, length=8.0, point=(0, 0, 15), along=(0, 0, 1))
+         *     >>> made = made_of_triangles(Recipe("Box", box((30, 30, 30), (2, 2, 2)), (stub,)))
+         *     >>> made.notes[0].status, bool(made.body.size[2] > 30)
+         *     ('done', True)
+         */
+        "Sprue-Input": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
+            /**
+             * On
+             * @default true
+             */
+            on?: boolean;
+            /**
+             * Diameter
+             * @default 2.5
+             */
+            diameter?: number;
+            /**
+             * Length
+             * @default 8
+             */
+            length?: number;
+            /**
+             * Point
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            point?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Along
+             * @default [
+             *       0,
+             *       0,
+             *       1
+             *     ]
+             */
+            along?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "sprue";
+        };
+        /**
+         * Sprue
+         * @description A round stub of a ``diameter`` and ``length`` (mm) that stands at ``point`` on the body, ``along`` a way out of it.
+         *
+         *     >>> from zinc_otter.core.primitives import box
+         *     >>> from zinc_otter.core.solid.mesh.route import made_of_triangles
+         *     >>> from zinc_otter.core.solid.recipe import Recipe
+         *     >>> stub = Sprue("f1", diameter=3.0, length=8.0, point=(0, 0, 15), along=(0, 0, 1))
+         *     >>> made = made_of_triangles(Recipe("Box", box((30, 30, 30), (2, 2, 2)), (stub,)))
+         *     >>> made.notes[0].status, bool(made.body.size[2] > 30)
+         *     ('done', True)
+         */
+        "Sprue-Output": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
+            /**
+             * On
+             * @default true
+             */
+            on?: boolean;
+            /**
+             * Diameter
+             * @default 2.5
+             */
+            diameter?: number;
+            /**
+             * Length
+             * @default 8
+             */
+            length?: number;
+            /**
+             * Point
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            point?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Along
+             * @default [
+             *       0,
+             *       0,
+             *       1
+             *     ]
+             */
+            along?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "sprue";
+        };
         /** StepAt */
         StepAt: {
             /** Revision */
@@ -9594,6 +9906,26 @@ export interface components {
              * @default diamond
              */
             material?: string;
+        };
+        /** StoneLineState */
+        StoneLineState: {
+            /** Name */
+            name: string;
+            /** Cut */
+            cut: string;
+            /** Material */
+            material: string;
+            /** Size */
+            size: string;
+            /** Count */
+            count: number;
+            /**
+             * Each
+             * @description carats
+             */
+            each: number;
+            /** Carats */
+            carats: number;
         };
         /**
          * StonePlace
@@ -10847,6 +11179,22 @@ export interface components {
              */
             radius?: number;
         };
+        /** WeightState */
+        WeightState: {
+            /** Material */
+            material: string;
+            /** Density */
+            density: number;
+            /** Grams */
+            grams: number;
+            /** Source */
+            source: string;
+            /**
+             * Wax
+             * @description how many times as heavy as the wax that it is cast after
+             */
+            wax: number | null;
+        };
         /**
          * Weld
          * @description Make vertices one: all picked ones at their "middle", at the "vertex" ``onto`` or at a "point"; or those that lie
@@ -11814,7 +12162,8 @@ export interface components {
          *     >>> from zinc_otter.core.primitives.ring import ring_band
          *     >>> from zinc_otter.core.solid.mesh.route import made_of_triangles
          *     >>> from zinc_otter.core.solid.recipe import Recipe
-         *     >>> made = made_of_triangles(Recipe("Ring", ring_band(16.0, (4, 4), (2, 2), "court", 16), (FitBore("f1", diameter=16.4),)))
+         *     >>> band = ring_band(16.0, (4, 4), (2, 2), "court", 16)
+         *     >>> made = made_of_triangles(Recipe("Ring", band, (FitBore("f1", diameter=16.4),)))
          *     >>> made.notes[0].status, made.notes[0].words
          *     ('done', '')
          */
@@ -13147,6 +13496,77 @@ export interface components {
              * @constant
              */
             kind: "skin";
+        };
+        /**
+         * Sprue
+         * @description A round stub of a ``diameter`` and ``length`` (mm) that stands at ``point`` on the body, ``along`` a way out of it.
+         *
+         *     >>> from zinc_otter.core.primitives import box
+         *     >>> from zinc_otter.core.solid.mesh.route import made_of_triangles
+         *     >>> from zinc_otter.core.solid.recipe import Recipe
+         *     >>> stub = Sprue("f1", diameter=3.0, length=8.0, point=(0, 0, 15), along=(0, 0, 1))
+         *     >>> made = made_of_triangles(Recipe("Box", box((30, 30, 30), (2, 2, 2)), (stub,)))
+         *     >>> made.notes[0].status, bool(made.body.size[2] > 30)
+         *     ('done', True)
+         */
+        Sprue: {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
+            /**
+             * On
+             * @default true
+             */
+            on?: boolean;
+            /**
+             * Diameter
+             * @default 2.5
+             */
+            diameter?: number;
+            /**
+             * Length
+             * @default 8
+             */
+            length?: number;
+            /**
+             * Point
+             * @default [
+             *       0,
+             *       0,
+             *       0
+             *     ]
+             */
+            point?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Along
+             * @default [
+             *       0,
+             *       0,
+             *       1
+             *     ]
+             */
+            along?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Kind
+             * @default sprue
+             * @constant
+             */
+            kind: "sprue";
         };
         /**
          * StepCut
@@ -19967,7 +20387,10 @@ export interface operations {
     };
     certificate_as_page: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description per cent by which the file is larger, for shrinkage */
+                larger?: number;
+            };
             header?: never;
             path: {
                 design_id: string;
@@ -20110,6 +20533,8 @@ export interface operations {
             query?: {
                 /** @description hand over a body that is incomplete or not sound, as far as it goes; its name says so */
                 anyway?: boolean;
+                /** @description per cent by which the file is larger, for shrinkage */
+                larger?: number;
             };
             header?: never;
             path: {
@@ -20691,6 +21116,8 @@ export interface operations {
                 angle?: number;
                 /** @description hand over a body that is incomplete or not sound, as far as it goes; its name says so */
                 anyway?: boolean;
+                /** @description per cent by which the file is larger, for shrinkage */
+                larger?: number;
             };
             header?: never;
             path: {
@@ -20839,6 +21266,8 @@ export interface operations {
                 angle?: number;
                 /** @description hand over a body that is incomplete or not sound, as far as it goes; its name says so */
                 anyway?: boolean;
+                /** @description per cent by which the file is larger, for shrinkage */
+                larger?: number;
             };
             header?: never;
             path: {
@@ -21728,6 +22157,565 @@ export interface operations {
                 };
                 content: {
                     "image/svg+xml": string;
+                };
+            };
+            /** @description The request cannot be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The key is missing. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It comes from another place, or designs are only read here. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such design, piece, asset, job or file. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description This is not done here. */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The rest of the request did not arrive. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The design has moved on, or the work was stopped. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request does not say how long it is. */
+            411: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request is too large. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It is refused: the detail says what is wrong, and the place where. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Something nobody foresaw; nothing was changed. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is too much to do at once, another program holds the designs, or they are damaged. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full; nothing was changed. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    list_processes: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProcessState"][];
+                };
+            };
+            /** @description The request cannot be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The key is missing. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It comes from another place, or designs are only read here. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such design, piece, asset, job or file. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description This is not done here. */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The rest of the request did not arrive. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The design has moved on, or the work was stopped. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request does not say how long it is. */
+            411: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request is too large. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It is refused: the detail says what is wrong, and the place where. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Something nobody foresaw; nothing was changed. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is too much to do at once, another program holds the designs, or they are damaged. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full; nothing was changed. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    prove_casting: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                design_id: string;
+                piece_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CastAsk"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CastAnswer"];
+                };
+            };
+            /** @description The request cannot be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The key is missing. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It comes from another place, or designs are only read here. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such design, piece, asset, job or file. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description This is not done here. */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The rest of the request did not arrive. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The design has moved on, or the work was stopped. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request does not say how long it is. */
+            411: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request is too large. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It is refused: the detail says what is wrong, and the place where. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Something nobody foresaw; nothing was changed. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is too much to do at once, another program holds the designs, or they are damaged. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full; nothing was changed. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_bill: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                design_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BillState"];
+                };
+            };
+            /** @description The request cannot be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The key is missing. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It comes from another place, or designs are only read here. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such design, piece, asset, job or file. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description This is not done here. */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The rest of the request did not arrive. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The design has moved on, or the work was stopped. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request does not say how long it is. */
+            411: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request is too large. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It is refused: the detail says what is wrong, and the place where. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Something nobody foresaw; nothing was changed. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is too much to do at once, another program holds the designs, or they are damaged. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full; nothing was changed. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    download_bill: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                design_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string;
                 };
             };
             /** @description The request cannot be read. */

@@ -10,6 +10,7 @@ import { lookForSolids } from "../../live/line";
 import { attempt } from "../../live/picks";
 import { download, service } from "../../live/service";
 import { useDesign } from "../../live/stores/design";
+import { largerWords, useLarger } from "../../live/stores/larger";
 import { usePicking } from "../../live/stores/picking";
 import type { Certificate, JobReport, PieceState } from "../../model/types";
 import { CertificateTable, shortFaults } from "../parts/CertificateTable";
@@ -115,8 +116,9 @@ function headOf(name: string, certificate: Certificate | null, stale: boolean): 
 /** The certificate and the solid as files. */
 function Files({ design, piece, certificate }: { design: string; piece: PieceState; certificate: Certificate }) {
   const short = shortFaults(certificate.faults ?? []);
-  const page = () => void attempt(() => download(service.pageAddress(design, piece.id), `${piece.name}, certificate.html`));
-  const step = () => void attempt(() => download(service.stepAddress(design, piece.id, !!short), `${piece.name}${short && `, ${short}`}.step`));
+  const larger = useLarger((s) => s.larger);
+  const page = () => void attempt(() => download(service.pageAddress(design, piece.id, larger), `${piece.name}, certificate${largerWords(larger)}.html`));
+  const step = () => void attempt(() => download(service.stepAddress(design, piece.id, !!short, larger), `${piece.name}${largerWords(larger)}${short && `, ${short}`}.step`));
   return (
     <>
       <Button variant="outlined" onClick={() => saveText(certificate, piece.name)}>Certificate as JSON</Button>

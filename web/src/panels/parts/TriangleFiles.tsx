@@ -9,11 +9,14 @@ import { useEffect, useEffectEvent, useRef, useState } from "react";
 import { attempt } from "../../live/picks";
 import { download, service } from "../../live/service";
 import { useDesign } from "../../live/stores/design";
+import { largerWords, useLarger } from "../../live/stores/larger";
 import type { JobReport, KeyedJob, PieceState, SurfaceFacts } from "../../model/types";
+import { NumberField } from "./NumberField";
 import { ShowWhere } from "./ShowWhere";
 import { useFor } from "./useFor";
 import { useJob } from "./useJob";
 
+const shrinkage = { is: "number", label: "Larger by", unit: "%", initial: 0, step: 0.5, min: 0, max: 20, help: "for shrinkage; stands in the files' names" } as const;
 const kinds = ["stl", "3mf", "glb", "obj", "ply"] as const;
 const bytes = (n: number) => (n > 1e6 ? `${(n / 1e6).toFixed(1)} MB` : `${Math.max(1, Math.round(n / 1e3))} kB`);
 
@@ -106,6 +109,7 @@ const outside = (value: number, most: number) => !(value > 0 && value <= most);
 export function TriangleFiles({ design, piece }: { design: string; piece: PieceState }) {
   const [tolerance, setTolerance] = useState("0.05");
   const [angle, setAngle] = useState("180");
+  const larger = useLarger((s) => s.larger);
   const [chord, turn] = [numberIn(tolerance), numberIn(angle)];
   const [wrong, askew] = [outside(chord, 100), outside(turn, 180)];
   const sound = !wrong && !askew;
@@ -131,6 +135,7 @@ export function TriangleFiles({ design, piece }: { design: string; piece: PieceS
     <Stack direction="row" spacing={1} useFlexGap sx={{ alignItems: "center", flexWrap: "wrap", borderTop: 1, borderColor: "divider", pt: 1 }}>
       <Tolerance label="Chord tolerance" unit="mm" most={100} text={tolerance} wrong={wrong} onChange={setTolerance} />
       <Tolerance label="Angle tolerance" unit="°" most={180} text={angle} wrong={askew} onChange={setAngle} />
+      <NumberField field={shrinkage} value={larger} onChange={(value) => useLarger.setState({ larger: value })} />
       {kinds.map((kind) => (
         <Button
           key={kind}
@@ -140,7 +145,7 @@ export function TriangleFiles({ design, piece }: { design: string; piece: PieceS
           sx={{ minWidth: 52 }}
           title={facts?.bytes[kind] ? `about ${bytes(facts.bytes[kind])}` : undefined}
           disabled={!idle}
-          onClick={() => files.write(kind, piece.name, (anyway) => service.beginFile(design, piece.id, kind, chord, turn, anyway))}
+          onClick={() => files.write(kind, piece.name + largerWords(larger), (anyway) => service.beginFile(design, piece.id, kind, { tolerance: chord, angle: turn }, larger, anyway))}
         >
           {kind.toUpperCase()}
         </Button>

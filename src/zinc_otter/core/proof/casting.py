@@ -1,0 +1,117 @@
+"""Whether a body can be cast or printed in metal: least walls, hollows without an outlet, sharp inner corners."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+
+import numpy as np
+
+from zinc_otter.core.cage.cage import unit
+from zinc_otter.core.cage.topology import Floats, Ints, joined_labels
+from zinc_otter.core.proof.walls import wall_at
+from zinc_otter.core.remark import Remark, at_points
+
+_SAMPLES = 6_000
+_MARKED = 24
+_SHARP = 35.0
+"""Degrees by which faces have to turn towards one another to be an inner corner."""
+_NEAR_EDGES = 0.02
+"""Share of samples that may be thin: straight inwards beside a sharp edge a wall is short whatever it is."""
+
+
+@dataclass(frozen=True)
+class Process:
+    """What a process asks for at least, in mm. Common practice; shops differ, so that each number can be changed."""
+
+    id: str
+    name: str
+    wall: float
+    prong: float
+    gap: float
+
+
+PROCESSES = (
+    Process("cast", "Cast metal", 0.8, 0.8, 0.3),
+    Process("wax", "Printed wax", 0.6, 0.7, 0.25),
+    Process("metal", "Printed metal", 0.5, 0.6, 0.2),
+)
+
+
+@dataclass(frozen=True, eq=False)
+class CastProof:
+    """The least wall (mm) that all but the thinnest of a hundred points exceed, and where; ``faults`` in words."""
+
+    wall: float
+    wall_at: tuple[float, float, float]
+    cavities: int
+    inner_corners: int
+    faults: tuple[Remark, ...]
+
+
+def cast_proof(points: Floats, triangles: Ints, process: Process, prongs: Sequence[float] = ()) -> CastProof:
+    """Of closed triangles (m, 3) of points (n, 3) mm that look outwards; ``prongs`` are diameters of what stands on them.
+
+    Walls are measured straight inwards at samples spread by area, and the words say at how many.
+    """
+    faults: list[Remark] = []
+    walls, at = wall_at(points, triangles, _SAMPLES)
+    order = np.argsort(walls)
+    least = order[min(len(order) - 1, int(_NEAR_EDGES * len(order)) // 2)]
+    thin = order[walls[order] < process.wall]
+    if len(thin) > _NEAR_EDGES * len(walls):
+        share = 100 * len(thin) / len(walls)
+        words = (
+            f"At {share:.0f} % of {len(walls):,} places the wall is thinner than {process.wall:g} mm, at least "
+            f"{float(walls[least]):.2f} mm: {process.name.lower()} asks for more."
+        )
+        faults.append(Remark(words, at_points(at[thin[:: max(1, len(thin) // _MARKED)][:_MARKED]])))
+    weak = sorted({round(d, 6) for d in prongs if d < process.prong})
+    if weak:
+        faults.append(
+            Remark(
+                f"Prongs of {weak[0]:g} mm are thinner than the {process.prong:g} mm that {process.name.lower()} asks for."
+            )
+        )
+    shells = _shells(len(points), triangles)
+    volumes = _volumes(points, triangles, shells)
+    hollow = np.flatnonzero(volumes < -1e-9)
+    if len(hollow):
+        where = np.array([points[np.unique(triangles[shells == k])].mean(axis=0) for k in hollow])
+        count = "1 hollow has" if len(hollow) == 1 else f"{len(hollow)} hollows have"
+        faults.append(Remark(f"{count} no outlet: what is within cannot get out. Vent it.", at_points(where[:_MARKED])))
+    corners = inner_corners(points, triangles)
+    if len(corners):
+        words = f"Along {len(corners):,} edges faces meet in a sharp inner corner, where casts tear: round them."
+        faults.append(Remark(words, at_points(corners[:: max(1, len(corners) // _MARKED)][:_MARKED])))
+    x, y, z = (float(v) for v in at[least])
+    return CastProof(float(walls[least]), (x, y, z), len(hollow), len(corners), tuple(faults))
+
+
+def inner_corners(points: Floats, triangles: Ints) -> Floats:
+    """(k, 3) the middles of edges whose two triangles turn towards one another by more than 35 degrees."""
+    a, b, c = (points[triangles[:, k]] for k in range(3))
+    normals = unit(np.cross(b - a, c - a))
+    ends = np.concatenate([triangles[:, [0, 1]], triangles[:, [1, 2]], triangles[:, [2, 0]]])
+    owner = np.tile(np.arange(len(triangles)), 3)
+    key = np.sort(ends, axis=1)
+    order = np.lexsort((key[:, 1], key[:, 0]))
+    one, other = owner[order[::2]], owner[order[1::2]]
+    edge = key[order[::2]]
+    middle = points[edge].mean(axis=1)
+    turn = np.degrees(np.arccos(np.clip((normals[one] * normals[other]).sum(axis=1), -1, 1)))
+    # The far corner of one lies before the plane of the other: an inner corner.
+    apex = points[triangles[other]].mean(axis=1)
+    inwards = ((apex - middle) * normals[one]).sum(axis=1) > 0
+    return np.asarray(middle[(turn > _SHARP) & inwards])
+
+
+def _shells(count: int, triangles: Ints) -> Ints:
+    """(m,) which connected shell each triangle belongs to."""
+    links = np.concatenate([triangles[:, [0, 1]], triangles[:, [1, 2]]])
+    return np.asarray(np.unique(joined_labels(count, links)[triangles[:, 0]], return_inverse=True)[1].reshape(-1))
+
+
+def _volumes(points: Floats, triangles: Ints, shells: Ints) -> Floats:
+    a, b, c = points[triangles].transpose(1, 0, 2)
+    return np.asarray(np.bincount(shells, (a * np.cross(b, c)).sum(axis=1) / 6))
