@@ -192,11 +192,13 @@ class LineFrame(TypedDict):
 
 
 class GemFrame(TypedDict):
-    """A stone's facets as triangles: three points (9 numbers) after the other, with their normals, and its colour."""
+    """A stone as triangles: three points (9 numbers) after the other, with their normals, and its colour; a ``smooth``
+    one has no facets."""
 
     points: Float32s
     normals: Float32s
     tint: str
+    smooth: bool
 
 
 class CopiesFrame(TypedDict):

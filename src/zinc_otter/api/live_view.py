@@ -132,7 +132,7 @@ def gem_frame(stone: Stone) -> GemFrame:
         normals = np.where(soft, smooth, normals)
     return {
         "points": corners.astype(np.float32).ravel(), "normals": normals.astype(np.float32).ravel(),
-        "tint": stone_material(stone.material).tint,
+        "tint": stone_material(stone.material).tint, "smooth": gem.exact is not None,
     }  # fmt: skip
 
 

@@ -6,11 +6,14 @@ from collections.abc import Callable
 from typing import Any, Protocol
 
 from zinc_otter.demo.fishing_float import fishing_float
+from zinc_otter.demo.ford_ring import ford_ring
 from zinc_otter.demo.hand import Assets, Hand
 from zinc_otter.demo.hand_bailer import hand_bailer
 from zinc_otter.demo.paddle_grip import paddle_grip
+from zinc_otter.demo.pebble_pendant import pebble_pendant
 from zinc_otter.demo.ripple_bangle import ripple_bangle
 from zinc_otter.demo.scoop import scoop
+from zinc_otter.demo.set_bangle import set_bangle
 from zinc_otter.demo.shade_of_reeds import shade_of_reeds
 from zinc_otter.demo.tide_lantern import tide_lantern
 from zinc_otter.demo.toggle import toggle
@@ -27,6 +30,9 @@ DEMOS: tuple[tuple[str, Callable[[Hand], None]], ...] = (
     ("Ripple bangle", ripple_bangle),
     ("Fishing float", fishing_float),
     ("Shade of reeds", shade_of_reeds),
+    ("Pebble pendant", pebble_pendant),
+    ("Ford ring", ford_ring),
+    ("Ripple bangle, set", set_bangle),
 )
 
 

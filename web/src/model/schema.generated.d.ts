@@ -14270,7 +14270,8 @@ export interface components {
         };
         /**
          * GemFrame
-         * @description A stone's facets as triangles: three points (9 numbers) after the other, with their normals, and its colour.
+         * @description A stone's facets as triangles: three points (9 numbers) after the other, with their normals, and its colour; a ``smooth``
+         *     one has no facets.
          */
         GemFrame: {
             /**
@@ -14285,6 +14286,8 @@ export interface components {
             normals: Float32Array;
             /** Tint */
             tint: string;
+            /** Smooth */
+            smooth: boolean;
         };
         /**
          * Images

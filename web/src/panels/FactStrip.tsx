@@ -77,7 +77,7 @@ function Counts() {
   const words = useDesign((s) => countsOf((s.preview ?? s.design)?.pieces.find((p) => p.id === piece) ?? s.design?.pieces[0], unit));
   const crosses = useDesign((s) => (s.preview ?? s.design)?.pieces.find((p) => p.id === piece)?.curve?.crosses);
   return (
-    <Typography variant="body2" color="text.secondary" data-testid="counts" title={words} sx={{ minWidth: 80, flexShrink: 1, overflow: "hidden", textOverflow: "ellipsis" }}>
+    <Typography variant="body2" color="text.secondary" data-testid="counts" title={words} sx={{ minWidth: 80, flexShrink: 9, overflow: "hidden", textOverflow: "ellipsis" }}>
       {words}
       {piece && crosses?.length ? <ShowWhere piece={piece} place={{ points: crosses }} /> : null}
     </Typography>
@@ -92,7 +92,7 @@ function Bore() {
   const unit = useUnit();
   if (!bore) return null;
   const words = `bore ⌀ ${lengthWords(bore.diameter, unit)}${bore.words ? `: ${bore.words}` : ""}`;
-  return <Typography variant="body2" data-testid="bore" title={words} sx={{ minWidth: 90, overflow: "hidden", textOverflow: "ellipsis" }}>{words}</Typography>;
+  return <Typography variant="body2" data-testid="bore" title={words} sx={{ minWidth: 90, flexShrink: 1, overflow: "hidden", textOverflow: "ellipsis" }}>{words}</Typography>;
 }
 
 /** The stones in hand, and the metal below them; and of any stones what is the matter. */

@@ -11,6 +11,8 @@ export interface ImageBase {
   readonly surfaceRays: { raycastFirst(ray: Ray): { distance: number } | null };
   /** Of a stone the colour that it has of its own. */
   readonly stone?: string;
+  /** Of a stone that has no facets. */
+  readonly smooth?: boolean;
   extent(): Iterable<Vector3>;
 }
 
@@ -70,7 +72,7 @@ export class CopyView {
   dress({ shown, material, colour, glass, marked }: CopyDress): void {
     this.group.visible = shown;
     for (const { of, material: own, meshes } of this.parts) {
-      own.matcap = of.stone && material !== "stripes" ? gemTexture(of.stone) : surfaceTexture(material, colour);
+      own.matcap = of.stone && material !== "stripes" ? gemTexture(of.stone, of.smooth === true) : surfaceTexture(material, colour);
       own.color.set(marked === "picked" ? colours.answer : marked === "hover" ? "#F0C9DC" : "#FFFFFF");
       for (const mesh of meshes) asGlass(mesh as never, glass);
     }

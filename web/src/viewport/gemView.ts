@@ -9,10 +9,13 @@ export class GemView implements ImageBase {
   readonly stone: string;
   private tree: MeshBVH | null = null;
 
-  constructor({ points, normals, tint }: GemFrame) {
+  readonly smooth: boolean;
+
+  constructor({ points, normals, tint, smooth }: GemFrame) {
     this.surface.setAttribute("position", new BufferAttribute(points, 3));
     this.surface.setAttribute("normal", new BufferAttribute(normals, 3));
     this.stone = tint;
+    this.smooth = smooth;
   }
 
   get surfaceRays(): MeshBVH {

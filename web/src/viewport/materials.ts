@@ -44,11 +44,16 @@ export function asGlass(mesh: Mesh<BufferGeometry, MeshMatcapMaterial>, glass: b
   mesh.renderOrder = glass ? 3 : 0;
 }
 
-/** A stone's facets: each takes one tone by where it looks, light and dark close to one another. */
-export function gemTexture(tint: string): CanvasTexture {
+/** A stone's facets: each takes one tone by where it looks, light and dark close to one another. A smooth one glows from within. */
+export function gemTexture(tint: string, smooth: boolean): CanvasTexture {
   const base = [1, 3, 5].map((at) => parseInt(tint.slice(at, at + 2), 16));
-  return texture(`gem ${tint}`, () =>
+  return texture(`gem ${tint} ${smooth}`, () =>
     painted((x, y, z) => {
+      if (smooth) {
+        const tone = 0.5 + 0.38 * Math.max(0, -0.3 * x + 0.55 * y + 0.6 * z) + 0.22 * Math.max(0, 0.4 * x - 0.7 * y + 0.2);
+        const window = Math.max(0, -0.42 * x + 0.6 * y + 0.68 * z) ** 30;
+        return base.map((part) => part * tone + (255 - part * tone) * Math.min(1, 0.9 * window)) as [number, number, number];
+      }
       const wave = 0.5 + 0.5 * Math.sin(9 * x + 5.3 * y + 7 * x * y) * Math.cos(8 * y - 3.1 * x);
       const tone = 0.42 + 0.5 * wave + 0.16 * Math.max(0, y);
       const flash = Math.max(0, -0.35 * x + 0.55 * y + 0.75 * z) ** 26 + 0.5 * Math.max(0, 0.8 * x - 0.3 * y + 0.5 * z) ** 30;

@@ -5,7 +5,9 @@ from __future__ import annotations
 import igl
 import numpy as np
 
+from zinc_otter.core.cage.plane import Vec
 from zinc_otter.core.cage.topology import Floats, Ints
+from zinc_otter.core.proof.bore import bore_about
 
 _STEP = 1e-6
 """Of the mesh's extent: how far behind a triangle the way to the next one begins."""
@@ -34,6 +36,10 @@ class Rays:
         _, further = self._first(points + behind * ways, ways)
         ends = np.where(met, np.where(leaves, first, behind[:, 0] + further), np.inf)
         return begins, ends
+
+    def widest(self, point: Vec, along: Vec) -> float:
+        """The diameter of the widest cylinder about an axis that touches none of the triangles."""
+        return bore_about(self._points, self._triangles, point, along)
 
     def _first(self, points: Floats, ways: Floats) -> tuple[Ints, Floats]:
         begin, way = (np.ascontiguousarray(x, dtype=np.float64).reshape(-1, 3) for x in (points, ways))

@@ -59,6 +59,8 @@ class LaidBy:
     along: Vec = (0.0, 0.0, 1.0)
 
 
+_BESIDE = 0.02
+"""Share of a stone's width by which what lies below its girdle may lie beside it."""
 _ROUND_IT = 12
 """Points of a girdle that are looked at to tell whether it lies on the picked faces."""
 
@@ -147,8 +149,11 @@ def over_faces(cage: Cage, faces: Ints, width: float, gap: float) -> Floats:
         v = unit((way - (way @ n) * n)[None])[0]
         u = np.cross(v, n)
         rim = point + width / 2 * (np.cos(circle)[:, None] * u + np.sin(circle)[:, None] * v)
-        _, _, under = seek.feet(rim)
-        if own[under].all() and laid.clear(point, pitch):
+        feet, its, under = seek.feet(rim)
+        beside = rim - feet - ((rim - feet) * its).sum(axis=1, keepdims=True) * its
+        # Beyond an open border the nearest point does not lie below.
+        on_all = own[under].all() and np.linalg.norm(beside, axis=1).max() < _BESIDE * width
+        if on_all and laid.clear(point, pitch):
             laid.add(point)
             if laid.count > MOST_STONES:
                 raise BadNumberError(f"More than {MOST_STONES:,} stones would have room here: make them larger.")
@@ -158,10 +163,10 @@ def over_faces(cage: Cage, faces: Ints, width: float, gap: float) -> Floats:
             feet, normals, at = seek.feet(point + reach * steps)
             # The surface bends away: a little further, until the middles are a pitch apart.
             reach *= pitch / np.maximum(np.linalg.norm(feet - point, axis=1, keepdims=True), 1e-9)
-        for foot, its, face in zip(feet, normals, at, strict=True):
+        for foot, out, face in zip(feet, normals, at, strict=True):
             if own[face] and seen.clear(foot, 0.5 * pitch):
                 seen.add(foot)
-                queue.append((foot, its, v))
+                queue.append((foot, out, v))
     return laid.points
 
 

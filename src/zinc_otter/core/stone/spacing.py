@@ -28,8 +28,8 @@ Laid = tuple[Gem, Floats]
 
 @dataclass(frozen=True, eq=False)
 class Spacing:
-    """The smallest ``gap`` between girdles, below 0 by how deep one stone lies in another, and between which two stones, by
-    their numbers through all; ``overlapping`` are the pairs (k, 2) that run into one another."""
+    """The smallest ``gap`` between girdles, below 0 by how far two stones would have to be moved apart, and between which two,
+    by their numbers through all; ``overlapping`` are the pairs (k, 2) that run into one another."""
 
     gap: Gap
     between: tuple[int, int]
@@ -159,23 +159,33 @@ class _Every:
         meeting = pairs[apart < self._reach[pairs].sum(axis=1)]
         found, depths, spots = [], [], []
         for a, b in meeting:
-            deepest, spot = 0.0, np.zeros(3)
-            for one, other in ((a, b), (b, a)):
-                rim, band = self._rims[other], self.gems[other].girdle / 2 * self.motions[other][:3, 2]
-                corners = moved(self.motions[other], self.gems[other].points)
-                points = np.concatenate([rim, rim + band, rim - band, corners])
-                own = (points - self.motions[one][:3, 3]) @ self.motions[one][:3, :3]
-                gem = self.gems[one]
-                off = own @ gem.normals.T - (gem.normals * gem.points[[loop[0] for loop in gem.facets]]).sum(axis=1)
-                inside = off.max(axis=1)
-                k = int(inside.argmin())
-                if -inside[k] > deepest:
-                    deepest, spot = float(-inside[k]), points[k]
-            if deepest > 1e-9:
+            spot = self._met(a, b)
+            spot = self._met(b, a) if spot is None else spot
+            if spot is not None:
                 found.append((a, b))
-                depths.append(deepest)
+                depths.append(self._depth(a, b))
                 spots.append(spot)
         return np.array(found, dtype=np.int64).reshape(-1, 2), np.array(depths), np.array(spots).reshape(-1, 3)
+
+    def _met(self, one: int, other: int) -> Floats | None:
+        """The point of another stone's girdle and corners that lies deepest within one's facets; None where none does."""
+        gem, where = self.gems[other], self.motions[other]
+        rim, half = self._rims[other], gem.girdle / 2 * where[:3, 2]
+        points = np.concatenate([rim, rim + half, rim - half, moved(where, gem.points)])
+        own = (points - self.motions[one][:3, 3]) @ self.motions[one][:3, :3]
+        facets = self.gems[one]
+        heights = (facets.normals * facets.points[[loop[0] for loop in facets.facets]]).sum(axis=1)
+        off = (own @ facets.normals.T - heights).max(axis=1)
+        k = int(off.argmin())
+        return points[k] if off[k] < -1e-9 else None
+
+    def _depth(self, a: int, b: int) -> float:
+        """How far two stones would have to be moved apart along the line of their middles."""
+        way = self._middles[b] - self._middles[a]
+        apart = float(np.linalg.norm(way))
+        u = way / apart if apart > 1e-9 else self.motions[a][:3, 0]
+        ahead, behind = (moved(self.motions[k], self.gems[k].points) - self._middles[k] for k in (a, b))
+        return float((ahead @ u).max() - (behind @ u).min()) - apart
 
     def _band(self, stone: int, sample: int) -> tuple[Floats, Floats]:
         """(s, 2, 3) sides of the girdle's two edges and its uprights near a sample, and (t, 3, 3) the walls between them."""

@@ -56,4 +56,7 @@ class AddRing(Form):
         return replace(outcome, remarks=(*outcome.remarks, said))
 
     def called(self) -> str:
-        return f"a ring, bore {number(self.bore)}, {number(self.width)} wide, {number(self.thickness)} mm thick"
+        section = f"of {number(self.thickness)} mm wire"
+        if self.profile != "wire":
+            section = f"{number(self.width)} wide, {number(self.thickness)} mm thick"
+        return f"a ring, bore {number(self.bore)}, {section}"

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from typing import TYPE_CHECKING, ClassVar, Literal
 
 import numpy as np
@@ -20,6 +20,8 @@ from zinc_otter.core.words import millimetres
 if TYPE_CHECKING:
     from zinc_otter.core.solid.kernel.shape import NamedShape
 
+_GRAZES = 0.008
+"""mm by which a bore may be too narrow for the kernel to leave it: a ring is told to be right within 0.005 mm all round."""
 _WIDER = 0.01
 """mm by which a bore may be wider than was asked for before it is said."""
 
@@ -53,7 +55,10 @@ class FitBore(Follower):
 
     def measured(self, of: Measured) -> Follower:
         # Longer than the body is from any of its points to the other end.
-        return CutBore(self.id, self.called, True, self.diameter, self.point, self.along, reach=_reach(of, self.point))
+        now = of.rays().widest(self.point, self.along)
+        grazes = now > self.diameter - _GRAZES
+        reach = _reach(of, self.point)
+        return CutBore(self.id, self.called, True, self.diameter, self.point, self.along, reach=reach, grazes=grazes)
 
 
 @dataclass(frozen=True)
@@ -61,6 +66,8 @@ class CutBore(FitBore):
     """The same with its ``reach``, mm to both sides of its point."""
 
     reach: float = 100.0
+    grazes: bool = False
+    """Whether hardly anything is cut: two surfaces that all but coincide are more than the kernel can part."""
 
     def measured(self, of: Measured) -> Follower:
         return self
@@ -77,13 +84,15 @@ class CutBore(FitBore):
         return made
 
     def on_kernel(self, body: NamedShape, at: OnKernel) -> NamedShape:
+        if self.grazes:
+            return body
         from zinc_otter.core.solid.kernel.operations import cut
         from zinc_otter.core.solid.kernel.shape import one_name
 
         return cut(body, one_name(self._cylinder.shape(), self.id))
 
     def deeper(self, by: float) -> Follower | None:
-        return CutBore(self.id, self.name, True, self.diameter + 2 * by, self.point, self.along, reach=self.reach + by)
+        return replace(self, on=True, diameter=self.diameter + 2 * by, reach=self.reach + by)
 
     def judged(self, made: MeshBody) -> Remark | None:
         wide = bore_about(made.mesh.points, made.mesh.triangles, self.point, self.along)
