@@ -157,14 +157,14 @@ class Distances(unittest.TestCase):
         np.testing.assert_allclose(nearest[0], (15, 0, 0))
 
     def test_against_brute_force_over_all_triangles(self) -> None:
-        from zinc_otter.core.proof.distance import _nearest_on
+        from zinc_otter.core.proof.distance import nearest_on_triangles
 
         mesh = trimesh.creation.annulus(4, 9, 12)
         points = np.random.default_rng(3).uniform(-15, 15, (300, 3))
         distance, nearest = self.measured(mesh).signed(points)
         for point, d, at in zip(points, distance, nearest, strict=True):
             corners = np.asarray(mesh.triangles)
-            there, _ = _nearest_on(np.broadcast_to(point, (len(corners), 3)), corners)
+            there, _ = nearest_on_triangles(np.broadcast_to(point, (len(corners), 3)), corners)
             best = np.linalg.norm(there - point, axis=1).min()
             self.assertAlmostEqual(abs(d), best, places=9)
             self.assertAlmostEqual(float(np.linalg.norm(at - point)), best, places=9)

@@ -63,7 +63,7 @@ class Layers(unittest.TestCase):
                 self.assertNotIn(name.split(".")[0], NOT_IN_CORE, f"{path.name} imports {name}")
 
     def test_within_the_core_surface_does_not_know_solid(self) -> None:
-        order = ["cage", "surface", "holding", "primitives", "proof", "solid", "formats", "printing"]
+        order = ["cage", "surface", "holding", "primitives", "proof", "stone", "solid", "formats", "printing"]
         for i, part in enumerate(order):
             for path in (SOURCE / "core" / part).rglob("*.py"):
                 for name in imports(path):

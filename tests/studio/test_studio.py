@@ -142,7 +142,8 @@ class Demo(StudioCase):
         put_in_demo(self.store, self.studio)
         names = [card.name for card in self.store.designs()]
         begun = ["Paddle grip", "Tide lantern", "Hand bailer", "Dry-bag toggle", "Bailing scoop"]
-        self.assertEqual(names, [*begun, "Ripple bangle", "Fishing float", "Shade of reeds"])
+        grown = ["Ripple bangle", "Fishing float", "Shade of reeds"]
+        self.assertEqual(names, [*begun, *grown, "Pebble pendant", "Ford ring", "Ripple bangle, set"])
         grip = self.store.load(self.store.designs()[0].id)
         self.assertGreater(len(grip.steps), 10)
         cage = grip.design.pieces[0].cage

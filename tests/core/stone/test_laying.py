@@ -19,7 +19,14 @@ from zinc_otter.core.surface.anchors import anchored, rooted
 from zinc_otter.studio.commands import read_command
 from zinc_otter.studio.design import Design
 
-BAND: dict[str, Any] = {"kind": "add-torus", "name": "Band", "ring": 20, "section": 4, "counts": [16, 8], "size_of": "surface"}
+BAND: dict[str, Any] = {
+    "kind": "add-torus",
+    "name": "Band",
+    "ring": 20,
+    "section": 4,
+    "counts": [16, 8],
+    "size_of": "surface",
+}
 ROUND = {"kind": "round", "width": 1.5}
 
 
@@ -109,7 +116,9 @@ class Ways(unittest.TestCase):
         design = band()
         cage = design.piece("p1").faces
         ends = cage.positions[cage.topology.edge_verts]
-        outer = np.flatnonzero((np.hypot(ends[..., 0], ends[..., 1]) > 11.9).all(axis=1) & (np.abs(ends[..., 2]) < 1e-6).all(axis=1))
+        outer = np.flatnonzero(
+            (np.hypot(ends[..., 0], ends[..., 1]) > 11.9).all(axis=1) & (np.abs(ends[..., 2]) < 1e-6).all(axis=1)
+        )
         self.assertEqual(len(outer), 16)
         design = done(design, kind="lay-stones", host="p1", cut=ROUND, way="edges", ids=outer.tolist(), count=0, gap=0.1)
         count = len(places(design))
@@ -180,11 +189,20 @@ class Refused(unittest.TestCase):
         design = band()
         big = {"kind": "round", "width": 80}
         self.refuse("A stone of 80 mm is larger than the form", design, host="p1", cut=big, points=[[12, 0, 0]])
-        self.refuse("100,000 stones; 1,000 are the most", design, host="p1", way="round", points=[[12, 0, 0]] * 100, count=1000)
+        self.refuse(
+            "100,000 stones; 1,000 are the most", design, host="p1", way="round", points=[[12, 0, 0]] * 100, count=1000
+        )
         self.refuse("Say where the stones are to be", design, host="p1")
         self.refuse("Pick the form", design, points=[[0, 0, 0]])
         self.refuse("Pick the curve", design, way="curve")
-        self.refuse("More than 1,000 stones", design, host="p1", cut={"kind": "round", "width": 0.3}, way="faces", ids=list(range(128)))
+        self.refuse(
+            "More than 1,000 stones",
+            design,
+            host="p1",
+            cut={"kind": "round", "width": 0.3},
+            way="faces",
+            ids=list(range(128)),
+        )
         self.refuse("has no piece", design, host="p9", points=[[0, 0, 0]])
         with self.assertRaises(BadNumberError):
             along_length(10, False, 0, 1.0, -1.0)

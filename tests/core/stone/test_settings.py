@@ -56,7 +56,9 @@ class Formulas(unittest.TestCase):
     def test_a_bezel_on_a_plate(self) -> None:
         c, wall, over, ledge, sink = 0.02, 0.5, 0.6, 0.3, -0.5
         cut = {"kind": "round", "width": 4.0}
-        design = set_on(plate(), cut, [0, 0, 2], {"kind": "bezel", "wall": wall, "over": over, "ledge": ledge, "clearance": c}, sink)
+        design = set_on(
+            plate(), cut, [0, 0, 2], {"kind": "bezel", "wall": wall, "over": over, "ledge": ledge, "clearance": c}, sink
+        )
         gem = RoundBrilliant(4.0).gem
         half, low = gem.girdle / 2, gem.height[0]
         r, surface = 2.0, sink

@@ -33,7 +33,9 @@ def band(gem: Gem, where: np.ndarray) -> np.ndarray:
     low, high = (np.column_stack([gem.outline, np.full(count, z)]) for z in (-gem.girdle / 2, gem.girdle / 2))
     i = np.arange(count)
     j = (i + 1) % count
-    return np.concatenate([moved(where, c) for c in (np.stack([low[i], low[j], high[j]], 1), np.stack([low[i], high[j], high[i]], 1))])
+    return np.concatenate(
+        [moved(where, c) for c in (np.stack([low[i], low[j], high[j]], 1), np.stack([low[i], high[j], high[i]], 1))]
+    )
 
 
 def segments_apart(a: np.ndarray, b: np.ndarray, steps: int = 17) -> float:

@@ -2421,6 +2421,18 @@ export interface components {
          * Beads
          * @description ``count`` grains of a diameter ``grain`` about each stone, ``over`` the girdle by so many mm; those of neighbours that
          *     all but touch are one.
+         *
+         *     >>> import numpy as np
+         *     >>> from zinc_otter.core.primitives import box
+         *     >>> from zinc_otter.core.solid.mesh.route import made_of_triangles
+         *     >>> from zinc_otter.core.solid.recipe import Recipe
+         *     >>> from zinc_otter.core.stone.stone import Stone
+         *     >>> where = np.eye(4)[None].copy()
+         *     >>> where[0, 2, 3] = 10.5
+         *     >>> laid = {"p2": [(Stone(), where)]}
+         *     >>> recipe = Recipe("Box", box((30, 30, 30), (2, 2, 2)), (Beads("f1", stones="p2"),), stones=laid)
+         *     >>> made_of_triangles(recipe).notes[0].status
+         *     'done'
          */
         "Beads-Input": {
             /**
@@ -2478,6 +2490,18 @@ export interface components {
          * Beads
          * @description ``count`` grains of a diameter ``grain`` about each stone, ``over`` the girdle by so many mm; those of neighbours that
          *     all but touch are one.
+         *
+         *     >>> import numpy as np
+         *     >>> from zinc_otter.core.primitives import box
+         *     >>> from zinc_otter.core.solid.mesh.route import made_of_triangles
+         *     >>> from zinc_otter.core.solid.recipe import Recipe
+         *     >>> from zinc_otter.core.stone.stone import Stone
+         *     >>> where = np.eye(4)[None].copy()
+         *     >>> where[0, 2, 3] = 10.5
+         *     >>> laid = {"p2": [(Stone(), where)]}
+         *     >>> recipe = Recipe("Box", box((30, 30, 30), (2, 2, 2)), (Beads("f1", stones="p2"),), stones=laid)
+         *     >>> made_of_triangles(recipe).notes[0].status
+         *     'done'
          */
         "Beads-Output": {
             /**
@@ -2626,6 +2650,18 @@ export interface components {
          *     ``taper``: by how many degrees its outside narrows downwards. An "open" base lets light through, down to the far side of
          *     the metal; a "closed" one leaves what the stone does not need. It stands in the metal where that lies below it, else it
          *     ends ``depth`` mm below the girdle (0: a little below the stone).
+         *
+         *     >>> import numpy as np
+         *     >>> from zinc_otter.core.primitives import box
+         *     >>> from zinc_otter.core.solid.mesh.route import made_of_triangles
+         *     >>> from zinc_otter.core.solid.recipe import Recipe
+         *     >>> from zinc_otter.core.stone.stone import Stone
+         *     >>> where = np.eye(4)[None].copy()
+         *     >>> where[0, 2, 3] = 12.5
+         *     >>> laid = {"p2": [(Stone(), where)]}
+         *     >>> recipe = Recipe("Box", box((30, 30, 30), (2, 2, 2)), (Bezel("f1", stones="p2"),), stones=laid)
+         *     >>> made_of_triangles(recipe).notes[0].status
+         *     'done'
          */
         "Bezel-Input": {
             /**
@@ -2697,6 +2733,18 @@ export interface components {
          *     ``taper``: by how many degrees its outside narrows downwards. An "open" base lets light through, down to the far side of
          *     the metal; a "closed" one leaves what the stone does not need. It stands in the metal where that lies below it, else it
          *     ends ``depth`` mm below the girdle (0: a little below the stone).
+         *
+         *     >>> import numpy as np
+         *     >>> from zinc_otter.core.primitives import box
+         *     >>> from zinc_otter.core.solid.mesh.route import made_of_triangles
+         *     >>> from zinc_otter.core.solid.recipe import Recipe
+         *     >>> from zinc_otter.core.stone.stone import Stone
+         *     >>> where = np.eye(4)[None].copy()
+         *     >>> where[0, 2, 3] = 12.5
+         *     >>> laid = {"p2": [(Stone(), where)]}
+         *     >>> recipe = Recipe("Box", box((30, 30, 30), (2, 2, 2)), (Bezel("f1", stones="p2"),), stones=laid)
+         *     >>> made_of_triangles(recipe).notes[0].status
+         *     'done'
          */
         "Bezel-Output": {
             /**
@@ -5067,6 +5115,18 @@ export interface components {
         /**
          * Flush
          * @description A seat of the stone's own form, open above; ``bright`` mm of the edge in the surface are cut off at 45 degrees.
+         *
+         *     >>> import numpy as np
+         *     >>> from zinc_otter.core.primitives import box
+         *     >>> from zinc_otter.core.solid.mesh.route import made_of_triangles
+         *     >>> from zinc_otter.core.solid.recipe import Recipe
+         *     >>> from zinc_otter.core.stone.stone import Stone
+         *     >>> where = np.eye(4)[None].copy()
+         *     >>> where[0, 2, 3] = 10.0
+         *     >>> laid = {"p2": [(Stone(), where)]}
+         *     >>> recipe = Recipe("Box", box((30, 30, 30), (2, 2, 2)), (Flush("f1", stones="p2"),), stones=laid)
+         *     >>> made_of_triangles(recipe).notes[0].status
+         *     'done'
          */
         "Flush-Input": {
             /**
@@ -5108,6 +5168,18 @@ export interface components {
         /**
          * Flush
          * @description A seat of the stone's own form, open above; ``bright`` mm of the edge in the surface are cut off at 45 degrees.
+         *
+         *     >>> import numpy as np
+         *     >>> from zinc_otter.core.primitives import box
+         *     >>> from zinc_otter.core.solid.mesh.route import made_of_triangles
+         *     >>> from zinc_otter.core.solid.recipe import Recipe
+         *     >>> from zinc_otter.core.stone.stone import Stone
+         *     >>> where = np.eye(4)[None].copy()
+         *     >>> where[0, 2, 3] = 10.0
+         *     >>> laid = {"p2": [(Stone(), where)]}
+         *     >>> recipe = Recipe("Box", box((30, 30, 30), (2, 2, 2)), (Flush("f1", stones="p2"),), stones=laid)
+         *     >>> made_of_triangles(recipe).notes[0].status
+         *     'done'
          */
         "Flush-Output": {
             /**
@@ -7727,6 +7799,18 @@ export interface components {
          *     "single", or "double": two beside one another at each place; "shared": those of neighbours that all but touch become one.
          *     Tips are round, flat, or "claw": drawn to a point over the crown. ``rails`` (0 to 2) tie them together below the girdle.
          *     ``turned`` degrees lay the first aside. A foot ends in the metal and never comes out below.
+         *
+         *     >>> import numpy as np
+         *     >>> from zinc_otter.core.primitives import box
+         *     >>> from zinc_otter.core.solid.mesh.route import made_of_triangles
+         *     >>> from zinc_otter.core.solid.recipe import Recipe
+         *     >>> from zinc_otter.core.stone.stone import Stone
+         *     >>> where = np.eye(4)[None].copy()
+         *     >>> where[0, 2, 3] = 12.5
+         *     >>> laid = {"p2": [(Stone(), where)]}
+         *     >>> recipe = Recipe("Box", box((30, 30, 30), (2, 2, 2)), (Prongs("f1", stones="p2"),), stones=laid)
+         *     >>> made_of_triangles(recipe).notes[0].status
+         *     'done'
          */
         "Prongs-Input": {
             /**
@@ -7809,6 +7893,18 @@ export interface components {
          *     "single", or "double": two beside one another at each place; "shared": those of neighbours that all but touch become one.
          *     Tips are round, flat, or "claw": drawn to a point over the crown. ``rails`` (0 to 2) tie them together below the girdle.
          *     ``turned`` degrees lay the first aside. A foot ends in the metal and never comes out below.
+         *
+         *     >>> import numpy as np
+         *     >>> from zinc_otter.core.primitives import box
+         *     >>> from zinc_otter.core.solid.mesh.route import made_of_triangles
+         *     >>> from zinc_otter.core.solid.recipe import Recipe
+         *     >>> from zinc_otter.core.stone.stone import Stone
+         *     >>> where = np.eye(4)[None].copy()
+         *     >>> where[0, 2, 3] = 12.5
+         *     >>> laid = {"p2": [(Stone(), where)]}
+         *     >>> recipe = Recipe("Box", box((30, 30, 30), (2, 2, 2)), (Prongs("f1", stones="p2"),), stones=laid)
+         *     >>> made_of_triangles(recipe).notes[0].status
+         *     'done'
          */
         "Prongs-Output": {
             /**
@@ -11551,6 +11647,18 @@ export interface components {
          * Beads
          * @description ``count`` grains of a diameter ``grain`` about each stone, ``over`` the girdle by so many mm; those of neighbours that
          *     all but touch are one.
+         *
+         *     >>> import numpy as np
+         *     >>> from zinc_otter.core.primitives import box
+         *     >>> from zinc_otter.core.solid.mesh.route import made_of_triangles
+         *     >>> from zinc_otter.core.solid.recipe import Recipe
+         *     >>> from zinc_otter.core.stone.stone import Stone
+         *     >>> where = np.eye(4)[None].copy()
+         *     >>> where[0, 2, 3] = 10.5
+         *     >>> laid = {"p2": [(Stone(), where)]}
+         *     >>> recipe = Recipe("Box", box((30, 30, 30), (2, 2, 2)), (Beads("f1", stones="p2"),), stones=laid)
+         *     >>> made_of_triangles(recipe).notes[0].status
+         *     'done'
          */
         Beads: {
             /**
@@ -11612,6 +11720,18 @@ export interface components {
          *     ``taper``: by how many degrees its outside narrows downwards. An "open" base lets light through, down to the far side of
          *     the metal; a "closed" one leaves what the stone does not need. It stands in the metal where that lies below it, else it
          *     ends ``depth`` mm below the girdle (0: a little below the stone).
+         *
+         *     >>> import numpy as np
+         *     >>> from zinc_otter.core.primitives import box
+         *     >>> from zinc_otter.core.solid.mesh.route import made_of_triangles
+         *     >>> from zinc_otter.core.solid.recipe import Recipe
+         *     >>> from zinc_otter.core.stone.stone import Stone
+         *     >>> where = np.eye(4)[None].copy()
+         *     >>> where[0, 2, 3] = 12.5
+         *     >>> laid = {"p2": [(Stone(), where)]}
+         *     >>> recipe = Recipe("Box", box((30, 30, 30), (2, 2, 2)), (Bezel("f1", stones="p2"),), stones=laid)
+         *     >>> made_of_triangles(recipe).notes[0].status
+         *     'done'
          */
         Bezel: {
             /**
@@ -12224,6 +12344,18 @@ export interface components {
         /**
          * Flush
          * @description A seat of the stone's own form, open above; ``bright`` mm of the edge in the surface are cut off at 45 degrees.
+         *
+         *     >>> import numpy as np
+         *     >>> from zinc_otter.core.primitives import box
+         *     >>> from zinc_otter.core.solid.mesh.route import made_of_triangles
+         *     >>> from zinc_otter.core.solid.recipe import Recipe
+         *     >>> from zinc_otter.core.stone.stone import Stone
+         *     >>> where = np.eye(4)[None].copy()
+         *     >>> where[0, 2, 3] = 10.0
+         *     >>> laid = {"p2": [(Stone(), where)]}
+         *     >>> recipe = Recipe("Box", box((30, 30, 30), (2, 2, 2)), (Flush("f1", stones="p2"),), stones=laid)
+         *     >>> made_of_triangles(recipe).notes[0].status
+         *     'done'
          */
         Flush: {
             /**
@@ -12875,6 +13007,18 @@ export interface components {
          *     "single", or "double": two beside one another at each place; "shared": those of neighbours that all but touch become one.
          *     Tips are round, flat, or "claw": drawn to a point over the crown. ``rails`` (0 to 2) tie them together below the girdle.
          *     ``turned`` degrees lay the first aside. A foot ends in the metal and never comes out below.
+         *
+         *     >>> import numpy as np
+         *     >>> from zinc_otter.core.primitives import box
+         *     >>> from zinc_otter.core.solid.mesh.route import made_of_triangles
+         *     >>> from zinc_otter.core.solid.recipe import Recipe
+         *     >>> from zinc_otter.core.stone.stone import Stone
+         *     >>> where = np.eye(4)[None].copy()
+         *     >>> where[0, 2, 3] = 12.5
+         *     >>> laid = {"p2": [(Stone(), where)]}
+         *     >>> recipe = Recipe("Box", box((30, 30, 30), (2, 2, 2)), (Prongs("f1", stones="p2"),), stones=laid)
+         *     >>> made_of_triangles(recipe).notes[0].status
+         *     'done'
          */
         Prongs: {
             /**
@@ -14270,7 +14414,7 @@ export interface components {
         };
         /**
          * GemFrame
-         * @description A stone's facets as triangles: three points (9 numbers) after the other, with their normals, and its colour; a ``smooth``
+         * @description A stone as triangles: three points (9 numbers) after the other, with their normals, and its colour; a ``smooth``
          *     one has no facets.
          */
         GemFrame: {

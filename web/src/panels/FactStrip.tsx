@@ -100,7 +100,10 @@ function Stones() {
   const piece = usePicking((s) => s.piece);
   const list = useStones((s) => s.list);
   const unit = useUnit();
-  const own = list.find((s) => s.piece === piece);
+  const known = useDesign((s) => s.design?.pieces.length ?? 0);
+  const shown = useDesign((s) => s.preview?.pieces.length ?? 0);
+  // Those that are being laid are the last ones.
+  const own = list.find((s) => s.piece === piece) ?? (shown > known ? list.at(-1) : undefined);
   const bad = list.find((s) => s.says.length);
   return (
     <>

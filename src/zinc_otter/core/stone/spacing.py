@@ -28,7 +28,7 @@ Laid = tuple[Gem, Floats]
 
 @dataclass(frozen=True, eq=False)
 class Spacing:
-    """The smallest ``gap`` between girdles, below 0 by how far two stones would have to be moved apart, and between which two,
+    """The smallest ``gap`` between girdles, below 0 by how far two stones would have to be moved apart, and ``between`` which,
     by their numbers through all; ``overlapping`` are the pairs (k, 2) that run into one another."""
 
     gap: Gap

@@ -6,10 +6,10 @@ from typing import Annotated, Literal
 
 from pydantic import Field, JsonValue
 
-from zinc_otter.core.cage.edits.fit_bore import fit_bore, ring_bore
 from zinc_otter.core.cage.picking import everything
 from zinc_otter.core.form import require_faces
 from zinc_otter.core.ring_sizes import ring_words
+from zinc_otter.core.stone.fit_bore import fit_bore, ring_bore
 from zinc_otter.core.words import millimetres
 from zinc_otter.studio.commands.base import Command, InHand, Length, Outcome, PieceId
 from zinc_otter.studio.commands.labelled import labelled

@@ -34,7 +34,10 @@ export default function CastingCard({ tool }: CardProps) {
 function Proof({ tool, processes }: CardProps & { processes: Process[] }) {
   const design = useDesign((s) => s.design?.id);
   const revision = useDesign((s) => s.design?.revision);
-  const piece = usePiece(usePicking((s) => s.piece));
+  const inHand = usePiece(usePicking((s) => s.piece));
+  // Of stones it is the form that holds them.
+  const host = usePiece(inHand?.grown?.kind === "stones" ? (inHand.grown.host ?? null) : null);
+  const piece = inHand?.grown?.kind === "stones" && host ? host : inHand;
   const unit = useUnit();
   const [id, setId] = useState(processes[0].id);
   const [own, setOwn] = useState<Partial<Record<(typeof names)[number], number>>>({});

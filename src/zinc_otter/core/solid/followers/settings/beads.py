@@ -16,7 +16,20 @@ from zinc_otter.core.solid.stack import Pin
 @dataclass(frozen=True)
 class Beads(Setting):
     """``count`` grains of a diameter ``grain`` about each stone, ``over`` the girdle by so many mm; those of neighbours that
-    all but touch are one."""
+    all but touch are one.
+
+    >>> import numpy as np
+    >>> from zinc_otter.core.primitives import box
+    >>> from zinc_otter.core.solid.mesh.route import made_of_triangles
+    >>> from zinc_otter.core.solid.recipe import Recipe
+    >>> from zinc_otter.core.stone.stone import Stone
+    >>> where = np.eye(4)[None].copy()
+    >>> where[0, 2, 3] = 10.5
+    >>> laid = {"p2": [(Stone(), where)]}
+    >>> recipe = Recipe("Box", box((30, 30, 30), (2, 2, 2)), (Beads("f1", stones="p2"),), stones=laid)
+    >>> made_of_triangles(recipe).notes[0].status
+    'done'
+    """
 
     what: ClassVar[str] = "Beads"
     count: int = 4

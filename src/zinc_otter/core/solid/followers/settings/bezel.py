@@ -17,6 +17,18 @@ class Bezel(Setting):
     ``taper``: by how many degrees its outside narrows downwards. An "open" base lets light through, down to the far side of
     the metal; a "closed" one leaves what the stone does not need. It stands in the metal where that lies below it, else it
     ends ``depth`` mm below the girdle (0: a little below the stone).
+
+    >>> import numpy as np
+    >>> from zinc_otter.core.primitives import box
+    >>> from zinc_otter.core.solid.mesh.route import made_of_triangles
+    >>> from zinc_otter.core.solid.recipe import Recipe
+    >>> from zinc_otter.core.stone.stone import Stone
+    >>> where = np.eye(4)[None].copy()
+    >>> where[0, 2, 3] = 12.5
+    >>> laid = {"p2": [(Stone(), where)]}
+    >>> recipe = Recipe("Box", box((30, 30, 30), (2, 2, 2)), (Bezel("f1", stones="p2"),), stones=laid)
+    >>> made_of_triangles(recipe).notes[0].status
+    'done'
     """
 
     what: ClassVar[str] = "Bezel"

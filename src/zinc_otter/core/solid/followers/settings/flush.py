@@ -21,7 +21,20 @@ from zinc_otter.core.solid.followers.settings.base import (
 
 @dataclass(frozen=True)
 class Flush(Setting):
-    """A seat of the stone's own form, open above; ``bright`` mm of the edge in the surface are cut off at 45 degrees."""
+    """A seat of the stone's own form, open above; ``bright`` mm of the edge in the surface are cut off at 45 degrees.
+
+    >>> import numpy as np
+    >>> from zinc_otter.core.primitives import box
+    >>> from zinc_otter.core.solid.mesh.route import made_of_triangles
+    >>> from zinc_otter.core.solid.recipe import Recipe
+    >>> from zinc_otter.core.stone.stone import Stone
+    >>> where = np.eye(4)[None].copy()
+    >>> where[0, 2, 3] = 10.0
+    >>> laid = {"p2": [(Stone(), where)]}
+    >>> recipe = Recipe("Box", box((30, 30, 30), (2, 2, 2)), (Flush("f1", stones="p2"),), stones=laid)
+    >>> made_of_triangles(recipe).notes[0].status
+    'done'
+    """
 
     what: ClassVar[str] = "Flush setting"
     bright: float = 0.15

@@ -27,6 +27,18 @@ class Prongs(Setting):
     "single", or "double": two beside one another at each place; "shared": those of neighbours that all but touch become one.
     Tips are round, flat, or "claw": drawn to a point over the crown. ``rails`` (0 to 2) tie them together below the girdle.
     ``turned`` degrees lay the first aside. A foot ends in the metal and never comes out below.
+
+    >>> import numpy as np
+    >>> from zinc_otter.core.primitives import box
+    >>> from zinc_otter.core.solid.mesh.route import made_of_triangles
+    >>> from zinc_otter.core.solid.recipe import Recipe
+    >>> from zinc_otter.core.stone.stone import Stone
+    >>> where = np.eye(4)[None].copy()
+    >>> where[0, 2, 3] = 12.5
+    >>> laid = {"p2": [(Stone(), where)]}
+    >>> recipe = Recipe("Box", box((30, 30, 30), (2, 2, 2)), (Prongs("f1", stones="p2"),), stones=laid)
+    >>> made_of_triangles(recipe).notes[0].status
+    'done'
     """
 
     what: ClassVar[str] = "Prongs"

@@ -1,0 +1,171 @@
+"""A jeweller's bench by the service: stones in frames, casting, the bill, files larger for shrinkage."""
+
+from __future__ import annotations
+
+import csv
+import io
+import struct
+from typing import Any
+
+import numpy as np
+
+from tests.api.test_live import TalkCase
+from tests.api.test_solids import SolidCase
+from zinc_otter.core.formats.step import facts_of, read_step
+
+RING: dict[str, Any] = {"kind": "add-ring", "bore": 17.3, "width": 5, "thickness": 2.2, "profile": "D"}
+STONE: dict[str, Any] = {
+    "kind": "lay-stones",
+    "host": "p1",
+    "cut": {"kind": "round", "width": 2.0},
+    "points": [[0, 10.8, 0], [3, 10.4, 0]],
+    "sink": 0.35,
+}
+FLUSH: dict[str, Any] = {"kind": "add-follower", "piece": "p1", "follower": {"kind": "flush", "stones": "p2"}}
+
+
+class Frames(TalkCase):
+    def test_stones_come_as_instances_and_what_they_look_like_once(self) -> None:
+        state = self.begun(RING, STONE)
+        with self.talk(state) as talk:
+            first = talk.hear()
+            (copies,) = next(p for p in first["pieces"] if p["id"] == "p2")["copies"]
+            self.assertEqual(len(copies["motions"]), 32)
+            points = copies["gem"]["points"].reshape(-1, 3, 3)
+            normals = np.cross(points[:, 1] - points[:, 0], points[:, 2] - points[:, 0])
+            told = copies["gem"]["normals"].reshape(-1, 3, 3)[:, 0]
+            self.assertGreater((normals * told).sum(axis=1).min(), 0)
+            talk.say(do="preview", seq=1, revision=state["revision"], command={**STONE, "piece": "p2", "sink": 0.5})
+            frame = talk.hear()
+            (copies,) = frame["pieces"][0]["copies"]
+            self.assertNotIn("gem", copies)
+            self.assertEqual(frame["preview"]["notes"], ["2 stones: 0.0301 ct each, 0.0602 ct together."])
+
+    def test_gaps_weights_and_bores_are_told_with_them(self) -> None:
+        state = self.begun(RING, STONE)
+        with self.talk(state) as talk:
+            first = talk.hear()
+            (stones,) = first["stones"]
+            self.assertEqual((stones["piece"], stones["count"], stones["overlaps"], stones["says"]), ("p2", 2, 0, []))
+            self.assertAlmostEqual(stones["carats"], 0.0602, delta=1e-3)
+            # The ring is 2.2 thick: what is left below the culet is that less the sink and the pavilion.
+            self.assertAlmostEqual(stones["left"], 2.2 - 0.35 - 0.035 - np.tan(np.radians(40.75)), delta=0.05)
+            (gap,) = first["gaps"]
+            self.assertEqual((gap["piece"], gap["other"], gap["state"]), ("p2", None, "apart"))
+            (bore,) = first["bores"]
+            self.assertAlmostEqual(bore["diameter"], 17.3, delta=0.01)
+            self.assertIn("US 7", bore["words"])
+            nearer = {**STONE, "piece": "p2", "points": [[0, 10.8, 0], [1, 10.8, 0]]}
+            talk.say(do="preview", seq=1, revision=state["revision"], command=nearer)
+            frame = talk.hear()
+            self.assertEqual(frame["gaps"][0]["state"], "overlap")
+            self.assertRegex(frame["stones"][0]["says"][0], r"1 pair of stones overlaps, by .* mm across would do")
+            deep = {**STONE, "piece": "p2", "sink": 1.8}
+            talk.say(do="preview", seq=2, revision=state["revision"], command=deep)
+            frame = talk.hear()
+            self.assertRegex(frame["stones"][0]["says"][0], "2 stones stick out below, by .* raise them")
+            self.assertEqual(len(frame["stones"][0]["through_at"]), 2)
+
+
+class Bench(SolidCase):
+    def test_casting_says_what_hinders_and_where(self) -> None:
+        state = self.begun(RING, STONE, FLUSH)
+        path = self.path(state) + "/casting"
+        answer = self.client.post(path, json={"process": "cast"}).json()
+        words = " ".join(fault["words"] for fault in answer["faults"])
+        self.assertFalse(answer["holds"])
+        self.assertRegex(words, "sharp inner corner")
+        thin = self.client.post(path, json={"process": "cast", "wall": 3.0}).json()
+        self.assertTrue(any("thinner than 3 mm" in fault["words"] for fault in thin["faults"]))
+        wide = self.client.post(path, json={"process": "cast", "gap": 5.0}).json()
+        self.assertTrue(any("5 mm of metal are asked for between them" in fault["words"] for fault in wide["faults"]))
+        plain = self.begun({**RING, "profile": "court"})
+        self.assertTrue(self.client.post(self.path(plain) + "/casting", json={}).json()["holds"])
+        self.assertIn(
+            "There is no process called 'magic'",
+            self.problem(self.client.post(path, json={"process": "magic"}), 422, "bad-number"),
+        )
+        self.problem(self.client.post(path, json={"wall": -1}), 422, "invalid")
+        self.assertEqual([p["id"] for p in self.client.get("/api/processes").json()], ["cast", "wax", "metal"])
+
+    def test_the_bill_and_as_a_file(self) -> None:
+        state = self.begun(RING, STONE, FLUSH)
+        bill = self.client.get(f"/api/designs/{state['id']}/bill").json()
+        (body,) = bill["metal"]
+        self.assertAlmostEqual(body["bore"], 17.3, delta=0.02)
+        self.assertIn("US 7", body["bore_words"])
+        (stones,) = bill["stones"]
+        self.assertEqual((stones["count"], stones["size"]), (2, "2"))
+        silver = next(w for w in bill["weights"] if "925" in w["material"])
+        self.assertAlmostEqual(silver["grams"], body["volume"] * silver["density"] / 1000, delta=1e-9)
+        self.assertAlmostEqual(silver["wax"], silver["density"] / 0.96, delta=1e-9)
+        answer = self.client.get(f"/api/designs/{state['id']}/bill.csv")
+        self.assertIn("Trial%2C%20bill.csv", answer.headers["content-disposition"])
+        rows = list(csv.reader(io.StringIO(answer.text)))
+        self.assertEqual([row[3] for row in rows if row[0] == "stone"], ["2"])
+
+    def test_what_is_part_of_another_body_is_not_weighed_twice(self) -> None:
+        state = self.begun(RING, {"kind": "add-box", "size": [4, 4, 4], "counts": [1, 1, 1], "centre": [0, 11, 0]})
+        self.assertEqual(len(self.client.get(f"/api/designs/{state['id']}/bill").json()["metal"]), 2)
+        united = {"kind": "combine", "way": "union", "body": {"kind": "piece", "piece": "p2"}}
+        state = self.give(state, {"kind": "add-follower", "piece": "p1", "follower": united})
+        self.assertEqual([m["piece"] for m in self.client.get(f"/api/designs/{state['id']}/bill").json()["metal"]], ["p1"])
+
+    def test_files_larger_for_shrinkage_say_so_in_their_names(self) -> None:
+        state = self.begun(RING)
+        path = self.path(state)
+        sizes = []
+        for larger in (0, 4):
+            answer = self.client.get(path + f"/surface-file?larger={larger}")
+            self.assertEqual("4%20%25%20larger" in answer.headers["content-disposition"], larger > 0)
+            (count,) = struct.unpack_from("<I", answer.content, 80)
+            facets = np.frombuffer(answer.content, dtype=np.uint8, offset=84).reshape(count, 50)
+            corners = facets[:, 12:48].copy().view("<f4").reshape(-1, 3)
+            sizes.append(np.ptp(corners, axis=0))
+        np.testing.assert_allclose(sizes[1], 1.04 * sizes[0], rtol=1e-5)
+        self.assertEqual(self.wait(self.client.post(path + "/solid").json())["status"], "done")
+        volumes = []
+        for larger in (0, 4):
+            answer = self.client.get(path + f"/solid.step?larger={larger}")
+            target = self.folder / f"{larger}.step"
+            target.write_bytes(answer.content)
+            volumes.append(facts_of(read_step(target)).volume)
+        self.assertAlmostEqual(volumes[1] / volumes[0], 1.04**3, delta=1e-6)
+        page = self.client.get(path + "/certificate-page?larger=4")
+        self.assertIn("are 4 % larger than what stands here", page.text)
+        self.assertIn("Gold, 585 yellow", page.text)
+        self.assertIn(f"of Trial, revision {state['revision']}", page.text)
+        self.problem(self.client.get(path + "/surface-file?larger=90"), 422, "invalid")
+
+    def test_a_page_in_inches_says_both(self) -> None:
+        state = self.begun(RING)
+        self.client.patch(f"/api/designs/{state['id']}", json={"unit": "in"})
+        path = self.path(state)
+        self.assertEqual(self.wait(self.client.post(path + "/triangles-certificate").json())["status"], "done")
+        self.assertRegex(self.client.get(path + "/certificate-page").text, r"mm \(0\.8\d\d × 0\.8\d\d × 0\.1\d\d in\)")
+
+
+class Refused(SolidCase):
+    def test_bad_stones_change_nothing(self) -> None:
+        state = self.begun(RING)
+        for wrong, words in (
+            ({"points": [[0, 10.8, 0]] * 5, "way": "round", "count": 100_000}, "500,000 stones|1 to 1,000 stones"),
+            ({"cut": {"kind": "round", "width": 99}}, "larger than the form"),
+            ({"cut": {"kind": "round", "width": 2, "table": 200}}, "table"),
+            ({"material": "cheese"}, "no stone of 'cheese'"),
+            ({"host": "p7"}, "no piece"),
+        ):
+            body = {"revision": state["revision"], "command": {**STONE, **wrong}}
+            answer = self.client.post(f"/api/designs/{state['id']}/commands", json=body)
+            self.assertIn(answer.status_code, (404, 422), answer.text)
+            self.assertRegex(answer.json()["detail"], words)
+        self.assertEqual(self.client.get(f"/api/designs/{state['id']}").json()["revision"], state["revision"])
+
+    def test_a_bezel_thinner_than_nothing(self) -> None:
+        state = self.begun(RING, STONE)
+        follower = {"kind": "bezel", "stones": "p2", "wall": -0.5}
+        body = {"revision": state["revision"], "command": {"kind": "add-follower", "piece": "p1", "follower": follower}}
+        answer = self.client.post(f"/api/designs/{state['id']}/commands", json=body)
+        self.assertEqual(answer.status_code, 422)
+        self.assertRegex(answer.json()["detail"], "the wall is 0.05 to 20")
+        self.assertIn("is no North American ring size", self.client.get("/api/number?text=US%20banana").json()["detail"])
