@@ -102,7 +102,7 @@ class ByHand(FollowerCase):
             screen.click(screen.face_point(face), shift=i > 0)
         page.get_by_test_id("chosen").get_by_text(f"{len(top)} face").wait_for()
         screen.press("m")
-        screen.field("z").fill("2")
+        screen.field("Along z").fill("2")
         self.applied(4)
         moved = self.stones() - before
         self.assertGreater(moved[:, 2].min(), 1.0)
