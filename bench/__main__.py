@@ -11,7 +11,7 @@ from pathlib import Path
 
 import numpy as np
 
-from bench import front_end, growing, interface, keeping, verbs
+from bench import front_end, growing, interface, keeping, stones, verbs
 from bench.timing import REPEATS, best
 from tests.reference import opensubdiv
 from zinc_otter.api.bodies import QUICK, Bodies
@@ -155,6 +155,7 @@ def main() -> None:
         near_a_component(cage)
     verbs.main()
     growing.main()
+    stones.main()
     solids()
     followed()
     keeping.main()

@@ -52,15 +52,16 @@ def set_out(screen: Screen) -> None:
 
 
 def rough(screen: Screen) -> None:
-    """A torus in hand beside what is there."""
+    """A ring in hand beside what is there."""
     screen.station("Set out")
     screen.tool("Section")
     screen.button("Whole again").click()
     screen.page.get_by_label("Hide lantern sketch").click()
     screen.station("Rough")
-    screen.tool("Torus")
-    screen.field("Ring diameter").fill("54")
-    screen.field("Section diameter").fill("6")
+    screen.tool("Ring")
+    screen.field("Bore").fill("44")
+    screen.field("Width").fill("9")
+    screen.field("Thickness").fill("4")
     screen.button("Place…").click()
     screen.field("Middle z").fill("-10")
     screen.page.get_by_text("not applied yet").wait_for()
@@ -85,6 +86,23 @@ def growing(screen: Screen) -> None:
     screen.station("Rough")
     screen.page.get_by_label("Pieces", exact=True).get_by_text("Ripples round", exact=True).click()
     screen.page.get_by_label("Change how Ripples round grows").click()
+    at_rest(screen)
+
+
+def stones(screen: Screen) -> None:
+    """The bangle's prongs being changed, seen from near."""
+    screen.open_design("Ripple bangle, set")
+    screen.station("Make")
+    screen.page.get_by_label("Pieces", exact=True).get_by_text("Hoop", exact=True).click()
+    screen.settled()
+    screen.page.get_by_label("Change Prongs").click()
+    screen.page.get_by_test_id("body-facts").wait_for()
+    screen.press("d")
+    screen.press("d")
+    screen.page.mouse.move(*screen.at((20.0, -24.0, 0.0)))
+    for _ in range(7):
+        screen.page.mouse.wheel(0, -150)
+        screen.settled()
     at_rest(screen)
 
 
@@ -328,6 +346,7 @@ SHOWN = (
     incomplete,
     open_edges,
     growing,
+    stones,
 )
 
 

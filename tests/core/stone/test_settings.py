@@ -232,6 +232,53 @@ class InARow(unittest.TestCase):
             self.assertGreater(large.mesh(0.01).volume(), small.mesh(0.01).volume())
 
 
+class Channels(unittest.TestCase):
+    def rowed(self, cut: dict[str, Any], points: list[list[float]], **follower: Any) -> Design:
+        design = done(plate(), kind="lay-stones", host="p1", cut=cut, points=points, sink=-0.4)
+        return done(design, kind="add-follower", piece="p1", follower={"kind": "channel", "stones": "p2", **follower})
+
+    def test_two_walls_along_a_row_on_both_routes(self) -> None:
+        wall, over, bite, c = 0.6, 0.5, 0.2, 0.02
+        points = [[0.0, 2.2 * k, 2.0] for k in range(-2, 3)]
+        design = self.rowed({"kind": "round", "width": 2.0}, points, wall=wall, over=over, bite=bite)
+        recipe = recipe_of(design, "p1")
+        by_mesh = made_of_triangles(recipe)
+        self.assertEqual([(n.status, n.words) for n in by_mesh.notes], [("done", "")])
+        mesh = by_mesh.body.mesh
+        self.assertEqual(judged(mesh.points, mesh.triangles, by_mesh.notes).faults, ())
+        self.assertAlmostEqual(made_in_kernel(recipe, by_mesh).volume / by_mesh.body.volume, 1, delta=1e-3)
+        # The walls stand as wide and as high as was asked, and are closed at the ends by as much.
+        gem = RoundBrilliant(2.0).gem
+        high = mesh.points[mesh.points[:, 2] > 2.2]
+        np.testing.assert_allclose(np.abs(high[:, 0]).max(), 1.0 + c + wall, atol=1e-6)
+        np.testing.assert_allclose(np.abs(high[:, 1]).max(), 4.4 + 1.0 + c + wall, atol=1e-6)
+        self.assertAlmostEqual(float(high[:, 2].max()), 2.4 + gem.girdle / 2 + over, delta=1e-6)
+        # Between two stones the slot is as wide as the walls leave it.
+        rays = Rays(mesh.points, mesh.triangles)
+        height = 2.4 + gem.girdle / 2 + over - 0.05
+        for x in (0.0, 1.0 - bite - 0.01, -(1.0 - bite - 0.01)):
+            first, _ = rays.through(np.array([[x, 1.1, height]]), np.array([[0.0, 0, -1]]))
+            self.assertGreater(float(first[0]), 0.5, x)
+        first, _ = rays.through(np.array([[1.0 - bite + 0.01, 1.1, height]]), np.array([[0.0, 0, -1]]))
+        self.assertEqual(float(first[0]), 0.0)
+
+    def test_a_row_round_a_ring_closes(self) -> None:
+        ring = done(Design(), kind="add-ring", bore=17.0, width=4.5, thickness=2.4, profile="flat", around=24)
+        ring = done(ring, kind="lay-stones", host="p1", cut={"kind": "round", "width": 1.8}, way="round",
+                    points=[[0, 10.9, 0]], count=30, sink=0.3)  # fmt: skip
+        ring = done(ring, kind="add-follower", piece="p1", follower={"kind": "channel", "stones": "p2", "wall": 0.5})
+        by_mesh = made_of_triangles(recipe_of(ring, "p1"))
+        self.assertEqual([(n.status, n.words) for n in by_mesh.notes], [("done", "")])
+        mesh = by_mesh.body.mesh
+        self.assertEqual(judged(mesh.points, mesh.triangles, by_mesh.notes).faults, ())
+
+    def test_one_stone_is_no_row_and_a_bite_leaves_a_slot(self) -> None:
+        body, _ = made(self.rowed({"kind": "round", "width": 2.0}, [[0, 0, 2]]))
+        self.assertRegex(body.notes[0].words, "two stones or more")
+        body, _ = made(self.rowed({"kind": "round", "width": 2.0}, [[0, 0, 2], [0, 3, 2]], bite=1.5))
+        self.assertRegex(body.notes[0].words, "would meet")
+
+
 class Parts(unittest.TestCase):
     def test_stacks_and_pins_are_the_same_on_both_routes(self) -> None:
         where = np.eye(4)

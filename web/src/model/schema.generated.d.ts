@@ -1641,7 +1641,7 @@ export interface components {
              */
             kind: "add-follower";
             /** Follower */
-            follower: components["schemas"]["Beads-Input"] | components["schemas"]["Bezel-Input"] | components["schemas"]["Combine-Input"] | components["schemas"]["CutEdge-Input"] | components["schemas"]["Fillet-Input"] | components["schemas"]["FitBore-Input"] | components["schemas"]["Flush-Input"] | components["schemas"]["Hollow-Input"] | components["schemas"]["MirrorBody-Input"] | components["schemas"]["Prongs-Input"] | components["schemas"]["RepeatAlong-Input"] | components["schemas"]["RepeatRound-Input"] | components["schemas"]["ScaleToSize-Input"] | components["schemas"]["Sprue-Input"] | components["schemas"]["Thickened-Input"] | components["schemas"]["Trim-Input"] | components["schemas"]["TrimBySheet-Input"];
+            follower: components["schemas"]["Beads-Input"] | components["schemas"]["Bezel-Input"] | components["schemas"]["Channel-Input"] | components["schemas"]["Combine-Input"] | components["schemas"]["CutEdge-Input"] | components["schemas"]["Fillet-Input"] | components["schemas"]["FitBore-Input"] | components["schemas"]["Flush-Input"] | components["schemas"]["Hollow-Input"] | components["schemas"]["MirrorBody-Input"] | components["schemas"]["Prongs-Input"] | components["schemas"]["RepeatAlong-Input"] | components["schemas"]["RepeatRound-Input"] | components["schemas"]["ScaleToSize-Input"] | components["schemas"]["Sprue-Input"] | components["schemas"]["Thickened-Input"] | components["schemas"]["Trim-Input"] | components["schemas"]["TrimBySheet-Input"];
             /** Before */
             before?: string | null;
         };
@@ -3228,7 +3228,7 @@ export interface components {
              */
             kind: "change-follower";
             /** Follower */
-            follower: components["schemas"]["Beads-Input"] | components["schemas"]["Bezel-Input"] | components["schemas"]["Combine-Input"] | components["schemas"]["CutEdge-Input"] | components["schemas"]["Fillet-Input"] | components["schemas"]["FitBore-Input"] | components["schemas"]["Flush-Input"] | components["schemas"]["Hollow-Input"] | components["schemas"]["MirrorBody-Input"] | components["schemas"]["Prongs-Input"] | components["schemas"]["RepeatAlong-Input"] | components["schemas"]["RepeatRound-Input"] | components["schemas"]["ScaleToSize-Input"] | components["schemas"]["Sprue-Input"] | components["schemas"]["Thickened-Input"] | components["schemas"]["Trim-Input"] | components["schemas"]["TrimBySheet-Input"];
+            follower: components["schemas"]["Beads-Input"] | components["schemas"]["Bezel-Input"] | components["schemas"]["Channel-Input"] | components["schemas"]["Combine-Input"] | components["schemas"]["CutEdge-Input"] | components["schemas"]["Fillet-Input"] | components["schemas"]["FitBore-Input"] | components["schemas"]["Flush-Input"] | components["schemas"]["Hollow-Input"] | components["schemas"]["MirrorBody-Input"] | components["schemas"]["Prongs-Input"] | components["schemas"]["RepeatAlong-Input"] | components["schemas"]["RepeatRound-Input"] | components["schemas"]["ScaleToSize-Input"] | components["schemas"]["Sprue-Input"] | components["schemas"]["Thickened-Input"] | components["schemas"]["Trim-Input"] | components["schemas"]["TrimBySheet-Input"];
         };
         /**
          * ChangeReference
@@ -3254,6 +3254,138 @@ export interface components {
             in_front?: boolean | null;
             /** Clearance */
             clearance?: number | null;
+        };
+        /**
+         * Channel
+         * @description Two walls ``over`` the girdles by so many mm and ``wall`` mm thick run along the stones in their order; between them a
+         *     slot is open, into which each wall reaches ``bite`` mm over the girdle. The ends are closed by as much metal.
+         *
+         *     The stones' lengths lie along the row, or with ``across`` square to it.
+         *
+         *     >>> import numpy as np
+         *     >>> from zinc_otter.core.primitives import box
+         *     >>> from zinc_otter.core.solid.mesh.route import made_of_triangles
+         *     >>> from zinc_otter.core.solid.recipe import Recipe
+         *     >>> from zinc_otter.core.stone.stone import Stone
+         *     >>> where = np.tile(np.eye(4), (3, 1, 1))
+         *     >>> where[:, 1, 3], where[:, 2, 3] = [-5.5, 0, 5.5], 12.5
+         *     >>> laid = {"p2": [(Stone(), where)]}
+         *     >>> recipe = Recipe("Box", box((30, 30, 30), (2, 2, 2)), (Channel("f1", stones="p2"),), stones=laid)
+         *     >>> made_of_triangles(recipe).notes[0].status
+         *     'done'
+         */
+        "Channel-Input": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
+            /**
+             * On
+             * @default true
+             */
+            on?: boolean;
+            /**
+             * Stones
+             * @default
+             */
+            stones?: string;
+            /**
+             * Clearance
+             * @default 0.02
+             */
+            clearance?: number;
+            /**
+             * Wall
+             * @default 0.6
+             */
+            wall?: number;
+            /**
+             * Over
+             * @default 0.4
+             */
+            over?: number;
+            /**
+             * Bite
+             * @default 0.15
+             */
+            bite?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "channel";
+        };
+        /**
+         * Channel
+         * @description Two walls ``over`` the girdles by so many mm and ``wall`` mm thick run along the stones in their order; between them a
+         *     slot is open, into which each wall reaches ``bite`` mm over the girdle. The ends are closed by as much metal.
+         *
+         *     The stones' lengths lie along the row, or with ``across`` square to it.
+         *
+         *     >>> import numpy as np
+         *     >>> from zinc_otter.core.primitives import box
+         *     >>> from zinc_otter.core.solid.mesh.route import made_of_triangles
+         *     >>> from zinc_otter.core.solid.recipe import Recipe
+         *     >>> from zinc_otter.core.stone.stone import Stone
+         *     >>> where = np.tile(np.eye(4), (3, 1, 1))
+         *     >>> where[:, 1, 3], where[:, 2, 3] = [-5.5, 0, 5.5], 12.5
+         *     >>> laid = {"p2": [(Stone(), where)]}
+         *     >>> recipe = Recipe("Box", box((30, 30, 30), (2, 2, 2)), (Channel("f1", stones="p2"),), stones=laid)
+         *     >>> made_of_triangles(recipe).notes[0].status
+         *     'done'
+         */
+        "Channel-Output": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
+            /**
+             * On
+             * @default true
+             */
+            on?: boolean;
+            /**
+             * Stones
+             * @default
+             */
+            stones?: string;
+            /**
+             * Clearance
+             * @default 0.02
+             */
+            clearance?: number;
+            /**
+             * Wall
+             * @default 0.6
+             */
+            wall?: number;
+            /**
+             * Over
+             * @default 0.4
+             */
+            over?: number;
+            /**
+             * Bite
+             * @default 0.15
+             */
+            bite?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "channel";
         };
         /**
          * Circle
@@ -7503,7 +7635,7 @@ export interface components {
             /** Digest */
             digest: string;
             /** Followers */
-            followers: (components["schemas"]["Beads-Output"] | components["schemas"]["Bezel-Output"] | components["schemas"]["Combine-Output"] | components["schemas"]["CutEdge-Output"] | components["schemas"]["Fillet-Output"] | components["schemas"]["FitBore-Output"] | components["schemas"]["Flush-Output"] | components["schemas"]["Hollow-Output"] | components["schemas"]["MirrorBody-Output"] | components["schemas"]["Prongs-Output"] | components["schemas"]["RepeatAlong-Output"] | components["schemas"]["RepeatRound-Output"] | components["schemas"]["ScaleToSize-Output"] | components["schemas"]["Sprue-Output"] | components["schemas"]["Thickened-Output"] | components["schemas"]["Trim-Output"] | components["schemas"]["TrimBySheet-Output"])[];
+            followers: (components["schemas"]["Beads-Output"] | components["schemas"]["Bezel-Output"] | components["schemas"]["Channel-Output"] | components["schemas"]["Combine-Output"] | components["schemas"]["CutEdge-Output"] | components["schemas"]["Fillet-Output"] | components["schemas"]["FitBore-Output"] | components["schemas"]["Flush-Output"] | components["schemas"]["Hollow-Output"] | components["schemas"]["MirrorBody-Output"] | components["schemas"]["Prongs-Output"] | components["schemas"]["RepeatAlong-Output"] | components["schemas"]["RepeatRound-Output"] | components["schemas"]["ScaleToSize-Output"] | components["schemas"]["Sprue-Output"] | components["schemas"]["Thickened-Output"] | components["schemas"]["Trim-Output"] | components["schemas"]["TrimBySheet-Output"])[];
             /**
              * Called
              * @description ids of followers to what they are called
@@ -11873,6 +12005,73 @@ export interface components {
              * @constant
              */
             kind: "cabochon";
+        };
+        /**
+         * Channel
+         * @description Two walls ``over`` the girdles by so many mm and ``wall`` mm thick run along the stones in their order; between them a
+         *     slot is open, into which each wall reaches ``bite`` mm over the girdle. The ends are closed by as much metal.
+         *
+         *     The stones' lengths lie along the row, or with ``across`` square to it.
+         *
+         *     >>> import numpy as np
+         *     >>> from zinc_otter.core.primitives import box
+         *     >>> from zinc_otter.core.solid.mesh.route import made_of_triangles
+         *     >>> from zinc_otter.core.solid.recipe import Recipe
+         *     >>> from zinc_otter.core.stone.stone import Stone
+         *     >>> where = np.tile(np.eye(4), (3, 1, 1))
+         *     >>> where[:, 1, 3], where[:, 2, 3] = [-5.5, 0, 5.5], 12.5
+         *     >>> laid = {"p2": [(Stone(), where)]}
+         *     >>> recipe = Recipe("Box", box((30, 30, 30), (2, 2, 2)), (Channel("f1", stones="p2"),), stones=laid)
+         *     >>> made_of_triangles(recipe).notes[0].status
+         *     'done'
+         */
+        Channel: {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
+            /**
+             * On
+             * @default true
+             */
+            on?: boolean;
+            /**
+             * Stones
+             * @default
+             */
+            stones?: string;
+            /**
+             * Clearance
+             * @default 0.02
+             */
+            clearance?: number;
+            /**
+             * Wall
+             * @default 0.6
+             */
+            wall?: number;
+            /**
+             * Over
+             * @default 0.4
+             */
+            over?: number;
+            /**
+             * Bite
+             * @default 0.15
+             */
+            bite?: number;
+            /**
+             * Kind
+             * @default channel
+             * @constant
+             */
+            kind: "channel";
         };
         /**
          * Combine

@@ -9,22 +9,29 @@ from OCP.BRepAlgoAPI import BRepAlgoAPI_Cut
 from OCP.BRepBuilderAPI import (
     BRepBuilderAPI_MakeEdge,
     BRepBuilderAPI_MakeFace,
+    BRepBuilderAPI_MakePolygon,
+    BRepBuilderAPI_MakeSolid,
     BRepBuilderAPI_MakeVertex,
     BRepBuilderAPI_MakeWire,
+    BRepBuilderAPI_Sewing,
 )
+from OCP.BRepLib import BRepLib
 from OCP.BRepOffsetAPI import BRepOffsetAPI_ThruSections
 from OCP.BRepPrimAPI import BRepPrimAPI_MakeRevol
 from OCP.collections import HArray1_double, HArray1_gp_Pnt
 from OCP.GC import GC_MakeArcOfCircle
 from OCP.GeomAPI import GeomAPI_Interpolate
 from OCP.gp import gp_Ax1, gp_Dir, gp_Pnt
-from OCP.TopoDS import TopoDS_Shape
+from OCP.ShapeUpgrade import ShapeUpgrade_UnifySameDomain
+from OCP.TopAbs import TopAbs_ShapeEnum
+from OCP.TopoDS import TopoDS, TopoDS_Shape
 
 from zinc_otter.core.cage.topology import Floats
 from zinc_otter.core.errors import KernelError
 from zinc_otter.core.solid.exact import frame_at
-from zinc_otter.core.solid.kernel.shape import NamedShape
+from zinc_otter.core.solid.kernel.shape import NamedShape, parts_of
 from zinc_otter.core.solid.stack import Pin, Ring, Stack, corners_of, ringed
+from zinc_otter.core.solid.strip import Bar
 
 _AXIS = gp_Ax1(gp_Pnt(0, 0, 0), gp_Dir(0, 0, 1))
 
@@ -54,6 +61,25 @@ def pinned(pin: Pin) -> TopoDS_Shape:
     motion = np.eye(4)
     motion[:3] = frame_at(pin.point, pin.along)
     return NamedShape(made, ()).moved(motion).shape
+
+
+def barred(bar: Bar) -> TopoDS_Shape:
+    """A bar of many sections as a solid of flat triangles, so that both routes have the same sides. Raises KernelError."""
+    mesh = bar.mesh(0.0).to_mesh64()
+    points = np.asarray(mesh.vert_properties)[:, :3]
+    sewing = BRepBuilderAPI_Sewing(1e-7)
+    for triangle in np.asarray(mesh.tri_verts, dtype=np.int64).reshape(-1, 3):
+        outline = BRepBuilderAPI_MakePolygon(*(gp_Pnt(*points[v].tolist()) for v in triangle), True)
+        sewing.Add(BRepBuilderAPI_MakeFace(outline.Wire(), True).Face())
+    sewing.Perform()
+    maker = BRepBuilderAPI_MakeSolid()
+    for shell in parts_of(sewing.SewedShape(), TopAbs_ShapeEnum.TopAbs_SHELL):
+        maker.Add(TopoDS.Shell(shell))
+    solid = maker.Solid()
+    BRepLib.OrientClosedSolid_s(solid)
+    unify = ShapeUpgrade_UnifySameDomain(solid, True, True, False)
+    unify.Build()
+    return unify.Shape()
 
 
 def _flat(r: float, z: float) -> gp_Pnt:

@@ -19,13 +19,14 @@ from zinc_otter.core.solid.exact import Cone
 from zinc_otter.core.solid.followers.base import PIECE, Follower, Measured, NameOf, OnKernel, OnMesh
 from zinc_otter.core.solid.mesh.body import MeshBody, named, together
 from zinc_otter.core.solid.stack import Pin, Ring, Stack
+from zinc_otter.core.solid.strip import Bar
 from zinc_otter.core.stone.gem import Gem
 from zinc_otter.core.stone.stone import Stone
 
 if TYPE_CHECKING:
     from zinc_otter.core.solid.kernel.shape import NamedShape
 
-Part = Stack | Pin | Cone
+Part = Stack | Pin | Cone | Bar
 
 ALL_ROUND = np.arange(0.0, 360.0, 15.0)
 """Directions in which the metal about a stone is looked at, degrees."""
