@@ -13,6 +13,7 @@ from zinc_otter.core.remark import Remark
 from zinc_otter.core.solid.certificate import Certificate
 from zinc_otter.core.solid.gate import in_short
 from zinc_otter.core.solid.materials import METALS, WAX
+from zinc_otter.studio.bill import StoneLine
 
 # All that is put in is escaped, unless a template says otherwise.
 _PAGE = Template(
@@ -32,8 +33,13 @@ class OfWhat:
     larger: float = 0.0
 
 
-def certificate_page(certificate: Certificate, name: str, made_from: str, of: OfWhat) -> str:
-    """The page; ``made_from`` is the digest of what the solid was made from, so that page and file can be told to match."""
+def certificate_page(
+    certificate: Certificate, name: str, made_from: str, of: OfWhat, stones: Sequence[StoneLine] = ()
+) -> str:
+    """The page; ``made_from`` is the digest of what the solid was made from, so that page and file can be told to match.
+
+    ``stones`` are those that are laid on it.
+    """
     c, m = certificate, certificate.measured
     size = " × ".join(f"{s:,.2f}" for s in c.size)
     each = {"mm": 1.0, "cm": 10.0, "in": 25.4}[of.unit]
@@ -77,6 +83,13 @@ def certificate_page(certificate: Certificate, name: str, made_from: str, of: Of
         about=f"{name} of {of.design}, revision {of.revision}, told {of.date}.",
         larger=f"{of.larger:g}" if of.larger else "",
         weights=[(m.name, f"{m.weight(c.volume):,.2f} g", f"{m.density:g} g/cm³; {m.source}") for m in (*METALS, WAX)],
+        stones=[
+            (
+                f"{line.count} × {line.material}, {line.cut.lower()}",
+                f"{line.size} mm; {line.each:.4g} ct each, {line.carats:.4g} ct",
+            )
+            for line in stones
+        ],
         tables=[("The solid", facts), ("How true it is", truth), *([("What was done to the form", steps)] if steps else [])],
         warnings=_listed(c.warnings),
     )

@@ -5,7 +5,7 @@ from __future__ import annotations
 import hashlib
 import json
 from collections.abc import Sequence
-from dataclasses import asdict
+from dataclasses import asdict, replace
 from datetime import datetime
 from pathlib import Path
 from typing import Annotated, Literal
@@ -30,6 +30,7 @@ from zinc_otter.core.errors import BadSelectionError, CoreError
 from zinc_otter.core.formats.cages import write_cage
 from zinc_otter.core.formats.step_text import Heading, headed
 from zinc_otter.core.formats.surfaces.appearance import CLAYS
+from zinc_otter.core.growth.stones import Stones
 from zinc_otter.core.remark import Remark
 from zinc_otter.core.solid.certificate import Certificate, read_certificate
 from zinc_otter.core.solid.gate import in_short, refuse_unsound
@@ -37,6 +38,7 @@ from zinc_otter.core.solid.materials import MATERIALS
 from zinc_otter.core.solid.recipe import Recipe, as_solid
 from zinc_otter.jobs import JobState
 from zinc_otter.jobs.solid_work import BY_TRIANGLES, CERTIFICATE, STEP, find_fillet, larger_step, make_solid
+from zinc_otter.studio.bill import StoneLine, bill_of
 from zinc_otter.studio.design import Piece
 from zinc_otter.studio.followers import recipe_of
 from zinc_otter.studio.shelf import Saved
@@ -139,9 +141,17 @@ def certificate_as_page(design_id: str, piece_id: str, room: AtHand, larger: Lar
     certificate = _read(path)
     today = datetime.now().isoformat(timespec="minutes").replace("T", " ")
     of = OfWhat(facts.name, facts.revision, today, facts.unit, larger)
-    page = certificate_page(certificate, piece.name, recipe.digest, of)
+    page = certificate_page(certificate, piece.name, recipe.digest, of, _stones_on(room, design_id, piece))
     name = file_name(f"{piece.name}, certificate{larger_words(larger)}", certificate.faults, "html")
     return download(page.encode(), "text/html; charset=utf-8", name)
+
+
+def _stones_on(room: Room, design_id: str, piece: Piece) -> tuple[StoneLine, ...]:
+    """The lines of the bill for stones that lie on a piece, or are held by it."""
+    design = room.studio.saved(design_id).design
+    held = {one for follower in piece.followers if follower.on for one in follower.set_stones}
+    lain = {p.id for p in design.pieces if isinstance(p.grown, Stones) and p.grown.host == piece.id and p.visible}
+    return bill_of(replace(design, pieces=tuple(p for p in design.pieces if p.id in held | lain)), {}, {}).stones
 
 
 @router.get(_PIECE + "/solid.step", response_class=Response)

@@ -233,3 +233,31 @@ class Moved(unittest.TestCase):
         far = int(np.argmin(cage.positions[:, 0]))
         moved = move(cage, Selection.of("vertex", [far]), (0, 0, 3)).cage
         np.testing.assert_array_equal(rooted(moved, anchors).points, rooted(cage, anchors).points)
+
+
+class OneOfMany(unittest.TestCase):
+    def row(self) -> Design:
+        points = [[12, 0, 0], [0, 12, 0], [-12, 0, 0]]
+        return done(band(), kind="lay-stones", host="p1", cut=ROUND, points=points)
+
+    def test_one_is_turned_sunk_sized_or_taken_away(self) -> None:
+        design = done(self.row(), kind="change-stone", piece="p2", stone=2, sink=0.3, size=1.5)
+        stones = design.piece("p2").form.stones  # type: ignore[union-attr]
+        self.assertEqual(sorted((stone.cut.width, len(motions)) for stone, motions in stones), [(1.5, 2), (2.25, 1)])
+        ((_, large),) = (part for part in stones if part[0].cut.width > 2)
+        self.assertAlmostEqual(float(large[0, 1, 3]), 11.7, delta=3e-3)
+        design = done(design, kind="change-stone", piece="p2", stone=1, gone=True)
+        self.assertEqual(len(places(design)), 2)
+        # Laid anew with the same points, what was changed stays.
+        again = {"host": "p1", "piece": "p2", "cut": ROUND, "points": [[0, 12, 0], [-12, 0, 0]], "sink": 0.1}
+        design = done(design, kind="lay-stones", **again)
+        self.assertEqual(len(design.piece("p2").form.stones), 2)  # type: ignore[union-attr]
+
+    def test_refusals(self) -> None:
+        design = self.row()
+        for command, words in (
+            ({"piece": "p2", "stone": 9}, "has 3 stones; there is no 9"),
+            ({"piece": "p1", "stone": 1}, "is no stones"),
+        ):
+            with self.assertRaisesRegex(CoreError, words):
+                read_command({"kind": "change-stone", **command}).apply(design)

@@ -144,6 +144,13 @@ export const parameters = {
     quads: {"label":"Corners and ends","initial":"yes","words":[["yes","of quads"],["no","as they fall"]]},
     keep_creases: {"label":"Their crease","initial":"no","words":[["no","goes"],["yes","stays on both sides"]]},
   },
+  "change-stone": {
+    stone: {"label":"Stone","unit":"","step":1,"initial":1,"min":1,"max":1000,"whole":true},
+    turn: {"label":"Turned by","unit":"°","step":5,"initial":0,"min":-360,"max":360},
+    sink: {"label":"Sunk further by","unit":"mm","step":0.05,"initial":0,"min":-1000000,"max":1000000},
+    size: {"label":"Times as large","unit":"","step":0.05,"initial":1,"min":0.2,"max":5},
+    gone: {"label":"It","initial":"no","words":[["no","stays"],["yes","is taken away"]]},
+  },
   "circle": {
     share: {"label":"Share of the way","unit":"%","step":10,"initial":100,"min":0,"max":100},
     radius: {"label":"Radius","unit":"mm","step":0.5,"above":0,"max":1000000},
