@@ -169,3 +169,32 @@ class Refused(SolidCase):
         self.assertEqual(answer.status_code, 422)
         self.assertRegex(answer.json()["detail"], "the wall is 0.05 to 20")
         self.assertIn("is no North American ring size", self.client.get("/api/number?text=US%20banana").json()["detail"])
+
+
+class Proofs(TalkCase):
+    def test_proofs_are_told_with_every_frame_and_turn_while_a_form_is_pulled(self) -> None:
+        state = self.begun({"kind": "add-torus", "ring": 20, "section": 4, "counts": [16, 8], "size_of": "surface"})
+        for proof in (
+            {"kind": "wall", "least": 1.5},
+            {"kind": "size", "axis": "z", "size": 4, "tolerance": 0.2},
+            {"kind": "sound"},
+        ):
+            state = self.give(state, {"kind": "add-proof", "proof": {"piece": "p1", **proof}})
+        self.assertEqual([proof["kind"] for proof in state["proofs"]], ["wall", "size", "sound"])
+        with self.talk(state) as talk:
+            first = talk.hear()
+            self.assertEqual([p["holds"] for p in first["proofs"]], ["holds"] * 3)
+            self.assertTrue(all(p["fine"] for p in first["proofs"]))
+            self.assertRegex(first["proofs"][0]["asked"], r"^Wall of Torus at least 1.5 mm$")
+            squeeze = {"kind": "size", "piece": "p1", "picked": {"kind": "piece", "ids": [0]}, "factors": [1, 1, 0.3]}
+            talk.say(do="preview", seq=1, revision=state["revision"], command=squeeze)
+            frame = talk.hear()
+            self.assertEqual([p["holds"] for p in frame["proofs"]], ["fails", "fails", "holds"])
+            self.assertFalse(frame["proofs"][0]["fine"])
+            self.assertTrue(frame["proofs"][0]["place"]["points"])
+            talk.say(do="cancel", seq=2)
+            while True:
+                after = talk.hear()
+                if after["type"] == "state":
+                    break
+            self.assertEqual([p["holds"] for p in after["proofs"]], ["holds"] * 3)

@@ -295,6 +295,7 @@ class _Channel:
         between_stones, shown["stones"] = told_stones(design, self._room.gaps, settled)
         shown["gaps"] = self._room.gaps.of(design, settled, self._gaps) + between_stones
         shown["bores"] = told_bores(design, self._room.gaps, settled)
+        shown["proofs"] = self._room.proofs.of(design, settled)
         bends = self._bends(design)
         if bends is not None:
             shown["curves"] = bends

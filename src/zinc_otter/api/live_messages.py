@@ -267,6 +267,19 @@ class ShownStones(TypedDict):
     says: list[str]
 
 
+class ShownProof(TypedDict):
+    """What is asked of a piece, and how it stands; not ``fine`` where it was looked at coarsely, as in a drag."""
+
+    id: str
+    piece: str
+    asked: str
+    holds: Literal["holds", "fails", "unknown"]
+    words: str
+    figure: float | None
+    place: PlaceSchema
+    fine: bool
+
+
 class ShownBore(TypedDict):
     """The widest cylinder that goes through a piece: mm, its axis, and its size by the systems of rings."""
 
@@ -297,6 +310,7 @@ class Shown(TypedDict):
     gaps: NotRequired[list[ShownGap]]
     stones: NotRequired[list[ShownStones]]
     bores: NotRequired[list[ShownBore]]
+    proofs: NotRequired[list[ShownProof]]
     curves: NotRequired[list[ShownCurve]]
     weights: NotRequired[Weights | None]
 

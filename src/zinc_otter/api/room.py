@@ -19,6 +19,7 @@ from zinc_otter.api.bodies import Bodies
 from zinc_otter.api.edits import Edits
 from zinc_otter.api.gaps import Gaps
 from zinc_otter.api.kept import Kept
+from zinc_otter.api.proofs import Proofs
 from zinc_otter.api.stencil_shelf import StencilShelf
 from zinc_otter.core.errors import CoreError
 from zinc_otter.core.printing.print_bench import Job
@@ -109,6 +110,7 @@ class Room:
         self.stencils = StencilShelf()
         self.listeners = Listeners()
         self.gaps = Gaps(self.stencils)
+        self.proofs = Proofs(self.gaps, self.meshes)
         self.bodies = Bodies(folder / "made" / "solids", self.stencils.get)
         self.print_jobs: Kept[tuple[str, float], Job] = Kept(4)
         self._sweep()

@@ -17,6 +17,7 @@ from zinc_otter.studio.commands import AnyCommand, Picked
 from zinc_otter.studio.design import Design, Piece
 from zinc_otter.studio.followers import AnyFollower, recipe_of
 from zinc_otter.studio.growths import AnyGrowth
+from zinc_otter.studio.proofs import AnyProof
 from zinc_otter.studio.references import Picture, Reference
 from zinc_otter.studio.shelf import DesignFacts, Saved, StepFacts, Unit
 
@@ -269,6 +270,7 @@ class DesignState(BaseModel):
     revision: int
     pieces: list[PieceState]
     references: list[ReferenceState]
+    proofs: list[AnyProof]
     steps: list[StepState]
     earlier: int
     later: int
@@ -284,6 +286,7 @@ class DesignState(BaseModel):
             revision=saved.facts.revision,
             pieces=[PieceState.of(saved.design, piece) for piece in saved.design.pieces],
             references=[reference_state(reference) for reference in saved.design.references],
+            proofs=list(saved.design.proofs),
             steps=[StepState.of(step) for step in saved.steps],
             earlier=saved.earlier,
             later=saved.later,

@@ -23,11 +23,12 @@ from zinc_otter.core.repeated import Repeated
 from zinc_otter.studio.design import Design, Piece, growing_order
 from zinc_otter.studio.followers import follower_document, read_follower
 from zinc_otter.studio.growths import growth_document, read_growth
+from zinc_otter.studio.proofs import proof_document, read_proof
 from zinc_otter.studio.references import Component, Picture, Reference
 
-FORMAT = 5
+FORMAT = 6
 """1 had neither references nor locks, colours and groups of pieces, 2 no symmetry, 3 no followers, 4 neither curves nor what
-grows, only mirrored copies; they are still read."""
+grows, only mirrored copies, 5 neither stones nor proofs; they are still read."""
 
 
 def to_document(design: Design) -> tuple[dict[str, Any], dict[str, bytes]]:
@@ -85,7 +86,9 @@ def to_document(design: Design) -> tuple[dict[str, Any], dict[str, bytes]]:
         for p in design.pieces
     ]
     references = [{"kind": type(r).__name__.lower(), **asdict(r)} for r in design.references]
-    return {"format": FORMAT, "next_number": design.next_number, "pieces": pieces, "references": references}, blobs
+    proofs = [proof_document(proof) for proof in design.proofs]
+    parts = {"pieces": pieces, "references": references, "proofs": proofs}
+    return {"format": FORMAT, "next_number": design.next_number, **parts}, blobs
 
 
 def blob_hashes(document: Mapping[str, Any]) -> set[str]:
@@ -154,7 +157,8 @@ def from_document(document: Mapping[str, Any], blobs: Mapping[str, bytes]) -> De
 
     pieces = tuple(piece_of(p) for p in document["pieces"])
     references = tuple(_reference(r) for r in document.get("references", []))
-    design = Design(pieces, document["next_number"], references)
+    proofs = tuple(read_proof(proof) for proof in document.get("proofs", ()))
+    design = Design(pieces, document["next_number"], references, proofs)
     for piece in growing_order(design.pieces):
         if isinstance(piece.form, Repeated):
             grown = design.regrown(piece)

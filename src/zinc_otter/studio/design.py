@@ -13,6 +13,7 @@ from zinc_otter.core.errors import CoreError, TooManyFacesError
 from zinc_otter.core.form import Form, controls, own_faces, require_faces, standing, with_controls
 from zinc_otter.core.growth.base import Growth, Outgrowth, grown
 from zinc_otter.core.growth.pulls import Pulls, pulls_between
+from zinc_otter.core.proving.base import Proof
 from zinc_otter.core.solid.followers import Follower
 from zinc_otter.core.solid.followers.moving import similarity_between, taken_along
 from zinc_otter.studio.references import Reference
@@ -83,11 +84,12 @@ class Piece:
 
 @dataclass(frozen=True, eq=False)
 class Design:
-    """The pieces in their order, the references, and the number that the next new one takes."""
+    """The pieces in their order, the references, the number that the next new one takes, and what is asked of the pieces."""
 
     pieces: tuple[Piece, ...] = ()
     next_number: int = 1
     references: tuple[Reference, ...] = ()
+    proofs: tuple[Proof, ...] = ()
 
     def piece(self, piece_id: str) -> Piece:
         """The piece of this id. Raises UnknownPieceError."""

@@ -51,7 +51,7 @@ export function contextNow(): Context {
   const { design, preview } = useDesign.getState();
   const { piece, pickKind, picked } = usePicking.getState();
   const { reference, section } = useShow.getState();
-  const { editing, regrowing, solids } = useFollowers.getState();
+  const { editing, regrowing, proving, solids } = useFollowers.getState();
   return {
     design,
     preview,
@@ -66,6 +66,7 @@ export function contextNow(): Context {
     far: useEnds.getState().far,
     editing,
     regrowing: pieceNamed(regrowing),
+    proving,
     solids,
     body: piece ? useBodies.getState().settled[piece] : undefined,
     rail: railNow(),

@@ -13,7 +13,7 @@ import { useCurves } from "./stores/curves";
 import { useDesign } from "./stores/design";
 import { useEnds } from "./stores/ends";
 import { useFollowers } from "./stores/followers";
-import { useBores, useGaps, useStones } from "./stores/gaps";
+import { useBores, useGaps, useProofs, useStones } from "./stores/gaps";
 import { useNear } from "./stores/near";
 import { setHover, usePicking } from "./stores/picking";
 import { say, useProblem } from "./stores/problem";
@@ -35,7 +35,7 @@ export function open(id: string): () => void {
   useEnds.setState({ far: null });
   useReach.setState({ within: null, weights: null });
   useCurves.setState({ section: null, seam: false, edges: false, list: [] });
-  useFollowers.setState({ editing: null, regrowing: null, solids: [] });
+  useFollowers.setState({ editing: null, regrowing: null, proving: null, solids: [] });
   clearBodies();
   const channel = new Channel(id, { message, connected, gone: () => useDesign.setState({ gone: true }), outdated });
   lay(channel);
@@ -77,6 +77,7 @@ function message(m: Message): void {
   pieces.take(m);
   if (m.weights !== undefined) useReach.setState({ weights: m.weights });
   if (m.clearances) useNear.setState({ list: m.clearances });
+  if (m.proofs && (m.proofs.length || useProofs.getState().list.length)) useProofs.setState({ list: m.proofs });
   if (m.bores && (m.bores.length || useBores.getState().list.length)) useBores.setState({ list: m.bores });
   if (m.stones && (m.stones.length || useStones.getState().list.length)) useStones.setState({ list: m.stones });
   if (m.gaps && (m.gaps.length || useGaps.getState().list.length)) useGaps.setState({ list: m.gaps });

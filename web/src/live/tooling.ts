@@ -2,7 +2,7 @@
 import type { Values } from "../model/values";
 import { fieldsOf, isEager, type StationId, type Tool } from "../model/tool";
 import { initialValues, settledValues } from "../model/fields";
-import type { AnyFollower, AnyGrowth, Command } from "../model/types";
+import type { AnyFollower, AnyGrowth, AnyProof, Command } from "../model/types";
 import { commandNow, contextNow, missing, target } from "./context";
 import { service } from "./service";
 import { callOff, commit, isWaited, lastDone, preview, turns, weigh } from "./line";
@@ -39,13 +39,13 @@ export function afresh(): void {
 
 const layAside = () => useSession.setState({ toolId: null });
 
-export function takeTool(id: string | null, as: { regrowing?: string; values?: Values } = {}): void {
+export function takeTool(id: string | null, as: { regrowing?: string; proving?: AnyProof; values?: Values } = {}): void {
   callOff();
   showNothing();
   const tool = tools().get(id);
   clearSketch();
   useSketch.setState({ on: null });
-  useFollowers.setState({ editing: null, regrowing: as.regrowing ?? null });
+  useFollowers.setState({ editing: null, regrowing: as.regrowing ?? null, proving: as.proving ?? null });
   useBodies.setState(nothingMeant);
   useSession.setState({ toolId: tool?.id ?? null, values: { ...initialValues(fieldsOf(tool)), ...as.values }, touched: false, typedSince: false });
   useProblem.setState({ problem: null });
@@ -199,6 +199,15 @@ export function editGrowth(piece: string, growth: AnyGrowth): void {
   if (!tool?.readsGrowth) return;
   usePicking.setState({ piece, picked: [], others: [] });
   takeTool(tool.id, { regrowing: piece, values: tool.readsGrowth(growth) });
+  useProblem.setState(noProblem);
+}
+
+/** Take up the tool by which a proof is asked with its numbers, to ask something else. */
+export function editProof(proof: AnyProof): void {
+  const tool = tools().forProof(proof);
+  if (!tool?.readsProof) return;
+  usePicking.setState({ piece: proof.piece ?? null, picked: [], others: [] });
+  takeTool(tool.id, { proving: proof, values: tool.readsProof(proof) });
   useProblem.setState(noProblem);
 }
 

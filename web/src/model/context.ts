@@ -1,7 +1,7 @@
 /** What a tool is handed: how things stand, as values, and what it may ask for. */
 import type { Sketch } from "./sketch";
 import type {
-  AnyFollower, Body, CageArrays, Command, DesignState, Kind, PieceState, PreviewState, Problem, Reach, SolidFile, SurfaceArrays,
+  AnyFollower, AnyProof, Body, CageArrays, Command, DesignState, Kind, PieceState, PreviewState, Problem, Reach, SolidFile, SurfaceArrays,
 } from "./types";
 import type { Frame, Vec } from "./vec";
 import type { Values } from "./values";
@@ -59,6 +59,8 @@ export interface Context {
   readonly far: End | null;
   /** The follower that is being changed. */
   readonly editing: { piece: string; follower: AnyFollower } | null;
+  /** The proof that is being changed. */
+  readonly proving: AnyProof | null;
   /** The grown piece of which the way it grows is being changed. */
   readonly regrowing: PieceState | null;
   /** Solids brought in from files. */

@@ -1,7 +1,7 @@
 /** The tools there are, by id and by what they make. They are handed in at the start; nobody below knows where they come from. */
 import { stations } from "./stations";
 import type { StationId, Tool, Verb } from "./tool";
-import type { AnyFollower, AnyGrowth } from "./types";
+import type { AnyFollower, AnyGrowth, AnyProof } from "./types";
 
 export class Registry {
   /** By station in the order of the work, then by the tools' own order. */
@@ -38,6 +38,11 @@ export class Registry {
   /** The tool by which a follower is made and changed. */
   forFollower(follower: AnyFollower): Verb | null {
     return this.all.find((tool): tool is Verb => tool.is === "verb" && !!tool.follows?.includes(follower.kind)) ?? null;
+  }
+
+  /** The tool by which a proof is asked and changed. */
+  forProof(proof: AnyProof): Verb | null {
+    return this.all.find((tool): tool is Verb => tool.is === "verb" && !!tool.proves?.includes(proof.kind)) ?? null;
   }
 
   /** The tool by which what grows is made and changed. */

@@ -1873,6 +1873,19 @@ export interface components {
             ];
         };
         /**
+         * AddProof
+         * @description Ask something of a piece, from now on. It is given an id of its own.
+         */
+        AddProof: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "add-proof";
+            /** Proof */
+            proof: components["schemas"]["BoreHeld-Input"] | components["schemas"]["ClearanceKept-Input"] | components["schemas"]["Draft-Input"] | components["schemas"]["FitsIn-Input"] | components["schemas"]["GapKept-Input"] | components["schemas"]["Overhang-Input"] | components["schemas"]["SizeHeld-Input"] | components["schemas"]["Sound-Input"] | components["schemas"]["Symmetric-Input"] | components["schemas"]["Wall-Input"] | components["schemas"]["WeighsAtMost-Input"];
+        };
+        /**
          * AddRing
          * @description A ring of a ``bore``, which is that of its smooth surface; ``around`` is its count of faces, an even one.
          *
@@ -2904,6 +2917,68 @@ export interface components {
             kind: "block";
         };
         /**
+         * BoreHeld
+         * @description The widest cylinder through it is ``diameter`` mm, give or take ``tolerance``.
+         */
+        "BoreHeld-Input": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Piece
+             * @default
+             */
+            piece?: string;
+            /**
+             * Diameter
+             * @default 17.3
+             */
+            diameter?: number;
+            /**
+             * Tolerance
+             * @default 0.05
+             */
+            tolerance?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "bore";
+        };
+        /**
+         * BoreHeld
+         * @description The widest cylinder through it is ``diameter`` mm, give or take ``tolerance``.
+         */
+        "BoreHeld-Output": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Piece
+             * @default
+             */
+            piece?: string;
+            /**
+             * Diameter
+             * @default 17.3
+             */
+            diameter?: number;
+            /**
+             * Tolerance
+             * @default 0.05
+             */
+            tolerance?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "bore";
+        };
+        /**
          * Bridge
          * @description Join two groups of faces, or two chains of open edges, by ``segments`` rows of quads.
          *
@@ -3231,6 +3306,19 @@ export interface components {
             follower: components["schemas"]["Beads-Input"] | components["schemas"]["Bezel-Input"] | components["schemas"]["Channel-Input"] | components["schemas"]["Combine-Input"] | components["schemas"]["CutEdge-Input"] | components["schemas"]["Fillet-Input"] | components["schemas"]["FitBore-Input"] | components["schemas"]["Flush-Input"] | components["schemas"]["Hollow-Input"] | components["schemas"]["MirrorBody-Input"] | components["schemas"]["Prongs-Input"] | components["schemas"]["RepeatAlong-Input"] | components["schemas"]["RepeatRound-Input"] | components["schemas"]["ScaleToSize-Input"] | components["schemas"]["Sprue-Input"] | components["schemas"]["Thickened-Input"] | components["schemas"]["Trim-Input"] | components["schemas"]["TrimBySheet-Input"];
         };
         /**
+         * ChangeProof
+         * @description Ask something else in place of a proof; it is found by its id.
+         */
+        ChangeProof: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "change-proof";
+            /** Proof */
+            proof: components["schemas"]["BoreHeld-Input"] | components["schemas"]["ClearanceKept-Input"] | components["schemas"]["Draft-Input"] | components["schemas"]["FitsIn-Input"] | components["schemas"]["GapKept-Input"] | components["schemas"]["Overhang-Input"] | components["schemas"]["SizeHeld-Input"] | components["schemas"]["Sound-Input"] | components["schemas"]["Symmetric-Input"] | components["schemas"]["Wall-Input"] | components["schemas"]["WeighsAtMost-Input"];
+        };
+        /**
          * ChangeReference
          * @description Change how a reference is named, shown and guarded; what is left out stays.
          */
@@ -3468,6 +3556,68 @@ export interface components {
             diameter: number;
         };
         /**
+         * ClearanceKept
+         * @description At least ``least`` mm lie between it and the component ``component``.
+         */
+        "ClearanceKept-Input": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Piece
+             * @default
+             */
+            piece?: string;
+            /**
+             * Component
+             * @default
+             */
+            component?: string;
+            /**
+             * Least
+             * @default 1
+             */
+            least?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "clearance";
+        };
+        /**
+         * ClearanceKept
+         * @description At least ``least`` mm lie between it and the component ``component``.
+         */
+        "ClearanceKept-Output": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Piece
+             * @default
+             */
+            piece?: string;
+            /**
+             * Component
+             * @default
+             */
+            component?: string;
+            /**
+             * Least
+             * @default 1
+             */
+            least?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "clearance";
+        };
+        /**
          * CloseCurve
          * @description Close an open curve; ends that lie in one place become one point.
          */
@@ -3681,7 +3831,7 @@ export interface components {
             /** Revision */
             revision: number;
             /** Command */
-            command: components["schemas"]["AddBox"] | components["schemas"]["AddCage"] | components["schemas"]["AddCapsule"] | components["schemas"]["AddComponent"] | components["schemas"]["AddCone"] | components["schemas"]["AddCurve"] | components["schemas"]["AddCurves"] | components["schemas"]["AddCylinder"] | components["schemas"]["AddFollower"] | components["schemas"]["AddLoop"] | components["schemas"]["AddPicture"] | components["schemas"]["AddPlane"] | components["schemas"]["AddPoledSphere"] | components["schemas"]["AddRing"] | components["schemas"]["AddSphere"] | components["schemas"]["AddTorus"] | components["schemas"]["AddTube"] | components["schemas"]["AgreeNormals"] | components["schemas"]["Attract"] | components["schemas"]["Bend"] | components["schemas"]["Bridge"] | components["schemas"]["Chamfer"] | components["schemas"]["ChangeFollower"] | components["schemas"]["ChangeReference"] | components["schemas"]["ChangeStone"] | components["schemas"]["Circle"] | components["schemas"]["CloseCurve"] | components["schemas"]["Collapse"] | components["schemas"]["ColourPiece"] | components["schemas"]["CreaseLike"] | components["schemas"]["Delete"] | components["schemas"]["DeletePiece"] | components["schemas"]["DeleteReference"] | components["schemas"]["Detach"] | components["schemas"]["DrawCurve"] | components["schemas"]["DrawWire"] | components["schemas"]["DuplicatePiece"] | components["schemas"]["Extrude"] | components["schemas"]["ExtrudeAlong"] | components["schemas"]["Fill"] | components["schemas"]["FillDrawn"] | components["schemas"]["FillOutline"] | components["schemas"]["FitTheBore"] | components["schemas"]["Flatten"] | components["schemas"]["Flip"] | components["schemas"]["ForgetFaces"] | components["schemas"]["GroupPieces"] | components["schemas"]["Grow"] | components["schemas"]["Heal"] | components["schemas"]["Inset"] | components["schemas"]["JoinCurves"] | components["schemas"]["JoinPieces"] | components["schemas"]["KeepVariant"] | components["schemas"]["Knife"] | components["schemas"]["LayFace"] | components["schemas"]["LayStones"] | components["schemas"]["LetBack"] | components["schemas"]["LineUp"] | components["schemas"]["LockPiece"] | components["schemas"]["MakeIndependent"] | components["schemas"]["MakeVariant"] | components["schemas"]["MeasurePicture"] | components["schemas"]["Mirror"] | components["schemas"]["Move"] | components["schemas"]["MoveAlongNormal"] | components["schemas"]["MoveEach"] | components["schemas"]["NameFaces"] | components["schemas"]["OffsetCurve"] | components["schemas"]["OrderFollowers"] | components["schemas"]["OrderPiece"] | components["schemas"]["PartCurve"] | components["schemas"]["PlaceComponent"] | components["schemas"]["PlacePicture"] | components["schemas"]["Regrow"] | components["schemas"]["Relax"] | components["schemas"]["Remove"] | components["schemas"]["RemoveFollower"] | components["schemas"]["RenamePiece"] | components["schemas"]["RepeatAround"] | components["schemas"]["Resample"] | components["schemas"]["ResampleCurve"] | components["schemas"]["ScaleCreases"] | components["schemas"]["SetCorner"] | components["schemas"]["SetCrease"] | components["schemas"]["ShowPiece"] | components["schemas"]["SizeBy"] | components["schemas"]["Slide"] | components["schemas"]["SpaceEvenly"] | components["schemas"]["Spin"] | components["schemas"]["SplitParts"] | components["schemas"]["Straighten"] | components["schemas"]["TakeCurve"] | components["schemas"]["TakeImageOut"] | components["schemas"]["Taper"] | components["schemas"]["Thicken"] | components["schemas"]["Turn"] | components["schemas"]["TurnCurve"] | components["schemas"]["Twist"] | components["schemas"]["Weld"] | components["schemas"]["Zip"];
+            command: components["schemas"]["AddBox"] | components["schemas"]["AddCage"] | components["schemas"]["AddCapsule"] | components["schemas"]["AddComponent"] | components["schemas"]["AddCone"] | components["schemas"]["AddCurve"] | components["schemas"]["AddCurves"] | components["schemas"]["AddCylinder"] | components["schemas"]["AddFollower"] | components["schemas"]["AddLoop"] | components["schemas"]["AddPicture"] | components["schemas"]["AddPlane"] | components["schemas"]["AddPoledSphere"] | components["schemas"]["AddProof"] | components["schemas"]["AddRing"] | components["schemas"]["AddSphere"] | components["schemas"]["AddTorus"] | components["schemas"]["AddTube"] | components["schemas"]["AgreeNormals"] | components["schemas"]["Attract"] | components["schemas"]["Bend"] | components["schemas"]["Bridge"] | components["schemas"]["Chamfer"] | components["schemas"]["ChangeFollower"] | components["schemas"]["ChangeProof"] | components["schemas"]["ChangeReference"] | components["schemas"]["ChangeStone"] | components["schemas"]["Circle"] | components["schemas"]["CloseCurve"] | components["schemas"]["Collapse"] | components["schemas"]["ColourPiece"] | components["schemas"]["CreaseLike"] | components["schemas"]["Delete"] | components["schemas"]["DeletePiece"] | components["schemas"]["DeleteReference"] | components["schemas"]["Detach"] | components["schemas"]["DrawCurve"] | components["schemas"]["DrawWire"] | components["schemas"]["DuplicatePiece"] | components["schemas"]["Extrude"] | components["schemas"]["ExtrudeAlong"] | components["schemas"]["Fill"] | components["schemas"]["FillDrawn"] | components["schemas"]["FillOutline"] | components["schemas"]["FitTheBore"] | components["schemas"]["Flatten"] | components["schemas"]["Flip"] | components["schemas"]["ForgetFaces"] | components["schemas"]["GroupPieces"] | components["schemas"]["Grow"] | components["schemas"]["Heal"] | components["schemas"]["Inset"] | components["schemas"]["JoinCurves"] | components["schemas"]["JoinPieces"] | components["schemas"]["KeepVariant"] | components["schemas"]["Knife"] | components["schemas"]["LayFace"] | components["schemas"]["LayStones"] | components["schemas"]["LetBack"] | components["schemas"]["LineUp"] | components["schemas"]["LockPiece"] | components["schemas"]["MakeIndependent"] | components["schemas"]["MakeVariant"] | components["schemas"]["MeasurePicture"] | components["schemas"]["Mirror"] | components["schemas"]["Move"] | components["schemas"]["MoveAlongNormal"] | components["schemas"]["MoveEach"] | components["schemas"]["NameFaces"] | components["schemas"]["OffsetCurve"] | components["schemas"]["OrderFollowers"] | components["schemas"]["OrderPiece"] | components["schemas"]["PartCurve"] | components["schemas"]["PlaceComponent"] | components["schemas"]["PlacePicture"] | components["schemas"]["Regrow"] | components["schemas"]["Relax"] | components["schemas"]["Remove"] | components["schemas"]["RemoveFollower"] | components["schemas"]["RemoveProof"] | components["schemas"]["RenamePiece"] | components["schemas"]["RepeatAround"] | components["schemas"]["Resample"] | components["schemas"]["ResampleCurve"] | components["schemas"]["ScaleCreases"] | components["schemas"]["SetCorner"] | components["schemas"]["SetCrease"] | components["schemas"]["ShowPiece"] | components["schemas"]["SizeBy"] | components["schemas"]["Slide"] | components["schemas"]["SpaceEvenly"] | components["schemas"]["Spin"] | components["schemas"]["SplitParts"] | components["schemas"]["Straighten"] | components["schemas"]["TakeCurve"] | components["schemas"]["TakeImageOut"] | components["schemas"]["Taper"] | components["schemas"]["Thicken"] | components["schemas"]["Turn"] | components["schemas"]["TurnCurve"] | components["schemas"]["Twist"] | components["schemas"]["Weld"] | components["schemas"]["Zip"];
         };
         /**
          * ComponentState
@@ -4424,6 +4574,8 @@ export interface components {
             pieces: components["schemas"]["PieceState"][];
             /** References */
             references: (components["schemas"]["PictureState"] | components["schemas"]["ComponentState"])[];
+            /** Proofs */
+            proofs: (components["schemas"]["BoreHeld-Output"] | components["schemas"]["ClearanceKept-Output"] | components["schemas"]["Draft-Output"] | components["schemas"]["FitsIn-Output"] | components["schemas"]["GapKept-Output"] | components["schemas"]["Overhang-Output"] | components["schemas"]["SizeHeld-Output"] | components["schemas"]["Sound-Output"] | components["schemas"]["Symmetric-Output"] | components["schemas"]["Wall-Output"] | components["schemas"]["WeighsAtMost-Output"])[];
             /** Steps */
             steps: components["schemas"]["StepState"][];
             /** Earlier */
@@ -4457,6 +4609,88 @@ export interface components {
              * @default false
              */
             as_piece?: boolean;
+        };
+        /**
+         * Draft
+         * @description No wall is steeper than ``least`` degrees of draft along a direction, so that a mould comes off both ways.
+         *
+         *     What faces along the direction comes off that way, what faces against it the other way; between them lie steep walls.
+         */
+        "Draft-Input": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Piece
+             * @default
+             */
+            piece?: string;
+            /**
+             * Along
+             * @default [
+             *       0,
+             *       0,
+             *       1
+             *     ]
+             */
+            along?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Least
+             * @default 1
+             */
+            least?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "draft";
+        };
+        /**
+         * Draft
+         * @description No wall is steeper than ``least`` degrees of draft along a direction, so that a mould comes off both ways.
+         *
+         *     What faces along the direction comes off that way, what faces against it the other way; between them lie steep walls.
+         */
+        "Draft-Output": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Piece
+             * @default
+             */
+            piece?: string;
+            /**
+             * Along
+             * @default [
+             *       0,
+             *       0,
+             *       1
+             *     ]
+             */
+            along?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Least
+             * @default 1
+             */
+            least?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "draft";
         };
         /**
          * DrawCurve
@@ -5227,6 +5461,84 @@ export interface components {
             moved?: "inside" | "all";
         };
         /**
+         * FitsIn
+         * @description It fits into a box of ``size`` mm, turned by quarters if that helps and ``turned`` allows it.
+         */
+        "FitsIn-Input": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Piece
+             * @default
+             */
+            piece?: string;
+            /**
+             * Size
+             * @default [
+             *       100,
+             *       100,
+             *       100
+             *     ]
+             */
+            size?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Turned
+             * @default true
+             */
+            turned?: boolean;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "fits-in";
+        };
+        /**
+         * FitsIn
+         * @description It fits into a box of ``size`` mm, turned by quarters if that helps and ``turned`` allows it.
+         */
+        "FitsIn-Output": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Piece
+             * @default
+             */
+            piece?: string;
+            /**
+             * Size
+             * @default [
+             *       100,
+             *       100,
+             *       100
+             *     ]
+             */
+            size?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Turned
+             * @default true
+             */
+            turned?: boolean;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "fits-in";
+        };
+        /**
          * Flatten
          * @description Move what is picked straight into a plane, by a ``share`` of the way: the plane that fits best, or of a ``normal``.
          *
@@ -5459,6 +5771,68 @@ export interface components {
              * @enum {string}
              */
             ended?: "found" | "time";
+        };
+        /**
+         * GapKept
+         * @description At least ``least`` mm lie between it and the piece ``other``.
+         */
+        "GapKept-Input": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Piece
+             * @default
+             */
+            piece?: string;
+            /**
+             * Other
+             * @default
+             */
+            other?: string;
+            /**
+             * Least
+             * @default 0.3
+             */
+            least?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "gap";
+        };
+        /**
+         * GapKept
+         * @description At least ``least`` mm lie between it and the piece ``other``.
+         */
+        "GapKept-Output": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Piece
+             * @default
+             */
+            piece?: string;
+            /**
+             * Other
+             * @default
+             */
+            other?: string;
+            /**
+             * Least
+             * @default 0.3
+             */
+            least?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "gap";
         };
         /**
          * GivenCurve
@@ -7315,6 +7689,86 @@ export interface components {
             kind: "oval";
         };
         /**
+         * Overhang
+         * @description No part of the surface hangs over by more than ``most`` degrees from upright, as it stands along a direction; what lies
+         *     on the floor does not count.
+         */
+        "Overhang-Input": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Piece
+             * @default
+             */
+            piece?: string;
+            /**
+             * Along
+             * @default [
+             *       0,
+             *       0,
+             *       1
+             *     ]
+             */
+            along?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Most
+             * @default 45
+             */
+            most?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "overhang";
+        };
+        /**
+         * Overhang
+         * @description No part of the surface hangs over by more than ``most`` degrees from upright, as it stands along a direction; what lies
+         *     on the floor does not count.
+         */
+        "Overhang-Output": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Piece
+             * @default
+             */
+            piece?: string;
+            /**
+             * Along
+             * @default [
+             *       0,
+             *       0,
+             *       1
+             *     ]
+             */
+            along?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Most
+             * @default 45
+             */
+            most?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "overhang";
+        };
+        /**
          * PartCurve
          * @description Part a curve at a picked control point, or wherever the curve of another piece passes it within so many mm.
          *
@@ -8384,6 +8838,19 @@ export interface components {
             kind: "remove-follower";
             /** Follower */
             follower: string;
+        };
+        /**
+         * RemoveProof
+         * @description Ask it no more.
+         */
+        RemoveProof: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "remove-proof";
+            /** Proof */
+            proof: string;
         };
         /**
          * RenamePiece
@@ -9661,6 +10128,80 @@ export interface components {
             ] | null;
         };
         /**
+         * SizeHeld
+         * @description The surface's extent along an axis is ``size`` mm, give or take ``tolerance``.
+         */
+        "SizeHeld-Input": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Piece
+             * @default
+             */
+            piece?: string;
+            /**
+             * Axis
+             * @default x
+             * @enum {string}
+             */
+            axis?: "x" | "y" | "z";
+            /**
+             * Size
+             * @default 50
+             */
+            size?: number;
+            /**
+             * Tolerance
+             * @default 0.1
+             */
+            tolerance?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "size";
+        };
+        /**
+         * SizeHeld
+         * @description The surface's extent along an axis is ``size`` mm, give or take ``tolerance``.
+         */
+        "SizeHeld-Output": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Piece
+             * @default
+             */
+            piece?: string;
+            /**
+             * Axis
+             * @default x
+             * @enum {string}
+             */
+            axis?: "x" | "y" | "z";
+            /**
+             * Size
+             * @default 50
+             */
+            size?: number;
+            /**
+             * Tolerance
+             * @default 0.1
+             */
+            tolerance?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "size";
+        };
+        /**
          * Skin
          * @description The surface over ``curves`` (ids) of two families that cross; within ``tolerance`` mm they are drawn together.
          */
@@ -9768,6 +10309,48 @@ export interface components {
             solids: number;
             /** Faces */
             faces: number;
+        };
+        /**
+         * Sound
+         * @description Closed, and nowhere running through itself.
+         */
+        "Sound-Input": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Piece
+             * @default
+             */
+            piece?: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "sound";
+        };
+        /**
+         * Sound
+         * @description Closed, and nowhere running through itself.
+         */
+        "Sound-Output": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Piece
+             * @default
+             */
+            piece?: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "sound";
         };
         /**
          * SpaceEvenly
@@ -10605,6 +11188,80 @@ export interface components {
              * @enum {string}
              */
             kind: "sweep";
+        };
+        /**
+         * Symmetric
+         * @description Its mirror image in the plane across ``axis`` at ``at`` mm lies within ``tolerance`` mm of it.
+         */
+        "Symmetric-Input": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Piece
+             * @default
+             */
+            piece?: string;
+            /**
+             * Axis
+             * @default x
+             * @enum {string}
+             */
+            axis?: "x" | "y" | "z";
+            /**
+             * At
+             * @default 0
+             */
+            at?: number;
+            /**
+             * Tolerance
+             * @default 0.05
+             */
+            tolerance?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "symmetric";
+        };
+        /**
+         * Symmetric
+         * @description Its mirror image in the plane across ``axis`` at ``at`` mm lies within ``tolerance`` mm of it.
+         */
+        "Symmetric-Output": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Piece
+             * @default
+             */
+            piece?: string;
+            /**
+             * Axis
+             * @default x
+             * @enum {string}
+             */
+            axis?: "x" | "y" | "z";
+            /**
+             * At
+             * @default 0
+             */
+            at?: number;
+            /**
+             * Tolerance
+             * @default 0.05
+             */
+            tolerance?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "symmetric";
         };
         /**
          * SymmetryState
@@ -11446,6 +12103,128 @@ export interface components {
              */
             radius?: number;
         };
+        /**
+         * Wall
+         * @description At least ``least`` mm of material straight inwards from any point of the surface.
+         *
+         *     Along rays square to the surface at its dense points, so that beside a sharp edge, where the far side is another face, it
+         *     is measured there as well. In a drag about fifteen hundred points are looked at, at rest up to twelve thousand: the words
+         *     say how many.
+         */
+        "Wall-Input": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Piece
+             * @default
+             */
+            piece?: string;
+            /**
+             * Least
+             * @default 0.8
+             */
+            least?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "wall";
+        };
+        /**
+         * Wall
+         * @description At least ``least`` mm of material straight inwards from any point of the surface.
+         *
+         *     Along rays square to the surface at its dense points, so that beside a sharp edge, where the far side is another face, it
+         *     is measured there as well. In a drag about fifteen hundred points are looked at, at rest up to twelve thousand: the words
+         *     say how many.
+         */
+        "Wall-Output": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Piece
+             * @default
+             */
+            piece?: string;
+            /**
+             * Least
+             * @default 0.8
+             */
+            least?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "wall";
+        };
+        /**
+         * WeighsAtMost
+         * @description In ``material`` it weighs ``most`` grams or less; by the volume within its surface, before any follower.
+         */
+        "WeighsAtMost-Input": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Piece
+             * @default
+             */
+            piece?: string;
+            /**
+             * Material
+             * @default Silver, 925 with copper
+             */
+            material?: string;
+            /**
+             * Most
+             * @default 10
+             */
+            most?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "weight";
+        };
+        /**
+         * WeighsAtMost
+         * @description In ``material`` it weighs ``most`` grams or less; by the volume within its surface, before any follower.
+         */
+        "WeighsAtMost-Output": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Piece
+             * @default
+             */
+            piece?: string;
+            /**
+             * Material
+             * @default Silver, 925 with copper
+             */
+            material?: string;
+            /**
+             * Most
+             * @default 10
+             */
+            most?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "weight";
+        };
         /** WeightState */
         WeightState: {
             /** Material */
@@ -11596,7 +12375,7 @@ export interface components {
              */
             revision?: number;
             /** Command */
-            command: components["schemas"]["AddBox"] | components["schemas"]["AddCage"] | components["schemas"]["AddCapsule"] | components["schemas"]["AddComponent"] | components["schemas"]["AddCone"] | components["schemas"]["AddCurve"] | components["schemas"]["AddCurves"] | components["schemas"]["AddCylinder"] | components["schemas"]["AddFollower"] | components["schemas"]["AddLoop"] | components["schemas"]["AddPicture"] | components["schemas"]["AddPlane"] | components["schemas"]["AddPoledSphere"] | components["schemas"]["AddRing"] | components["schemas"]["AddSphere"] | components["schemas"]["AddTorus"] | components["schemas"]["AddTube"] | components["schemas"]["AgreeNormals"] | components["schemas"]["Attract"] | components["schemas"]["Bend"] | components["schemas"]["Bridge"] | components["schemas"]["Chamfer"] | components["schemas"]["ChangeFollower"] | components["schemas"]["ChangeReference"] | components["schemas"]["ChangeStone"] | components["schemas"]["Circle"] | components["schemas"]["CloseCurve"] | components["schemas"]["Collapse"] | components["schemas"]["ColourPiece"] | components["schemas"]["CreaseLike"] | components["schemas"]["Delete"] | components["schemas"]["DeletePiece"] | components["schemas"]["DeleteReference"] | components["schemas"]["Detach"] | components["schemas"]["DrawCurve"] | components["schemas"]["DrawWire"] | components["schemas"]["DuplicatePiece"] | components["schemas"]["Extrude"] | components["schemas"]["ExtrudeAlong"] | components["schemas"]["Fill"] | components["schemas"]["FillDrawn"] | components["schemas"]["FillOutline"] | components["schemas"]["FitTheBore"] | components["schemas"]["Flatten"] | components["schemas"]["Flip"] | components["schemas"]["ForgetFaces"] | components["schemas"]["GroupPieces"] | components["schemas"]["Grow"] | components["schemas"]["Heal"] | components["schemas"]["Inset"] | components["schemas"]["JoinCurves"] | components["schemas"]["JoinPieces"] | components["schemas"]["KeepVariant"] | components["schemas"]["Knife"] | components["schemas"]["LayFace"] | components["schemas"]["LayStones"] | components["schemas"]["LetBack"] | components["schemas"]["LineUp"] | components["schemas"]["LockPiece"] | components["schemas"]["MakeIndependent"] | components["schemas"]["MakeVariant"] | components["schemas"]["MeasurePicture"] | components["schemas"]["Mirror"] | components["schemas"]["Move"] | components["schemas"]["MoveAlongNormal"] | components["schemas"]["MoveEach"] | components["schemas"]["NameFaces"] | components["schemas"]["OffsetCurve"] | components["schemas"]["OrderFollowers"] | components["schemas"]["OrderPiece"] | components["schemas"]["PartCurve"] | components["schemas"]["PlaceComponent"] | components["schemas"]["PlacePicture"] | components["schemas"]["Regrow"] | components["schemas"]["Relax"] | components["schemas"]["Remove"] | components["schemas"]["RemoveFollower"] | components["schemas"]["RenamePiece"] | components["schemas"]["RepeatAround"] | components["schemas"]["Resample"] | components["schemas"]["ResampleCurve"] | components["schemas"]["ScaleCreases"] | components["schemas"]["SetCorner"] | components["schemas"]["SetCrease"] | components["schemas"]["ShowPiece"] | components["schemas"]["SizeBy"] | components["schemas"]["Slide"] | components["schemas"]["SpaceEvenly"] | components["schemas"]["Spin"] | components["schemas"]["SplitParts"] | components["schemas"]["Straighten"] | components["schemas"]["TakeCurve"] | components["schemas"]["TakeImageOut"] | components["schemas"]["Taper"] | components["schemas"]["Thicken"] | components["schemas"]["Turn"] | components["schemas"]["TurnCurve"] | components["schemas"]["Twist"] | components["schemas"]["Weld"] | components["schemas"]["Zip"];
+            command: components["schemas"]["AddBox"] | components["schemas"]["AddCage"] | components["schemas"]["AddCapsule"] | components["schemas"]["AddComponent"] | components["schemas"]["AddCone"] | components["schemas"]["AddCurve"] | components["schemas"]["AddCurves"] | components["schemas"]["AddCylinder"] | components["schemas"]["AddFollower"] | components["schemas"]["AddLoop"] | components["schemas"]["AddPicture"] | components["schemas"]["AddPlane"] | components["schemas"]["AddPoledSphere"] | components["schemas"]["AddProof"] | components["schemas"]["AddRing"] | components["schemas"]["AddSphere"] | components["schemas"]["AddTorus"] | components["schemas"]["AddTube"] | components["schemas"]["AgreeNormals"] | components["schemas"]["Attract"] | components["schemas"]["Bend"] | components["schemas"]["Bridge"] | components["schemas"]["Chamfer"] | components["schemas"]["ChangeFollower"] | components["schemas"]["ChangeProof"] | components["schemas"]["ChangeReference"] | components["schemas"]["ChangeStone"] | components["schemas"]["Circle"] | components["schemas"]["CloseCurve"] | components["schemas"]["Collapse"] | components["schemas"]["ColourPiece"] | components["schemas"]["CreaseLike"] | components["schemas"]["Delete"] | components["schemas"]["DeletePiece"] | components["schemas"]["DeleteReference"] | components["schemas"]["Detach"] | components["schemas"]["DrawCurve"] | components["schemas"]["DrawWire"] | components["schemas"]["DuplicatePiece"] | components["schemas"]["Extrude"] | components["schemas"]["ExtrudeAlong"] | components["schemas"]["Fill"] | components["schemas"]["FillDrawn"] | components["schemas"]["FillOutline"] | components["schemas"]["FitTheBore"] | components["schemas"]["Flatten"] | components["schemas"]["Flip"] | components["schemas"]["ForgetFaces"] | components["schemas"]["GroupPieces"] | components["schemas"]["Grow"] | components["schemas"]["Heal"] | components["schemas"]["Inset"] | components["schemas"]["JoinCurves"] | components["schemas"]["JoinPieces"] | components["schemas"]["KeepVariant"] | components["schemas"]["Knife"] | components["schemas"]["LayFace"] | components["schemas"]["LayStones"] | components["schemas"]["LetBack"] | components["schemas"]["LineUp"] | components["schemas"]["LockPiece"] | components["schemas"]["MakeIndependent"] | components["schemas"]["MakeVariant"] | components["schemas"]["MeasurePicture"] | components["schemas"]["Mirror"] | components["schemas"]["Move"] | components["schemas"]["MoveAlongNormal"] | components["schemas"]["MoveEach"] | components["schemas"]["NameFaces"] | components["schemas"]["OffsetCurve"] | components["schemas"]["OrderFollowers"] | components["schemas"]["OrderPiece"] | components["schemas"]["PartCurve"] | components["schemas"]["PlaceComponent"] | components["schemas"]["PlacePicture"] | components["schemas"]["Regrow"] | components["schemas"]["Relax"] | components["schemas"]["Remove"] | components["schemas"]["RemoveFollower"] | components["schemas"]["RemoveProof"] | components["schemas"]["RenamePiece"] | components["schemas"]["RepeatAround"] | components["schemas"]["Resample"] | components["schemas"]["ResampleCurve"] | components["schemas"]["ScaleCreases"] | components["schemas"]["SetCorner"] | components["schemas"]["SetCrease"] | components["schemas"]["ShowPiece"] | components["schemas"]["SizeBy"] | components["schemas"]["Slide"] | components["schemas"]["SpaceEvenly"] | components["schemas"]["Spin"] | components["schemas"]["SplitParts"] | components["schemas"]["Straighten"] | components["schemas"]["TakeCurve"] | components["schemas"]["TakeImageOut"] | components["schemas"]["Taper"] | components["schemas"]["Thicken"] | components["schemas"]["Turn"] | components["schemas"]["TurnCurve"] | components["schemas"]["Twist"] | components["schemas"]["Weld"] | components["schemas"]["Zip"];
             /**
              * Instead
              * @default false
@@ -11677,7 +12456,7 @@ export interface components {
              */
             revision?: number;
             /** Command */
-            command: components["schemas"]["AddBox"] | components["schemas"]["AddCage"] | components["schemas"]["AddCapsule"] | components["schemas"]["AddComponent"] | components["schemas"]["AddCone"] | components["schemas"]["AddCurve"] | components["schemas"]["AddCurves"] | components["schemas"]["AddCylinder"] | components["schemas"]["AddFollower"] | components["schemas"]["AddLoop"] | components["schemas"]["AddPicture"] | components["schemas"]["AddPlane"] | components["schemas"]["AddPoledSphere"] | components["schemas"]["AddRing"] | components["schemas"]["AddSphere"] | components["schemas"]["AddTorus"] | components["schemas"]["AddTube"] | components["schemas"]["AgreeNormals"] | components["schemas"]["Attract"] | components["schemas"]["Bend"] | components["schemas"]["Bridge"] | components["schemas"]["Chamfer"] | components["schemas"]["ChangeFollower"] | components["schemas"]["ChangeReference"] | components["schemas"]["ChangeStone"] | components["schemas"]["Circle"] | components["schemas"]["CloseCurve"] | components["schemas"]["Collapse"] | components["schemas"]["ColourPiece"] | components["schemas"]["CreaseLike"] | components["schemas"]["Delete"] | components["schemas"]["DeletePiece"] | components["schemas"]["DeleteReference"] | components["schemas"]["Detach"] | components["schemas"]["DrawCurve"] | components["schemas"]["DrawWire"] | components["schemas"]["DuplicatePiece"] | components["schemas"]["Extrude"] | components["schemas"]["ExtrudeAlong"] | components["schemas"]["Fill"] | components["schemas"]["FillDrawn"] | components["schemas"]["FillOutline"] | components["schemas"]["FitTheBore"] | components["schemas"]["Flatten"] | components["schemas"]["Flip"] | components["schemas"]["ForgetFaces"] | components["schemas"]["GroupPieces"] | components["schemas"]["Grow"] | components["schemas"]["Heal"] | components["schemas"]["Inset"] | components["schemas"]["JoinCurves"] | components["schemas"]["JoinPieces"] | components["schemas"]["KeepVariant"] | components["schemas"]["Knife"] | components["schemas"]["LayFace"] | components["schemas"]["LayStones"] | components["schemas"]["LetBack"] | components["schemas"]["LineUp"] | components["schemas"]["LockPiece"] | components["schemas"]["MakeIndependent"] | components["schemas"]["MakeVariant"] | components["schemas"]["MeasurePicture"] | components["schemas"]["Mirror"] | components["schemas"]["Move"] | components["schemas"]["MoveAlongNormal"] | components["schemas"]["MoveEach"] | components["schemas"]["NameFaces"] | components["schemas"]["OffsetCurve"] | components["schemas"]["OrderFollowers"] | components["schemas"]["OrderPiece"] | components["schemas"]["PartCurve"] | components["schemas"]["PlaceComponent"] | components["schemas"]["PlacePicture"] | components["schemas"]["Regrow"] | components["schemas"]["Relax"] | components["schemas"]["Remove"] | components["schemas"]["RemoveFollower"] | components["schemas"]["RenamePiece"] | components["schemas"]["RepeatAround"] | components["schemas"]["Resample"] | components["schemas"]["ResampleCurve"] | components["schemas"]["ScaleCreases"] | components["schemas"]["SetCorner"] | components["schemas"]["SetCrease"] | components["schemas"]["ShowPiece"] | components["schemas"]["SizeBy"] | components["schemas"]["Slide"] | components["schemas"]["SpaceEvenly"] | components["schemas"]["Spin"] | components["schemas"]["SplitParts"] | components["schemas"]["Straighten"] | components["schemas"]["TakeCurve"] | components["schemas"]["TakeImageOut"] | components["schemas"]["Taper"] | components["schemas"]["Thicken"] | components["schemas"]["Turn"] | components["schemas"]["TurnCurve"] | components["schemas"]["Twist"] | components["schemas"]["Weld"] | components["schemas"]["Zip"];
+            command: components["schemas"]["AddBox"] | components["schemas"]["AddCage"] | components["schemas"]["AddCapsule"] | components["schemas"]["AddComponent"] | components["schemas"]["AddCone"] | components["schemas"]["AddCurve"] | components["schemas"]["AddCurves"] | components["schemas"]["AddCylinder"] | components["schemas"]["AddFollower"] | components["schemas"]["AddLoop"] | components["schemas"]["AddPicture"] | components["schemas"]["AddPlane"] | components["schemas"]["AddPoledSphere"] | components["schemas"]["AddProof"] | components["schemas"]["AddRing"] | components["schemas"]["AddSphere"] | components["schemas"]["AddTorus"] | components["schemas"]["AddTube"] | components["schemas"]["AgreeNormals"] | components["schemas"]["Attract"] | components["schemas"]["Bend"] | components["schemas"]["Bridge"] | components["schemas"]["Chamfer"] | components["schemas"]["ChangeFollower"] | components["schemas"]["ChangeProof"] | components["schemas"]["ChangeReference"] | components["schemas"]["ChangeStone"] | components["schemas"]["Circle"] | components["schemas"]["CloseCurve"] | components["schemas"]["Collapse"] | components["schemas"]["ColourPiece"] | components["schemas"]["CreaseLike"] | components["schemas"]["Delete"] | components["schemas"]["DeletePiece"] | components["schemas"]["DeleteReference"] | components["schemas"]["Detach"] | components["schemas"]["DrawCurve"] | components["schemas"]["DrawWire"] | components["schemas"]["DuplicatePiece"] | components["schemas"]["Extrude"] | components["schemas"]["ExtrudeAlong"] | components["schemas"]["Fill"] | components["schemas"]["FillDrawn"] | components["schemas"]["FillOutline"] | components["schemas"]["FitTheBore"] | components["schemas"]["Flatten"] | components["schemas"]["Flip"] | components["schemas"]["ForgetFaces"] | components["schemas"]["GroupPieces"] | components["schemas"]["Grow"] | components["schemas"]["Heal"] | components["schemas"]["Inset"] | components["schemas"]["JoinCurves"] | components["schemas"]["JoinPieces"] | components["schemas"]["KeepVariant"] | components["schemas"]["Knife"] | components["schemas"]["LayFace"] | components["schemas"]["LayStones"] | components["schemas"]["LetBack"] | components["schemas"]["LineUp"] | components["schemas"]["LockPiece"] | components["schemas"]["MakeIndependent"] | components["schemas"]["MakeVariant"] | components["schemas"]["MeasurePicture"] | components["schemas"]["Mirror"] | components["schemas"]["Move"] | components["schemas"]["MoveAlongNormal"] | components["schemas"]["MoveEach"] | components["schemas"]["NameFaces"] | components["schemas"]["OffsetCurve"] | components["schemas"]["OrderFollowers"] | components["schemas"]["OrderPiece"] | components["schemas"]["PartCurve"] | components["schemas"]["PlaceComponent"] | components["schemas"]["PlacePicture"] | components["schemas"]["Regrow"] | components["schemas"]["Relax"] | components["schemas"]["Remove"] | components["schemas"]["RemoveFollower"] | components["schemas"]["RemoveProof"] | components["schemas"]["RenamePiece"] | components["schemas"]["RepeatAround"] | components["schemas"]["Resample"] | components["schemas"]["ResampleCurve"] | components["schemas"]["ScaleCreases"] | components["schemas"]["SetCorner"] | components["schemas"]["SetCrease"] | components["schemas"]["ShowPiece"] | components["schemas"]["SizeBy"] | components["schemas"]["Slide"] | components["schemas"]["SpaceEvenly"] | components["schemas"]["Spin"] | components["schemas"]["SplitParts"] | components["schemas"]["Straighten"] | components["schemas"]["TakeCurve"] | components["schemas"]["TakeImageOut"] | components["schemas"]["Taper"] | components["schemas"]["Thicken"] | components["schemas"]["Turn"] | components["schemas"]["TurnCurve"] | components["schemas"]["Twist"] | components["schemas"]["Weld"] | components["schemas"]["Zip"];
         };
         /**
          * AskStop
@@ -12007,6 +12786,38 @@ export interface components {
             kind: "block";
         };
         /**
+         * BoreHeld
+         * @description The widest cylinder through it is ``diameter`` mm, give or take ``tolerance``.
+         */
+        BoreHeld: {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Piece
+             * @default
+             */
+            piece?: string;
+            /**
+             * Diameter
+             * @default 17.3
+             */
+            diameter?: number;
+            /**
+             * Tolerance
+             * @default 0.05
+             */
+            tolerance?: number;
+            /**
+             * Kind
+             * @default bore
+             * @constant
+             */
+            kind: "bore";
+        };
+        /**
          * Cabochon
          * @description An elliptical ``dome`` (% of the width) over a band of a ``girdle`` and a base: flat, or a ``back`` that is domed too.
          *
@@ -12111,6 +12922,38 @@ export interface components {
              * @constant
              */
             kind: "channel";
+        };
+        /**
+         * ClearanceKept
+         * @description At least ``least`` mm lie between it and the component ``component``.
+         */
+        ClearanceKept: {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Piece
+             * @default
+             */
+            piece?: string;
+            /**
+             * Component
+             * @default
+             */
+            component?: string;
+            /**
+             * Least
+             * @default 1
+             */
+            least?: number;
+            /**
+             * Kind
+             * @default clearance
+             * @constant
+             */
+            kind: "clearance";
         };
         /**
          * Combine
@@ -12412,6 +13255,48 @@ export interface components {
             kind: "cylinder";
         };
         /**
+         * Draft
+         * @description No wall is steeper than ``least`` degrees of draft along a direction, so that a mould comes off both ways.
+         *
+         *     What faces along the direction comes off that way, what faces against it the other way; between them lie steep walls.
+         */
+        Draft: {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Piece
+             * @default
+             */
+            piece?: string;
+            /**
+             * Along
+             * @default [
+             *       0,
+             *       0,
+             *       1
+             *     ]
+             */
+            along?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Least
+             * @default 1
+             */
+            least?: number;
+            /**
+             * Kind
+             * @default draft
+             * @constant
+             */
+            kind: "draft";
+        };
+        /**
          * Filled
          * @description ``source`` filled with quads, ``around`` faces along its border, and ``rings`` of faces before the middle.
          */
@@ -12580,6 +13465,46 @@ export interface components {
             kind: "fit-bore";
         };
         /**
+         * FitsIn
+         * @description It fits into a box of ``size`` mm, turned by quarters if that helps and ``turned`` allows it.
+         */
+        FitsIn: {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Piece
+             * @default
+             */
+            piece?: string;
+            /**
+             * Size
+             * @default [
+             *       100,
+             *       100,
+             *       100
+             *     ]
+             */
+            size?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Turned
+             * @default true
+             */
+            turned?: boolean;
+            /**
+             * Kind
+             * @default fits-in
+             * @constant
+             */
+            kind: "fits-in";
+        };
+        /**
          * Flush
          * @description A seat of the stone's own form, open above; ``bright`` mm of the edge in the surface are cut off at 45 degrees.
          *
@@ -12632,6 +13557,38 @@ export interface components {
              * @constant
              */
             kind: "flush";
+        };
+        /**
+         * GapKept
+         * @description At least ``least`` mm lie between it and the piece ``other``.
+         */
+        GapKept: {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Piece
+             * @default
+             */
+            piece?: string;
+            /**
+             * Other
+             * @default
+             */
+            other?: string;
+            /**
+             * Least
+             * @default 0.3
+             */
+            least?: number;
+            /**
+             * Kind
+             * @default gap
+             * @constant
+             */
+            kind: "gap";
         };
         /**
          * Hollow
@@ -13073,6 +14030,47 @@ export interface components {
              * @constant
              */
             kind: "oval";
+        };
+        /**
+         * Overhang
+         * @description No part of the surface hangs over by more than ``most`` degrees from upright, as it stands along a direction; what lies
+         *     on the floor does not count.
+         */
+        Overhang: {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Piece
+             * @default
+             */
+            piece?: string;
+            /**
+             * Along
+             * @default [
+             *       0,
+             *       0,
+             *       1
+             *     ]
+             */
+            along?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Most
+             * @default 45
+             */
+            most?: number;
+            /**
+             * Kind
+             * @default overhang
+             * @constant
+             */
+            kind: "overhang";
         };
         /**
          * PearBrilliant
@@ -13853,6 +14851,44 @@ export interface components {
             kind: "section";
         };
         /**
+         * SizeHeld
+         * @description The surface's extent along an axis is ``size`` mm, give or take ``tolerance``.
+         */
+        SizeHeld: {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Piece
+             * @default
+             */
+            piece?: string;
+            /**
+             * Axis
+             * @default x
+             * @enum {string}
+             */
+            axis?: "x" | "y" | "z";
+            /**
+             * Size
+             * @default 50
+             */
+            size?: number;
+            /**
+             * Tolerance
+             * @default 0.1
+             */
+            tolerance?: number;
+            /**
+             * Kind
+             * @default size
+             * @constant
+             */
+            kind: "size";
+        };
+        /**
          * Skin
          * @description The surface over ``curves`` (ids) of two families that cross; within ``tolerance`` mm they are drawn together.
          */
@@ -13878,6 +14914,28 @@ export interface components {
              * @constant
              */
             kind: "skin";
+        };
+        /**
+         * Sound
+         * @description Closed, and nowhere running through itself.
+         */
+        Sound: {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Piece
+             * @default
+             */
+            piece?: string;
+            /**
+             * Kind
+             * @default sound
+             * @constant
+             */
+            kind: "sound";
         };
         /**
          * Sprue
@@ -14195,6 +15253,44 @@ export interface components {
             kind: "sweep";
         };
         /**
+         * Symmetric
+         * @description Its mirror image in the plane across ``axis`` at ``at`` mm lies within ``tolerance`` mm of it.
+         */
+        Symmetric: {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Piece
+             * @default
+             */
+            piece?: string;
+            /**
+             * Axis
+             * @default x
+             * @enum {string}
+             */
+            axis?: "x" | "y" | "z";
+            /**
+             * At
+             * @default 0
+             */
+            at?: number;
+            /**
+             * Tolerance
+             * @default 0.05
+             */
+            tolerance?: number;
+            /**
+             * Kind
+             * @default symmetric
+             * @constant
+             */
+            kind: "symmetric";
+        };
+        /**
          * Thickened
          * @description A wall of ``distance`` mm of an open cage, to one side or both; see ``thicken``.
          *
@@ -14490,6 +15586,69 @@ export interface components {
              * @default 2
              */
             radius?: number;
+        };
+        /**
+         * Wall
+         * @description At least ``least`` mm of material straight inwards from any point of the surface.
+         *
+         *     Along rays square to the surface at its dense points, so that beside a sharp edge, where the far side is another face, it
+         *     is measured there as well. In a drag about fifteen hundred points are looked at, at rest up to twelve thousand: the words
+         *     say how many.
+         */
+        Wall: {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Piece
+             * @default
+             */
+            piece?: string;
+            /**
+             * Least
+             * @default 0.8
+             */
+            least?: number;
+            /**
+             * Kind
+             * @default wall
+             * @constant
+             */
+            kind: "wall";
+        };
+        /**
+         * WeighsAtMost
+         * @description In ``material`` it weighs ``most`` grams or less; by the volume within its surface, before any follower.
+         */
+        WeighsAtMost: {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Piece
+             * @default
+             */
+            piece?: string;
+            /**
+             * Material
+             * @default Silver, 925 with copper
+             */
+            material?: string;
+            /**
+             * Most
+             * @default 10
+             */
+            most?: number;
+            /**
+             * Kind
+             * @default weight
+             * @constant
+             */
+            kind: "weight";
         };
         LiveAsked: components["schemas"]["AskPreview"] | components["schemas"]["AskCommit"] | components["schemas"]["AskCancel"] | components["schemas"]["AskLevel"] | components["schemas"]["AskWeigh"] | components["schemas"]["AskCurves"] | components["schemas"]["AskGaps"] | components["schemas"]["AskBodies"] | components["schemas"]["AskStop"];
         /**
@@ -14843,6 +16002,30 @@ export interface components {
             ];
         };
         /**
+         * ShownProof
+         * @description What is asked of a piece, and how it stands; not ``fine`` where it was looked at coarsely, as in a drag.
+         */
+        ShownProof: {
+            /** Id */
+            id: string;
+            /** Piece */
+            piece: string;
+            /** Asked */
+            asked: string;
+            /**
+             * Holds
+             * @enum {string}
+             */
+            holds: "holds" | "fails" | "unknown";
+            /** Words */
+            words: string;
+            /** Figure */
+            figure: number | null;
+            place: components["schemas"]["PlaceSchema"];
+            /** Fine */
+            fine: boolean;
+        };
+        /**
          * ShownStones
          * @description How the stones of a piece lie: how many, their weight together, the least metal left below one of them in mm (null
          *     where none reaches into it) and where, by how many mm one comes out on the far side and where, and what is the matter.
@@ -14982,6 +16165,8 @@ export interface components {
             stones?: components["schemas"]["ShownStones"][];
             /** Bores */
             bores?: components["schemas"]["ShownBore"][];
+            /** Proofs */
+            proofs?: components["schemas"]["ShownProof"][];
             /** Curves */
             curves?: components["schemas"]["ShownCurve"][];
             weights?: components["schemas"]["Weights"] | null;
@@ -15037,6 +16222,8 @@ export interface components {
             stones?: components["schemas"]["ShownStones"][];
             /** Bores */
             bores?: components["schemas"]["ShownBore"][];
+            /** Proofs */
+            proofs?: components["schemas"]["ShownProof"][];
             /** Curves */
             curves?: components["schemas"]["ShownCurve"][];
             weights?: components["schemas"]["Weights"] | null;

@@ -2,7 +2,7 @@
 import type { Context, Hands } from "./context";
 import type { Fields, NameOf, ValuesOf } from "./fields";
 import type { Spot, SpotQuery } from "./sketch";
-import type { AnyFollower, AnyGrowth, Command, Kind } from "./types";
+import type { AnyFollower, AnyGrowth, AnyProof, Command, Kind } from "./types";
 import type { Values } from "./values";
 import type { Vec } from "./vec";
 
@@ -134,6 +134,9 @@ export interface VerbOf<F extends Fields> extends Common, Numbered<F> {
   /** Lets pieces grow in these ways, and reads its values off one that is to be changed. */
   grows?: AnyGrowth["kind"][];
   readsGrowth?(growth: AnyGrowth): Partial<ValuesOf<F>>;
+  /** Asks proofs of these kinds, and reads its values off one that is to be changed. */
+  proves?: AnyProof["kind"][];
+  readsProof?(proof: AnyProof): Partial<ValuesOf<F>>;
   /** What is still to be picked before it can do anything; null for nothing, undefined where it is as `needs` says. */
   missing?(context: Context): string | null | undefined;
 }

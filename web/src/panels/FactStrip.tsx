@@ -5,7 +5,7 @@ import { useShallow } from "zustand/react/shallow";
 import { picksShown } from "../live/context";
 import { pieces } from "../live/pieces";
 import { useDesign, useUnit } from "../live/stores/design";
-import { useBores, useGaps, useStones } from "../live/stores/gaps";
+import { useBores, useGaps, useProofs, useStones } from "../live/stores/gaps";
 import { useNear } from "../live/stores/near";
 import { plural, useHidden, useHover, usePicking } from "../live/stores/picking";
 import { useAnyWrong } from "../live/stores/wrong";
@@ -15,6 +15,7 @@ import { figure, verticesOf } from "../model/measure";
 import type { CurveFacts, Near, PieceState, ShownGap, ShownStones } from "../model/types";
 import { lengthsWords, lengthWords, trimmed, type Unit } from "../model/units";
 import { ShowWhere } from "./parts/ShowWhere";
+import { heldWords } from "./side/Proofs";
 
 export function FactStrip() {
   return (
@@ -26,6 +27,7 @@ export function FactStrip() {
       <Chosen />
       <OutOfSight />
       <Counts />
+      <Held />
       <Bore />
       <Stones />
       <Gaps />
@@ -80,6 +82,19 @@ function Counts() {
     <Typography variant="body2" color="text.secondary" data-testid="counts" title={words} sx={{ minWidth: 80, flexShrink: 9, overflow: "hidden", textOverflow: "ellipsis" }}>
       {words}
       {piece && crosses?.length ? <ShowWhere piece={piece} place={{ points: crosses }} /> : null}
+    </Typography>
+  );
+}
+
+/** In each station one quiet line: how many of the proofs hold. It is loud where one does not. */
+function Held() {
+  const list = useProofs((s) => s.list);
+  if (!list.length) return null;
+  const failing = list.find((proof) => proof.holds === "fails");
+  return (
+    <Typography variant="body2" data-testid="held" role="status" title={failing ? `${failing.asked}: ${failing.words}` : undefined} sx={{ flexShrink: 0, color: failing ? "error.main" : "text.secondary", fontWeight: failing ? 600 : 400 }}>
+      {heldWords(list)}
+      {failing && <ShowWhere piece={failing.piece} place={failing.place} />}
     </Typography>
   );
 }

@@ -7,9 +7,9 @@ from typing import Annotated, Literal
 from pydantic import Field, JsonValue
 
 from zinc_otter.core.cage.picking import everything
-from zinc_otter.core.form import require_faces
+from zinc_otter.core.form import NoFacesError, require_faces
 from zinc_otter.core.ring_sizes import ring_words
-from zinc_otter.core.stone.fit_bore import fit_bore, ring_bore
+from zinc_otter.core.stone.fit_bore import NoBoreError, fit_bore, ring_bore
 from zinc_otter.core.words import millimetres
 from zinc_otter.studio.commands.base import Command, InHand, Length, Outcome, PieceId
 from zinc_otter.studio.commands.labelled import labelled
@@ -39,6 +39,9 @@ class FitTheBore(Command):
 
     @classmethod
     def beginnings(cls, design: Design, hand: InHand) -> dict[str, JsonValue]:
-        """The present bore, and its axis."""
-        now = ring_bore(design.piece(hand.piece).faces)
+        """The present bore, and its axis; nothing where there is none."""
+        try:
+            now = ring_bore(design.piece(hand.piece).faces)
+        except (NoBoreError, NoFacesError):
+            return {}
         return {"diameter": round(now.diameter, 2), "point": list(now.point), "along": list(now.along)}

@@ -7,6 +7,7 @@ import { useTight } from "../../theme/tight";
 import { Followers } from "./Followers";
 import { Growth } from "./Growth";
 import { Pieces } from "./Pieces";
+import { Proofs } from "./Proofs";
 import { References } from "./References";
 import { Steps } from "./Steps";
 
@@ -33,6 +34,7 @@ export function SidePanel() {
       {!folded && (
         <>
           <Pieces />
+          <Proofs />
           <Growth />
           <Followers />
           <References />

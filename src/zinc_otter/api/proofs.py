@@ -1,0 +1,86 @@
+"""How the proofs of a design stand, for the live channel: coarse in a drag, fine at rest, again where a form changed."""
+
+from __future__ import annotations
+
+from collections.abc import Callable
+from dataclasses import asdict
+from typing import TYPE_CHECKING
+
+import numpy as np
+
+from zinc_otter.api.gaps import Gaps
+from zinc_otter.api.kept import Kept
+from zinc_otter.api.live_messages import ShownProof
+from zinc_otter.api.problems import PlaceSchema
+from zinc_otter.core.cage.cage import Cage
+from zinc_otter.core.cage.topology import Floats
+from zinc_otter.core.errors import CoreError
+from zinc_otter.core.proof.distance import MeshDistance
+from zinc_otter.core.proving import Ground, Proof, Verdict
+from zinc_otter.studio.design import Design
+from zinc_otter.studio.references import Component
+
+if TYPE_CHECKING:
+    from zinc_otter.api.room import MeshShelf
+
+
+class Proofs:
+    """Judges proofs, and keeps what was judged by what it was found from. Safe to call from several threads."""
+
+    def __init__(self, gaps: Gaps, meshes: MeshShelf) -> None:
+        self._gaps = gaps
+        self._meshes = meshes
+        self._judged: Kept[tuple[object, ...], Verdict] = Kept(400)
+
+    def of(self, design: Design, settled: bool) -> list[ShownProof]:
+        """Every proof with its verdict; those of hidden pieces as well: a form does not become right by being hidden."""
+        names = {p.id: p.name for p in design.pieces} | {r.id: r.name for r in design.references}
+        found: list[ShownProof] = []
+        for proof in design.proofs:
+            verdict = self._verdict(design, proof, settled)
+            found.append({
+                "id": proof.id,
+                "piece": proof.piece,
+                "asked": proof.asked(lambda key: names.get(key, "what is gone")),
+                "holds": verdict.holds,
+                "words": verdict.words,
+                "figure": verdict.figure,
+                "place": PlaceSchema(**asdict(verdict.place)),
+                "fine": settled,
+            })  # fmt: skip
+        return found
+
+    def _verdict(self, design: Design, proof: Proof, settled: bool) -> Verdict:
+        forms = {p.id: p.cage for p in design.pieces if p.curve is None}
+        own = forms.get(proof.piece)
+        if own is None:
+            return Verdict("unknown", "Its piece is gone, or a curve by now.")
+        components = {r.id: r for r in design.references if isinstance(r, Component)}
+        beside = tuple(forms[one].digest if one in forms else "" for one in proof.beside)
+        placed = tuple(repr(components.get(one)) for one in proof.components)
+        return self._judged.get(
+            (repr(proof), own.digest, beside, placed, settled),
+            lambda: self._judge(proof, own, forms, components, settled),
+        )
+
+    def _judge(
+        self, proof: Proof, cage: Cage, forms: dict[str, Cage], components: dict[str, Component], settled: bool
+    ) -> Verdict:
+        mesh = self._gaps.mesh(cage, settled)
+
+        def other(piece: str) -> MeshDistance | None:
+            return self._gaps.mesh(forms[piece], settled) if piece in forms else None
+
+        def component(key: str) -> tuple[MeshDistance, Callable[[Floats], Floats]] | None:
+            if key not in components:
+                return None
+            try:
+                return self._meshes.get(components[key].asset), components[key].own
+            except CoreError:
+                return None
+
+        ground = Ground(cage, mesh.vertices, mesh.triangles.astype(np.int64), lambda: mesh, other, component, settled)
+        try:
+            return proof.judge(ground)
+        except CoreError as error:
+            return Verdict("unknown", str(error), place=error.place)

@@ -1,0 +1,113 @@
+"""What a proof is: a question to a form that is asked again whenever the form changes, and its verdict."""
+
+from __future__ import annotations
+
+from abc import ABC, abstractmethod
+from collections.abc import Callable
+from dataclasses import astuple, dataclass, field
+from typing import ClassVar, Literal
+
+import numpy as np
+
+from zinc_otter.core.cage.cage import LARGEST_LENGTH, Cage
+from zinc_otter.core.cage.topology import Floats, Ints
+from zinc_otter.core.errors import NOWHERE, BadNumberError, Place
+from zinc_otter.core.numbers_of import numbers_of
+from zinc_otter.core.proof.distance import MeshDistance
+from zinc_otter.core.remark import at_points
+
+Holds = Literal["holds", "fails", "unknown"]
+
+
+@dataclass(frozen=True)
+class Verdict:
+    """Whether it ``holds``, the ``words`` of it with the figure that was found, that ``figure``, and where it is worst.
+
+    "unknown" where it cannot be told, as of an open form that should weigh something: the words say why.
+    """
+
+    holds: Holds
+    words: str
+    figure: float | None = None
+    place: Place = NOWHERE
+
+
+@dataclass(frozen=True, eq=False)
+class Ground:
+    """What a proof goes by: the form's ``cage``, its surface as ``points`` (n, 3) and ``triangles`` (m, 3), watertight where
+    the cage is closed, and the surfaces of other pieces and of components by their ids (None for what is gone).
+
+    ``fine`` is False while something is dragged: then the surface is coarse, and less of it is looked at.
+    """
+
+    cage: Cage
+    points: Floats
+    triangles: Ints
+    mesh: Callable[[], MeshDistance]
+    other: Callable[[str], MeshDistance | None]
+    component: Callable[[str], tuple[MeshDistance, Callable[[Floats], Floats]] | None]
+    fine: bool = True
+
+    @property
+    def closed(self) -> bool:
+        return self.cage.topology.is_closed
+
+
+@dataclass(frozen=True)
+class Proof(ABC):
+    """One question to the form of ``piece``. Equal ones are answered alike; ``id`` names it in its design."""
+
+    what: ClassVar[str]
+    """What it is called."""
+
+    id: str = ""
+    piece: str = ""
+
+    def __post_init__(self) -> None:
+        """Raises BadNumberError for a number that is not finite or too large; further checks are the kinds' own."""
+        if not all(np.isfinite(number) and abs(number) <= LARGEST_LENGTH for number in numbers_of(astuple(self))):
+            raise BadNumberError(f"{self.what}: a number is not finite, or larger than {LARGEST_LENGTH:g}.")
+
+    @property
+    def beside(self) -> tuple[str, ...]:
+        """The other pieces that it looks at."""
+        return ()
+
+    @property
+    def components(self) -> tuple[str, ...]:
+        """The components that it looks at."""
+        return ()
+
+    @abstractmethod
+    def asked(self, name_of: Callable[[str], str]) -> str:
+        """What is asked, in words: ``Wall of Grip at least 0.8 mm``."""
+
+    @abstractmethod
+    def judge(self, at: Ground) -> Verdict:
+        """The verdict on the form as it stands."""
+
+
+def above(what: str, **lengths: float) -> None:
+    """Raise BadNumberError for a number that is not above 0; its name says which."""
+    for name, length in lengths.items():
+        if not length > 0:
+            raise BadNumberError(f"{what}: the {name.replace('_', ' ')} is above 0; {length:g} is not.")
+
+
+def at(point: Floats) -> Place:
+    """The place of one point (3,)."""
+    return at_points(np.asarray(point)[None])
+
+
+OPEN = Verdict("unknown", "The form is open: this can be told of a closed one only.")
+
+
+@dataclass(frozen=True, eq=False)
+class Valued:
+    """A number everywhere on the surface, for a map: ``values`` (n,) at points, those beyond ``limit`` at fault."""
+
+    values: Floats
+    limit: float
+    unit: str
+    below: bool = True
+    words: str = field(default="")

@@ -1,0 +1,102 @@
+"""Distances that are kept: to another piece, to a component, and of the form to its own mirror image."""
+
+from __future__ import annotations
+
+from collections.abc import Callable
+from dataclasses import dataclass
+from typing import ClassVar, Literal
+
+import numpy as np
+
+from zinc_otter.core.proving.base import Ground, Proof, Verdict, above, at
+from zinc_otter.core.words import millimetres
+
+
+@dataclass(frozen=True)
+class GapKept(Proof):
+    """At least ``least`` mm lie between it and the piece ``other``."""
+
+    what: ClassVar[str] = "Gap kept"
+    other: str = ""
+    least: float = 0.3
+    kind: Literal["gap"] = "gap"
+
+    @property
+    def beside(self) -> tuple[str, ...]:
+        return (self.other,)
+
+    def asked(self, name_of: Callable[[str], str]) -> str:
+        return f"{name_of(self.piece)} at least {millimetres(self.least)} from {name_of(self.other)}"
+
+    def judge(self, ground: Ground) -> Verdict:
+        mesh = ground.other(self.other)
+        if mesh is None:
+            return Verdict("unknown", "The other piece is gone, or has no faces.")
+        near, _ = mesh.signed(ground.points)
+        back, _ = ground.mesh().signed(mesh.vertices)
+        k, j = int(near.argmin()), int(back.argmin())
+        least = min(float(near[k]), float(back[j]))
+        where = ground.points[k] if near[k] <= back[j] else mesh.vertices[j]
+        if least < 0:
+            return Verdict("fails", f"They run into one another by {millimetres(-least)}.", least, at(where))
+        holds = least >= self.least - 1e-6
+        return Verdict(
+            "holds" if holds else "fails", f"{millimetres(least)} apart where they are nearest.", least, at(where)
+        )
+
+
+@dataclass(frozen=True)
+class ClearanceKept(Proof):
+    """At least ``least`` mm lie between it and the component ``component``."""
+
+    what: ClassVar[str] = "Clearance kept"
+    component: str = ""
+    least: float = 1.0
+    kind: Literal["clearance"] = "clearance"
+
+    @property
+    def components(self) -> tuple[str, ...]:
+        return (self.component,)
+
+    def asked(self, name_of: Callable[[str], str]) -> str:
+        return f"{name_of(self.piece)} at least {millimetres(self.least)} from {name_of(self.component)}"
+
+    def judge(self, ground: Ground) -> Verdict:
+        found = ground.component(self.component)
+        if found is None:
+            return Verdict("unknown", "The component is gone, or cannot be read.")
+        mesh, own = found
+        near, _ = mesh.nearest_first(own(ground.points)) if ground.fine else mesh.felt.signed(own(ground.points))
+        k = int(near.argmin())
+        least = float(near[k])
+        said = f"{millimetres(least)} where it is nearest." if least >= 0 else f"It cuts into it by {millimetres(-least)}."
+        return Verdict("holds" if least >= self.least - 1e-6 else "fails", said, least, at(ground.points[k]))
+
+
+@dataclass(frozen=True)
+class Symmetric(Proof):
+    """Its mirror image in the plane across ``axis`` at ``at`` mm lies within ``tolerance`` mm of it."""
+
+    what: ClassVar[str] = "Symmetric"
+    axis: Literal["x", "y", "z"] = "x"
+    at: float = 0.0
+    tolerance: float = 0.05
+    kind: Literal["symmetric"] = "symmetric"
+
+    def __post_init__(self) -> None:
+        super().__post_init__()
+        above(self.what, tolerance=self.tolerance)
+
+    def asked(self, name_of: Callable[[str], str]) -> str:
+        return f"{name_of(self.piece)} alike on both sides of {self.axis} = {millimetres(self.at)}"
+
+    def judge(self, ground: Ground) -> Verdict:
+        k = "xyz".index(self.axis)
+        image = np.array(ground.points)
+        image[:, k] = 2 * self.at - image[:, k]
+        off = np.abs(ground.mesh().signed(image)[0])
+        worst = int(off.argmax())
+        # Of dense triangles the image's points lie beside by no more than their sag.
+        words = f"The two sides differ by {millimetres(float(off[worst]))} at most."
+        holds = off[worst] <= self.tolerance
+        return Verdict("holds" if holds else "fails", words, float(off[worst]), at(ground.points[worst]))

@@ -1,0 +1,100 @@
+"""Sizes that are held: an extent, a space that it fits in, a bore."""
+
+from __future__ import annotations
+
+from collections.abc import Callable
+from dataclasses import dataclass
+from typing import ClassVar, Literal
+
+import numpy as np
+
+from zinc_otter.core.cage.plane import Vec
+from zinc_otter.core.proof.bore import bore
+from zinc_otter.core.proving.base import Ground, Proof, Verdict, above, at
+from zinc_otter.core.words import millimetres
+
+
+@dataclass(frozen=True)
+class SizeHeld(Proof):
+    """The surface's extent along an axis is ``size`` mm, give or take ``tolerance``."""
+
+    what: ClassVar[str] = "Size held"
+    axis: Literal["x", "y", "z"] = "x"
+    size: float = 50.0
+    tolerance: float = 0.1
+    kind: Literal["size"] = "size"
+
+    def __post_init__(self) -> None:
+        super().__post_init__()
+        above(self.what, size=self.size, tolerance=self.tolerance)
+
+    def asked(self, name_of: Callable[[str], str]) -> str:
+        return f"{name_of(self.piece)} {millimetres(self.size)} ± {millimetres(self.tolerance)} along {self.axis}"
+
+    def judge(self, ground: Ground) -> Verdict:
+        k = "xyz".index(self.axis)
+        now = float(np.ptp(ground.points[:, k]))
+        off = now - self.size
+        words = f"It measures {millimetres(now)}"
+        if abs(off) <= self.tolerance + 1e-9:
+            return Verdict("holds", f"{words}.", now)
+        which = int(ground.points[:, k].argmax())
+        return Verdict(
+            "fails", f"{words}, {millimetres(abs(off))} too {'long' if off > 0 else 'short'}.", now, at(ground.points[which])
+        )
+
+
+@dataclass(frozen=True)
+class FitsIn(Proof):
+    """It fits into a box of ``size`` mm, turned by quarters if that helps and ``turned`` allows it."""
+
+    what: ClassVar[str] = "Fits in"
+    size: Vec = (100.0, 100.0, 100.0)
+    turned: bool = True
+    kind: Literal["fits-in"] = "fits-in"
+
+    def __post_init__(self) -> None:
+        super().__post_init__()
+        above(self.what, width=self.size[0], depth=self.size[1], height=self.size[2])
+
+    def asked(self, name_of: Callable[[str], str]) -> str:
+        x, y, z = self.size
+        return f"{name_of(self.piece)} fits in {x:g} × {y:g} × {z:g} mm"
+
+    def judge(self, ground: Ground) -> Verdict:
+        own, room = np.ptp(ground.points, axis=0), np.array(self.size)
+        if self.turned:
+            own, room = np.sort(own), np.sort(room)
+        over = own - room
+        said = " × ".join(f"{length:.4g}" for length in np.ptp(ground.points, axis=0))
+        if (over <= 1e-9).all():
+            return Verdict("holds", f"It measures {said} mm.", float(over.max()))
+        return Verdict("fails", f"It measures {said} mm, {millimetres(float(over.max()))} too much.", float(over.max()))
+
+
+@dataclass(frozen=True)
+class BoreHeld(Proof):
+    """The widest cylinder through it is ``diameter`` mm, give or take ``tolerance``."""
+
+    what: ClassVar[str] = "Bore held"
+    diameter: float = 17.3
+    tolerance: float = 0.05
+    kind: Literal["bore"] = "bore"
+
+    def __post_init__(self) -> None:
+        super().__post_init__()
+        above(self.what, bore=self.diameter, tolerance=self.tolerance)
+
+    def asked(self, name_of: Callable[[str], str]) -> str:
+        return f"Bore of {name_of(self.piece)} {millimetres(self.diameter)} ± {millimetres(self.tolerance)}"
+
+    def judge(self, ground: Ground) -> Verdict:
+        found = bore(ground.points, ground.triangles)
+        if found is None:
+            return Verdict("fails", "No cylinder goes through it along x, y or z.")
+        off = found.diameter - self.diameter
+        words = f"The bore is {millimetres(found.diameter)}"
+        if abs(off) <= self.tolerance + 1e-9:
+            return Verdict("holds", f"{words}.", found.diameter, at(np.array(found.point)))
+        said = f"{words}, {millimetres(abs(off))} too {'wide' if off > 0 else 'narrow'}."
+        return Verdict("fails", said, found.diameter, at(np.array(found.point)))

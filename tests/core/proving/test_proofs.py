@@ -1,0 +1,240 @@
+"""Proofs that a design keeps, against formulas; kept, changed, stale and looked at again."""
+
+from __future__ import annotations
+
+import json
+import unittest
+from typing import Any
+
+import numpy as np
+
+from tests import sample_cages
+from tests.core.stone.test_laying import BAND, done
+from zinc_otter.core.cage import Cage, Selection
+from zinc_otter.core.cage.edits.delete import delete_elements
+from zinc_otter.core.errors import BadNumberError, CoreError
+from zinc_otter.core.primitives.ring import ring_band
+from zinc_otter.core.primitives.sized import sized_box, sized_patched_sphere, sized_torus, sized_tube
+from zinc_otter.core.proof.distance import MeshDistance
+from zinc_otter.core.proving import KINDS, Ground, Proof
+from zinc_otter.core.proving.distances import ClearanceKept, GapKept, Symmetric
+from zinc_otter.core.proving.facing import Draft, Overhang
+from zinc_otter.core.proving.sizes import BoreHeld, FitsIn, SizeHeld
+from zinc_otter.core.proving.soundly import Sound, WeighsAtMost
+from zinc_otter.core.proving.wall import Wall
+from zinc_otter.core.solid.materials import MATERIALS
+from zinc_otter.core.surface import build_stencils, evaluate
+from zinc_otter.store.documents import from_document, to_document
+from zinc_otter.studio.commands import read_command
+from zinc_otter.studio.design import Design
+from zinc_otter.studio.proofs import proof_document, read_proof
+
+
+def mesh_of(cage: Cage, level: int = 4) -> MeshDistance:
+    stencils = build_stencils(cage, level)
+    quads = stencils.quads.astype(np.int64)
+    triangles = np.concatenate([quads[:, [0, 1, 2]], quads[:, [0, 2, 3]]])
+    return MeshDistance(evaluate(stencils, cage).points[: stencils.vertex_count], triangles)
+
+
+def ground(cage: Cage, level: int = 4, others: dict[str, Cage] | None = None, fine: bool = True) -> Ground:
+    mesh = mesh_of(cage, level)
+    held = {key: mesh_of(other) for key, other in (others or {}).items()}
+    own = lambda points: points  # noqa: E731
+    return Ground(
+        cage, mesh.vertices, mesh.triangles, lambda: mesh, held.get,
+        lambda key: (held[key], own) if key in held else None, fine,
+    )  # fmt: skip
+
+
+class Walls(unittest.TestCase):
+    def test_a_tube_by_its_diameters(self) -> None:
+        tube = sized_tube((20, 17, 30), (16, 4, 1), 10.0, "surface")
+        verdict = Wall(least=1.4).judge(ground(tube))
+        # At the rims rays run along hard edges; the wall itself is 1.5 mm.
+        self.assertEqual(verdict.holds, "holds")
+        assert verdict.figure is not None
+        self.assertAlmostEqual(verdict.figure, 1.5, delta=0.06)
+        verdict = Wall(least=1.7).judge(ground(tube))
+        self.assertEqual(verdict.holds, "fails")
+        self.assertRegex(verdict.words, "lie below 1.7 mm")
+        self.assertTrue(verdict.place.points)
+
+    def test_a_torus_and_a_ball_measure_their_section(self) -> None:
+        for cage, wall in (
+            (sized_torus((30, 6), (24, 12), "surface"), 6.0),
+            (sized_patched_sphere(20.0, 4, "surface"), 20.0),
+        ):
+            verdict = Wall(least=0.5).judge(ground(cage))
+            assert verdict.figure is not None
+            self.assertAlmostEqual(verdict.figure / wall, 1, delta=0.01)
+
+    def test_the_map_has_a_value_at_every_point(self) -> None:
+        at = ground(sized_torus((30, 6), (24, 12), "surface"))
+        found = Wall(least=2.0).map(at)
+        self.assertEqual(found.values.shape, (len(at.points),))
+        np.testing.assert_allclose(found.values, 6.0, rtol=0.01)
+
+    def test_an_open_form_has_no_wall(self) -> None:
+        self.assertEqual(Wall().judge(ground(sample_cages.tray())).holds, "unknown")
+
+    def test_coarse_in_a_drag(self) -> None:
+        verdict = Wall().judge(ground(sized_torus((30, 6), (24, 12), "surface"), fine=False))
+        count = int(verdict.words.split("of ")[-1].split()[0].replace(",", ""))
+        self.assertLess(count, 3_100)
+
+
+class Sizes(unittest.TestCase):
+    def test_an_extent_within_its_tolerance(self) -> None:
+        box = sized_box((40, 20, 10), (3, 2, 1), "surface")
+        for axis, size in zip("xyz", (40, 20, 10), strict=True):
+            proof = SizeHeld(axis=axis, size=size + 0.05, tolerance=0.1)  # type: ignore[arg-type]
+            self.assertEqual(proof.judge(ground(box)).holds, "holds")
+        verdict = SizeHeld(axis="x", size=41, tolerance=0.1).judge(ground(box))
+        self.assertEqual(verdict.holds, "fails")
+        self.assertRegex(verdict.words, "It measures 40 mm, 1 mm too short")
+
+    def test_it_fits_as_it_stands_or_turned(self) -> None:
+        box = sized_box((40, 20, 10), (3, 2, 1), "surface")
+        self.assertEqual(FitsIn(size=(10.1, 40.1, 20.1)).judge(ground(box)).holds, "holds")
+        verdict = FitsIn(size=(10.1, 40.1, 20.1), turned=False).judge(ground(box))
+        self.assertRegex(verdict.words, "29.9 mm too much")
+
+    def test_a_bore(self) -> None:
+        ring = ring_band(17.3, (5, 5), (2, 2), "D", 16)
+        self.assertEqual(BoreHeld(diameter=17.3).judge(ground(ring)).holds, "holds")
+        self.assertRegex(BoreHeld(diameter=18.0).judge(ground(ring)).words, "too narrow")
+        box = sized_box((4, 4, 4), (2, 2, 2), "surface")
+        self.assertRegex(BoreHeld(diameter=18.0).judge(ground(box)).words, "No cylinder goes through")
+
+
+class Distances(unittest.TestCase):
+    def test_a_gap_between_two_balls(self) -> None:
+        ball = sized_patched_sphere(10.0, 4, "surface")
+        away = ball.with_positions(ball.positions + [11.5, 0, 0])
+        at = ground(ball, others={"p2": away})
+        verdict = GapKept(other="p2", least=1.0).judge(at)
+        assert verdict.figure is not None
+        self.assertEqual(verdict.holds, "holds")
+        self.assertAlmostEqual(verdict.figure, 1.5, delta=0.01)
+        near = ground(ball, others={"p2": ball.with_positions(ball.positions + [9.0, 0, 0])})
+        self.assertRegex(GapKept(other="p2").judge(near).words, "run into one another by 1 mm|by 0.9")
+        self.assertEqual(GapKept(other="gone").judge(at).holds, "unknown")
+
+    def test_clearance_to_a_component(self) -> None:
+        ball = sized_patched_sphere(10.0, 4, "surface")
+        at = ground(ball, others={"r1": ball.with_positions(ball.positions * 0.5)})
+        # A ball about another of half its size: 2.5 mm all round.
+        verdict = ClearanceKept(component="r1", least=2.0).judge(at)
+        assert verdict.figure is not None
+        self.assertAlmostEqual(verdict.figure, 2.5, delta=0.02)
+        self.assertEqual(ClearanceKept(component="r1", least=3.0).judge(at).holds, "fails")
+
+    def test_symmetry_and_what_breaks_it(self) -> None:
+        torus = sized_torus((20, 4), (16, 8), "surface")
+        self.assertEqual(Symmetric(axis="x").judge(ground(torus)).holds, "holds")
+        moved = torus.with_positions(torus.positions + np.where(np.arange(128)[:, None] == 3, [0.0, 0, 1.5], 0.0))
+        verdict = Symmetric(axis="y").judge(ground(moved))
+        self.assertEqual(verdict.holds, "fails")
+        self.assertRegex(verdict.words, "differ by")
+        aside = torus.with_positions(torus.positions + [2.0, 0, 0])
+        self.assertEqual(Symmetric(axis="x", at=2.0).judge(ground(aside)).holds, "holds")
+
+
+class Facing(unittest.TestCase):
+    def test_the_draft_of_a_ball_by_its_zone(self) -> None:
+        # Of a ball the zone within d degrees of its equator is sin d of its area (Archimedes).
+        ball = sized_patched_sphere(20.0, 6, "surface")
+        for degrees in (5.0, 20.0):
+            verdict = Draft(least=degrees).judge(ground(ball))
+            assert verdict.figure is not None
+            self.assertAlmostEqual(verdict.figure, 100 * np.sin(np.radians(degrees)), delta=0.8)
+
+    def test_the_overhang_of_a_ball_by_its_cap(self) -> None:
+        # What looks down by more than d degrees is a cap of (1 - sin d) / 2 of the area.
+        ball = sized_patched_sphere(20.0, 6, "surface")
+        for degrees in (30.0, 60.0):
+            verdict = Overhang(most=degrees, along=(0, 1, 0)).judge(ground(ball))
+            assert verdict.figure is not None
+            self.assertAlmostEqual(verdict.figure, 100 * (1 - np.sin(np.radians(degrees))) / 2, delta=0.8)
+
+    def test_a_block_on_the_floor_hangs_over_nowhere(self) -> None:
+        box = sized_box((20, 20, 10), (2, 2, 1), "cage")
+        hard = box.with_sharpness(np.full(box.topology.edge_count, 10.0))
+        self.assertEqual(Overhang().judge(ground(hard)).holds, "holds")
+        self.assertEqual(Draft(least=1.0).judge(ground(hard)).holds, "fails")
+
+
+class Soundness(unittest.TestCase):
+    def test_closed_open_and_crossing(self) -> None:
+        torus = sized_torus((20, 4), (16, 8), "surface")
+        self.assertEqual(Sound().judge(ground(torus)).holds, "holds")
+        open_one = delete_elements(torus, Selection.of("face", [3])).cage
+        verdict = Sound().judge(ground(open_one))
+        self.assertRegex(verdict.words, "open along 4 edges")
+        self.assertEqual(len(verdict.place.edges), 4)
+        pulled = torus.positions.copy()
+        pulled[:8] += [-30.0, 0, 0]
+        self.assertRegex(Sound().judge(ground(torus.with_positions(pulled))).words, "runs through itself|Closed")
+
+    def test_weight_by_pappus(self) -> None:
+        # Volume 2 pi² R r²: the torus of 20 and 4 is 789.6 mm³.
+        torus = sized_torus((20, 4), (24, 12), "surface")
+        silver = next(m for m in MATERIALS if "925" in m.name)
+        grams = silver.weight(2 * np.pi**2 * 10 * 4)
+        verdict = WeighsAtMost(most=grams * 1.02).judge(ground(torus, 4))
+        assert verdict.figure is not None
+        self.assertEqual(verdict.holds, "holds")
+        self.assertAlmostEqual(verdict.figure / grams, 1, delta=0.01)
+        self.assertEqual(WeighsAtMost(most=grams * 0.9).judge(ground(torus)).holds, "fails")
+        self.assertEqual(WeighsAtMost().judge(ground(sample_cages.tray())).holds, "unknown")
+
+
+class Kept(unittest.TestCase):
+    def proofs(self) -> list[Proof]:
+        return [kind() for kind in KINDS]
+
+    def test_documents_come_back_equal(self) -> None:
+        for proof in self.proofs():
+            self.assertEqual(read_proof(json.loads(json.dumps(proof_document(proof)))), proof)
+
+    def test_a_design_keeps_them_through_its_document(self) -> None:
+        design = done(Design(), **BAND)
+        for proof in ({"kind": "wall", "least": 1.2}, {"kind": "sound"}, {"kind": "fits-in", "size": [30, 30, 10]}):
+            design = done(design, kind="add-proof", proof={"piece": "p1", **proof})
+        document, blobs = to_document(design)
+        back = from_document(json.loads(json.dumps(document)), blobs)
+        self.assertEqual(back.proofs, design.proofs)
+        self.assertEqual([proof.id for proof in back.proofs], ["q2", "q3", "q4"])
+        old = {key: value for key, value in document.items() if key != "proofs"}
+        self.assertEqual(from_document(old, blobs).proofs, ())
+
+    def test_changed_and_removed(self) -> None:
+        design = done(done(Design(), **BAND), kind="add-proof", proof={"kind": "wall", "piece": "p1", "least": 1})
+        design = done(design, kind="change-proof", proof={"kind": "wall", "piece": "p1", "id": "q2", "least": 2})
+        (proof,) = design.proofs
+        assert isinstance(proof, Wall)
+        self.assertEqual(proof.least, 2)
+        self.assertEqual(done(design, kind="remove-proof", proof="q2").proofs, ())
+
+    def refuse(self, words: str, design: Design, **command: Any) -> None:
+        with self.assertRaisesRegex(CoreError, words):
+            read_command(command).apply(design)
+
+    def test_refusals(self) -> None:
+        design = done(Design(), **BAND)
+        self.refuse("has no piece", design, kind="add-proof", proof={"kind": "wall", "piece": "p9"})
+        self.refuse("distance to itself", design, kind="add-proof", proof={"kind": "gap", "piece": "p1", "other": "p1"})
+        self.refuse(
+            "has no reference", design, kind="add-proof", proof={"kind": "clearance", "piece": "p1", "component": "r9"}
+        )
+        self.refuse("has no proof", design, kind="remove-proof", proof="q9")
+        for words, make in (
+            ("least is above 0", lambda: Wall(least=-1.0)),
+            ("not finite", lambda: SizeHeld(size=float("nan"))),
+            ("no material", lambda: WeighsAtMost(material="cheese")),
+            ("0 to 90", lambda: Overhang(most=120.0)),
+            ("direction", lambda: Draft(along=(0.0, 0.0, 0.0))),
+        ):
+            with self.assertRaisesRegex(BadNumberError, words):
+                make()

@@ -1,0 +1,55 @@
+"""Proofs kept by hand: they turn while a form is pulled, and turn back; one is changed, one asked no more."""
+
+from __future__ import annotations
+
+import re
+
+from tests.e2e.case import VerbCase
+
+
+class Proofs(VerbCase):
+    def test_a_wall_made_too_thin_turns_the_line_and_turns_back(self) -> None:
+        page, screen = self.page, self.screen
+        self.begin_with({"kind": "add-box", "size": [40, 30, 6], "counts": [2, 2, 1], "size_of": "surface"})
+        screen.station("Prove")
+        screen.tool("Wall")
+        screen.field("At least").fill("3")
+        self.previewed()
+        self.apply(2)
+        screen.tool("Fits in")
+        for label, value in (("Width", "45"), ("Depth", "35"), ("Height", "8")):
+            screen.field(label).fill(value)
+        self.apply(3)
+        page.get_by_label("Proofs", exact=True).get_by_text("All 2 proofs hold").wait_for()
+        self.assertEqual([p["kind"] for p in screen.state()["proofs"]], ["wall", "fits-in"])
+
+        # Pulled until it is too thin: the line at the foot says so in another station, with the place.
+        screen.station("Shape")
+        page.get_by_test_id("held").get_by_text("All 2 proofs hold").wait_for()
+        self.press("w")
+        self.screen.click([0, 0, 3])
+        self.press("s")
+        screen.field("Along z").fill("40")
+        self.previewed()
+        held = page.get_by_test_id("held")
+        held.get_by_text("1 of 2 proofs holds").wait_for()
+        self.assertRegex(
+            held.get_attribute("title") or "", r"Wall of Box at least 3 mm: Wall 2\.\d+ mm where it is thinnest"
+        )
+        page.keyboard.press("Escape")
+        held.get_by_text("All 2 proofs hold").wait_for()
+
+        # Changed at the side, and asked no more.
+        screen.station("Prove")
+        page.get_by_label(re.compile("^Change: Wall of Box")).click()
+        screen.field("At least").fill("9")
+        self.previewed()
+        self.apply(4)
+        page.get_by_test_id("proof-fails").get_by_text("lie below 9 mm").wait_for()
+        self.assertEqual(screen.state()["proofs"][0]["least"], 9)
+        page.get_by_label(re.compile("^Ask no more: Box fits in")).click()
+        screen.steps(5)
+        self.assertEqual(len(screen.state()["proofs"]), 1)
+        page.keyboard.press("Control+z")
+        screen.steps(4)
+        self.assertEqual(len(screen.state()["proofs"]), 2)

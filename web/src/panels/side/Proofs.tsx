@@ -1,0 +1,55 @@
+/** What is asked of the design, and how it stands: at the side, where a click takes up what was asked and shows the place. */
+import Box from "@mui/material/Box";
+import IconButton from "@mui/material/IconButton";
+import ListItemButton from "@mui/material/ListItemButton";
+import Typography from "@mui/material/Typography";
+import { give } from "../../live/line";
+import { useDesign } from "../../live/stores/design";
+import { useProofs } from "../../live/stores/gaps";
+import { useSession } from "../../live/stores/session";
+import { editProof } from "../../live/tooling";
+import type { ShownProof } from "../../model/types";
+import { ShowWhere } from "../parts/ShowWhere";
+
+const signs = { holds: "\u2713", fails: "\u2717", unknown: "?" } as const;
+const tones = { holds: "primary.main", fails: "error.main", unknown: "#8A5A00" } as const;
+
+export function Proofs() {
+  const list = useProofs((s) => s.list);
+  const here = useSession((s) => s.station === "prove");
+  if (!list.length || !here) return null;
+  return (
+    <Box component="section" aria-label="Proofs" sx={{ borderBottom: 1, borderColor: "divider", maxHeight: "46%", overflow: "auto", flexShrink: 0, pb: 0.5 }}>
+      <Typography component="h2" variant="h3" sx={{ px: 1.5, pt: 1 }}>{heldWords(list)}</Typography>
+      {list.map((proof) => <Row key={proof.id} proof={proof} />)}
+    </Box>
+  );
+}
+
+export function heldWords(list: ShownProof[]): string {
+  const held = list.filter((proof) => proof.holds === "holds").length;
+  return held === list.length ? (held === 1 ? "The proof holds" : `All ${held} proofs hold`) : `${held} of ${list.length} proofs ${held === 1 ? "holds" : "hold"}`;
+}
+
+function Row({ proof }: { proof: ShownProof }) {
+  const { id, piece, asked, holds, words, place, fine } = proof;
+  const own = useDesign((s) => s.design?.proofs.find((p) => p.id === id));
+  const anywhere = Object.values(place).some((list) => Array.isArray(list) && list.length > 0);
+  return (
+    <Box sx={{ display: "flex", alignItems: "flex-start", pr: 0.5 }} data-testid={`proof-${holds}`}>
+      <ListItemButton dense disabled={!own} aria-label={`Change: ${asked}`} onClick={() => own && editProof(own)} sx={{ py: 0.3, px: 1.5, gap: 1, alignItems: "flex-start", minWidth: 0 }}>
+        <Typography aria-label={holds} component="span" sx={{ color: tones[holds], fontWeight: 700, width: 14, flexShrink: 0 }}>{signs[holds]}</Typography>
+        <Box sx={{ minWidth: 0 }}>
+          <Typography variant="body2" sx={{ fontWeight: 600 }}>{asked}</Typography>
+          <Typography variant="body2" color={holds === "fails" ? "error.main" : "text.secondary"} role="status">{words}{fine ? "" : " (looked at coarsely)"}</Typography>
+        </Box>
+      </ListItemButton>
+      <Box sx={{ display: "flex", flexDirection: "column", alignItems: "flex-end", flexShrink: 0 }}>
+        <IconButton size="small" aria-label={`Ask no more: ${asked}`} title="Ask no more" disabled={!own} onClick={() => void give({ kind: "remove-proof", proof: id })} sx={{ p: 0.4, fontSize: 14, lineHeight: 1 }}>
+          {"\u00d7"}
+        </IconButton>
+        {anywhere && <ShowWhere piece={piece} place={place} />}
+      </Box>
+    </Box>
+  );
+}
