@@ -33,9 +33,8 @@ class Proofs(VerbCase):
         self.previewed()
         held = page.get_by_test_id("held")
         held.get_by_text("1 of 2 proofs holds").wait_for()
-        self.assertRegex(
-            held.get_attribute("title") or "", r"Wall of Box at least 3 mm: Wall 2\.\d+ mm where it is thinnest"
-        )
+        told = r"Wall of Box at least 3 mm: Wall [\d.]+ mm where it is thinnest, of [\d,]+ points"
+        self.assertRegex(held.get_attribute("title") or "", told)
         page.keyboard.press("Escape")
         held.get_by_text("All 2 proofs hold").wait_for()
 

@@ -1,6 +1,6 @@
 /** The open design: its connection, what comes over it, and its steps. */
 import { isEager } from "../model/tool";
-import type { DesignState, Message } from "../model/types";
+import type { Frame, DesignState, Message } from "../model/types";
 import type { Unit } from "../model/units";
 import { Channel } from "./channel";
 import { answered, bend, forgetWaiting, lay, tellAgain, turns, weigh } from "./line";
@@ -13,7 +13,10 @@ import { useCurves } from "./stores/curves";
 import { useDesign } from "./stores/design";
 import { useEnds } from "./stores/ends";
 import { useFollowers } from "./stores/followers";
-import { useBores, useGaps, useProofs, useStones } from "./stores/gaps";
+import { useBores } from "./stores/bores";
+import { useGaps } from "./stores/gaps";
+import { useProofs } from "./stores/proofs";
+import { useStones } from "./stores/stones";
 import { useNear } from "./stores/near";
 import { setHover, usePicking } from "./stores/picking";
 import { say, useProblem } from "./stores/problem";
@@ -76,12 +79,7 @@ function message(m: Message): void {
   if (m.type === "bodies") return takeBodies(m, useDesign.getState().preview !== null);
   pieces.take(m);
   if (m.weights !== undefined) useReach.setState({ weights: m.weights });
-  if (m.clearances) useNear.setState({ list: m.clearances });
-  if (m.proofs && (m.proofs.length || useProofs.getState().list.length)) useProofs.setState({ list: m.proofs });
-  if (m.bores && (m.bores.length || useBores.getState().list.length)) useBores.setState({ list: m.bores });
-  if (m.stones && (m.stones.length || useStones.getState().list.length)) useStones.setState({ list: m.stones });
-  if (m.gaps && (m.gaps.length || useGaps.getState().list.length)) useGaps.setState({ list: m.gaps });
-  if (m.curves) useCurves.setState({ list: m.curves });
+  takeMeasured(m);
   if (m.type === "frame") {
     frame = m.seq;
     useDesign.setState({ preview: m.preview });
@@ -91,6 +89,20 @@ function message(m: Message): void {
     take(m.state);
     answered(m.seq, m.state);
   }
+}
+
+/** What is measured of a design comes beside it; of nothing as before no one is told. */
+function takeMeasured(m: Frame): void {
+  if (m.clearances) useNear.setState({ list: m.clearances });
+  if (m.curves) useCurves.setState({ list: m.curves });
+  fill(useProofs, m.proofs);
+  fill(useBores, m.bores);
+  fill(useStones, m.stones);
+  fill(useGaps, m.gaps);
+}
+
+function fill<T>(store: { getState(): { list: T[] }; setState(next: { list: T[] }): void }, list: T[] | undefined): void {
+  if (list && (list.length || store.getState().list.length)) store.setState({ list });
 }
 
 /** The number of the frame that is shown. */

@@ -1,5 +1,5 @@
 /** Images of other pieces, drawn as instances of what these are drawn with: they follow every drag by themselves. */
-import { type BufferGeometry, Group, InstancedMesh, Matrix4, type MeshMatcapMaterial, type Plane, Ray, Vector3 } from "three";
+import { type BufferGeometry, Group, InstancedMesh, Matrix4, type MeshMatcapMaterial, type Plane, Ray, type Vector3 } from "three";
 import type { Material } from "../live/stores/show";
 import type { CopiesFrame } from "../model/types";
 import { colours } from "../theme/colours";

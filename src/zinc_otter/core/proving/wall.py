@@ -68,8 +68,8 @@ def thickness(ground: Ground, which: Ints) -> Floats:
     normals = point_normals(ground.points, ground.triangles)[which]
     reach = float(np.ptp(ground.points, axis=0).max())
     begin = ground.points[which] - 1e-6 * reach * normals
-    # A ray that runs along an edge between triangles, or through a corner, may slip between them: beside it goes a second one,
-    # a hair aside, and a third where both were lost.
+    # A ray that runs along an edge between triangles, or through a corner, may slip between them: beside it goes a second
+    # one, a hair aside, and a third where both were lost.
     aside = np.cross(normals, np.roll(normals, 1, axis=1) + [0.3, 0.1, 0.2])
     ends = np.full(len(which), np.inf)
     for shift in (0.0, 3e-5, -7e-5):

@@ -5,7 +5,7 @@ import ListItemButton from "@mui/material/ListItemButton";
 import Typography from "@mui/material/Typography";
 import { give } from "../../live/line";
 import { useDesign } from "../../live/stores/design";
-import { useProofs } from "../../live/stores/gaps";
+import { useProofs } from "../../live/stores/proofs";
 import { useSession } from "../../live/stores/session";
 import { editProof } from "../../live/tooling";
 import type { ShownProof } from "../../model/types";

@@ -85,7 +85,7 @@ function railOf({ regrowing, ...context }: Context): string {
 }
 
 const pointing: Pointing = {
-  active: ({ values }) => pointed(values as { way?: unknown }),
+  active: ({ values }) => pointed(values),
   query: () => ({ surface: true }),
   click(spot, toEye, context, hands) {
     const { spots } = context.sketch;
@@ -178,10 +178,12 @@ export const tool = verb({
   readsGrowth(growth) {
     const { host: on = "", stone, laid, sink = 0, turn = 0 } = growth as Stones;
     const { kind = "round", ...own } = stone?.cut ?? {};
-    const [x, y, z] = laid?.point ?? [0, 0, 0];
-    return {
-      cut: kind, ...own, material: (stone?.material ?? "diamond") as V["material"], way: laid?.way ?? "points", count: laid?.count ?? 12, gap: laid?.gap ?? 0.2, sink, turn, x, y, z,
-      clicked: (laid?.points ?? []).map(([a, b, c]): Vec => [a, b, c]), on, onto: on, ids: copyOf(laid?.ids), ...towardsValues("axis", laid?.along ?? [0, 0, 1]),
-    };
+    return { cut: kind, ...own, material: (stone?.material ?? "diamond") as V["material"], sink, turn, on, onto: on, ...valuesOf(laid ?? {}) };
   },
 });
+
+/** The fields of the rule by which stones were laid. */
+function valuesOf({ way = "points", count: many = 12, gap = 0.2, point = [0, 0, 0], along = [0, 0, 1], points: at = [], ids = [] }: NonNullable<Stones["laid"]>): Partial<V> {
+  const [x, y, z] = point;
+  return { way, count: many, gap, x, y, z, clicked: at.map(([a, b, c]): Vec => [a, b, c]), ids: copyOf(ids), ...towardsValues("axis", along) };
+}

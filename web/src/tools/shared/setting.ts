@@ -57,7 +57,7 @@ export function settingTool<const F extends Fields, const K extends SettingKind>
     },
     read: (follower) => {
       const { stones: held = "", clearance: wide = 0.02 } = follower as { stones?: string; clearance?: number };
-      return { ...read(follower as Of<K>), stones: held, clearance: wide };
+      return { ...read(follower), stones: held, clearance: wide };
     },
   });
 }
