@@ -32,6 +32,7 @@ from zinc_otter.api.live_messages import (
     Asked,
     AskGaps,
     AskLevel,
+    AskMap,
     AskPreview,
     AskWeigh,
     Shown,
@@ -67,7 +68,7 @@ async def live(socket: WebSocket, design_id: str) -> None:
         await socket.close(4404, str(error))
 
 
-_LATEST = ("preview", "weigh", "curves", "gaps")
+_LATEST = ("preview", "weigh", "curves", "gaps", "map")
 _RESTS = 0.3
 """Seconds without anything asked for after which the hand rests."""
 _QUIET, _BEAT = 0.7, 0.5
@@ -111,6 +112,7 @@ class _Channel:
         self._curves: AskedOf | None = None
         self._curves_digest = ""
         self._gaps: list[str] = []
+        self._mapped: str | None = None
         self._sending = asyncio.Lock()
         self._asker = secrets.token_hex(8)
         self._doing = 0
@@ -216,6 +218,8 @@ class _Channel:
                 await self._bend(seq, asked)
             case AskGaps():
                 await self._gap(seq, asked)
+            case AskMap():
+                await self._map_of(seq, asked)
             case AskBodies():
                 self._bodies.want(self._room.studio.saved(self._design_id).design, FINE)
 
@@ -288,6 +292,15 @@ class _Channel:
 
         await self._send(await asyncio.to_thread(work))
 
+    async def _map_of(self, seq: int, asked: AskMap) -> None:
+        def work() -> Told:
+            self._mapped = asked.proof
+            design = self._room.studio.saved(self._design_id).design
+            told = None if asked.proof is None else self._room.proofs.map_of(design, asked.proof, self._view, True)
+            return {"type": "map", "seq": seq, "map": told}
+
+        await self._send(await asyncio.to_thread(work))
+
     def _shown(self, design: Design, settled: bool) -> Shown:
         """What changed of the pieces, how near they come to components, and the curves that are asked for."""
         shown = self._view.frame(design)
@@ -296,6 +309,8 @@ class _Channel:
         shown["gaps"] = self._room.gaps.of(design, settled, self._gaps) + between_stones
         shown["bores"] = told_bores(design, self._room.gaps, settled)
         shown["proofs"] = self._room.proofs.of(design, settled)
+        if self._mapped is not None:
+            shown["map"] = self._room.proofs.map_of(design, self._mapped, self._view, settled)
         bends = self._bends(design)
         if bends is not None:
             shown["curves"] = bends

@@ -21,7 +21,7 @@ from zinc_otter.studio.commands import AnyCommand, Picked
 from zinc_otter.studio.commands.base import PieceId
 from zinc_otter.studio.commands.placement import ReachBy
 
-VERSION = 4
+VERSION = 5
 """Raised whenever a page that was loaded before could not talk to the service any more."""
 
 
@@ -87,6 +87,13 @@ class AskGaps(_Ask):
     pieces: Annotated[list[PieceId], Field(max_length=MOST_BETWEEN)]
 
 
+class AskMap(_Ask):
+    """Tell what a proof asks of as a number at every row of its piece's surface, with every frame; none, no more."""
+
+    do: Literal["map"]
+    proof: Annotated[str, Field(max_length=20)] | None = None
+
+
 class AskBodies(_Ask):
     """Look again whether the kernel has made a solid by now. It has no answer of its own."""
 
@@ -100,8 +107,8 @@ class AskStop(_Ask):
     of: int = 0
 
 
-Asked = AskPreview | AskCommit | AskCancel | AskLevel | AskWeigh | AskCurves | AskGaps | AskBodies | AskStop
-DEEDS = frozenset({"preview", "commit", "cancel", "level", "weigh", "curves", "gaps", "bodies", "stop"})
+Asked = AskPreview | AskCommit | AskCancel | AskLevel | AskWeigh | AskCurves | AskGaps | AskMap | AskBodies | AskStop
+DEEDS = frozenset({"preview", "commit", "cancel", "level", "weigh", "curves", "gaps", "map", "bodies", "stop"})
 _asked: TypeAdapter[Asked] = TypeAdapter(Annotated[Asked, Field(discriminator="do")])
 
 
@@ -280,6 +287,23 @@ class ShownProof(TypedDict):
     fine: bool
 
 
+class ShownMap(TypedDict):
+    """What a proof asks of, a number at every row of its piece's surface in a ``unit``: those ``below`` the limit are at
+    fault, or else those above. ``low`` and ``high`` hold all but a hundredth of its points; ``counts`` are these by even
+    steps, ``share`` how many are at fault."""
+
+    proof: str
+    piece: str
+    rows: Float32s
+    unit: Literal["mm", "°"]
+    limit: float
+    below: bool
+    low: float
+    high: float
+    counts: list[int]
+    share: float
+
+
 class ShownBore(TypedDict):
     """The widest cylinder that goes through a piece: mm, its axis, and its size by the systems of rings."""
 
@@ -311,6 +335,7 @@ class Shown(TypedDict):
     stones: NotRequired[list[ShownStones]]
     bores: NotRequired[list[ShownBore]]
     proofs: NotRequired[list[ShownProof]]
+    map: NotRequired[ShownMap | None]
     curves: NotRequired[list[ShownCurve]]
     weights: NotRequired[Weights | None]
 
@@ -357,6 +382,12 @@ class TellGaps(TypedDict):
     type: Literal["gaps"]
     seq: int
     gaps: list[ShownGap]
+
+
+class TellMap(TypedDict):
+    type: Literal["map"]
+    seq: int
+    map: ShownMap | None
 
 
 class BodyEdge(TypedDict):
@@ -420,7 +451,18 @@ class TellProblem(TypedDict):
     problem: Problem
 
 
-Told = TellState | TellFrame | TellFound | TellWeights | TellCurves | TellGaps | TellBodies | TellWorking | TellProblem
+Told = (
+    TellState
+    | TellFrame
+    | TellFound
+    | TellWeights
+    | TellCurves
+    | TellGaps
+    | TellMap
+    | TellBodies
+    | TellWorking
+    | TellProblem
+)
 told: TypeAdapter[Told] = TypeAdapter(Annotated[Told, Field(discriminator="type")])
 
 

@@ -173,6 +173,15 @@ class LiveView:
         level = shown_level(piece.cage.topology.face_count, self._level)
         return evaluate(self._stencils.get(piece.cage, level), piece.cage)
 
+    def as_shown(self, piece_id: str) -> tuple[Floats, Ints, Ints] | None:
+        """Of a piece as last sent: the points (n, 3) of its surface, triangles (m, 3) of them, and the point of each row."""
+        view = self._pieces.get(piece_id)
+        if view is None:
+            return None
+        stencils = view.base.stencils
+        quads = stencils.quads.astype(np.int64)
+        return view.points, np.concatenate([quads[:, [0, 1, 2]], quads[:, [0, 2, 3]]]), stencils.limit.row_vertex
+
     def weights(self, piece_id: str, weights: Floats) -> Weights | None:
         """How far each row of a piece's surface takes part, from the shares (n,) of its control points."""
         view = self._pieces.get(piece_id)

@@ -10,10 +10,10 @@ import numpy as np
 
 from zinc_otter.api.gaps import Gaps
 from zinc_otter.api.kept import Kept
-from zinc_otter.api.live_messages import ShownProof
+from zinc_otter.api.live_messages import ShownMap, ShownProof
 from zinc_otter.api.problems import PlaceSchema
 from zinc_otter.core.cage.cage import Cage
-from zinc_otter.core.cage.topology import Floats
+from zinc_otter.core.cage.topology import Floats, Ints
 from zinc_otter.core.errors import CoreError
 from zinc_otter.core.proof.distance import MeshDistance
 from zinc_otter.core.proving import Ground, Proof, Verdict
@@ -21,7 +21,11 @@ from zinc_otter.studio.design import Design
 from zinc_otter.studio.references import Component
 
 if TYPE_CHECKING:
+    from zinc_otter.api.live_view import LiveView
     from zinc_otter.api.room import MeshShelf
+
+_BINS = 24
+"""Steps of a map's histogram."""
 
 
 class Proofs:
@@ -50,6 +54,38 @@ class Proofs:
             })  # fmt: skip
         return found
 
+    def map_of(self, design: Design, proof_id: str, view: LiveView, settled: bool) -> ShownMap | None:
+        """What a proof asks of at every row of its piece's surface as the viewer has it; None where there is no number."""
+        proof = next((one for one in design.proofs if one.id == proof_id), None)
+        shown = None if proof is None else view.as_shown(proof.piece)
+        if proof is None or shown is None:
+            return None
+        points, triangles, row_vertex = shown
+        try:
+            found = proof.map(self._ground(design, design.piece(proof.piece).cage, points, triangles, settled))
+        except CoreError:
+            return None
+        if found is None:
+            return None
+        values = found.values
+        low, high = (float(x) for x in np.percentile(values, [0.5, 99.5]))
+        # The limit stands on the scale, wherever the form lies.
+        low, high = min(low, found.limit), max(high, found.limit)
+        counts, _ = np.histogram(np.clip(values, low, high), bins=_BINS, range=(low, high if high > low else low + 1.0))
+        at_fault = values < found.limit if found.below else values > found.limit
+        return {
+            "proof": proof.id,
+            "piece": proof.piece,
+            "rows": values[row_vertex].astype(np.float32),
+            "unit": found.unit,
+            "limit": found.limit,
+            "below": found.below,
+            "low": low,
+            "high": high,
+            "counts": [int(count) for count in counts],
+            "share": float(at_fault.mean()),
+        }
+
     def _verdict(self, design: Design, proof: Proof, settled: bool) -> Verdict:
         forms = {p.id: p.cage for p in design.pieces if p.curve is None}
         own = forms.get(proof.piece)
@@ -60,13 +96,20 @@ class Proofs:
         placed = tuple(repr(components.get(one)) for one in proof.components)
         return self._judged.get(
             (repr(proof), own.digest, beside, placed, settled),
-            lambda: self._judge(proof, own, forms, components, settled),
+            lambda: self._judge(design, proof, own, settled),
         )
 
-    def _judge(
-        self, proof: Proof, cage: Cage, forms: dict[str, Cage], components: dict[str, Component], settled: bool
-    ) -> Verdict:
+    def _judge(self, design: Design, proof: Proof, cage: Cage, settled: bool) -> Verdict:
         mesh = self._gaps.mesh(cage, settled)
+        ground = self._ground(design, cage, mesh.vertices, mesh.triangles.astype(np.int64), settled)
+        try:
+            return proof.judge(ground)
+        except CoreError as error:
+            return Verdict("unknown", str(error), place=error.place)
+
+    def _ground(self, design: Design, cage: Cage, points: Floats, triangles: Ints, settled: bool) -> Ground:
+        forms = {p.id: p.cage for p in design.pieces if p.curve is None}
+        components = {r.id: r for r in design.references if isinstance(r, Component)}
 
         def other(piece: str) -> MeshDistance | None:
             return self._gaps.mesh(forms[piece], settled) if piece in forms else None
@@ -79,8 +122,4 @@ class Proofs:
             except CoreError:
                 return None
 
-        ground = Ground(cage, mesh.vertices, mesh.triangles.astype(np.int64), lambda: mesh, other, component, settled)
-        try:
-            return proof.judge(ground)
-        except CoreError as error:
-            return Verdict("unknown", str(error), place=error.place)
+        return Ground(cage, points, triangles, lambda: self._gaps.mesh(cage, settled), other, component, settled)

@@ -10,6 +10,7 @@ import { setStation, takeFile, takeTool } from "../live/tooling";
 import { CompareBar } from "../panels/CompareBar";
 import { FactStrip } from "../panels/FactStrip";
 import { KeySheet } from "../panels/KeySheet";
+import { MapLegend } from "../panels/MapLegend";
 import { ShowBar } from "../panels/ShowBar";
 import { SidePanel } from "../panels/side/SidePanel";
 import { ToolCard } from "../panels/ToolCard";
@@ -77,6 +78,7 @@ export default function DesignScreen({ id }: { id: string }) {
           <ToolDrawer onFind={actions.find} />
           <ShowBar />
           <ToolCard />
+          <MapLegend />
           <CompareBar />
           {finding && <FindTool onClose={() => setFinding(false)} />}
           {sheet && <KeySheet rows={rows} onClose={() => setSheet(false)} />}

@@ -81,6 +81,11 @@ export class Channel {
     this.send({ do: "gaps", pieces });
   }
 
+  /** Tell what a proof asks of all over its form, with every frame; null for none, no more. */
+  map(proof: string | null): void {
+    this.send({ do: "map", proof });
+  }
+
   /** Ask whether the kernel has made solids by now. */
   bodies(): void {
     this.send({ do: "bodies" });

@@ -4,6 +4,7 @@ import type { Command, DesignState } from "../model/types";
 import type { Channel } from "./channel";
 import { askedCurves, useCurves } from "./stores/curves";
 import { useDesign } from "./stores/design";
+import { useMap } from "./stores/map";
 import { usePicking } from "./stores/picking";
 import { reachOn, useReach } from "./stores/reach";
 import { toolInHand, useSession } from "./stores/session";
@@ -22,6 +23,7 @@ export function lay(next: Channel | null): void {
   channel = next;
   last = null;
   between = [];
+  useMap.setState({ wanted: null, map: null });
 }
 
 /** The answer of a number has come; null where it was a refusal. */
@@ -110,7 +112,15 @@ export function tellAgain(): void {
   const { level } = useShow.getState();
   if (level !== null) channel?.smooth(level);
   if (between.length) channel?.gaps(between);
+  const { wanted } = useMap.getState();
+  if (wanted) channel?.map(wanted);
   bend();
+}
+
+/** Show what a proof asks of all over its form, or with null no more. */
+export function mapOf(proof: string | null): void {
+  useMap.setState({ wanted: proof, ...(proof ? {} : { map: null }) });
+  channel?.map(proof);
 }
 
 let between: string[] = [];

@@ -15,6 +15,7 @@ import { useEnds } from "./stores/ends";
 import { useFollowers } from "./stores/followers";
 import { useBores } from "./stores/bores";
 import { useGaps } from "./stores/gaps";
+import { useMap } from "./stores/map";
 import { useProofs } from "./stores/proofs";
 import { useStones } from "./stores/stones";
 import { useNear } from "./stores/near";
@@ -75,6 +76,7 @@ function message(m: Message): void {
   if (m.type === "weights") return useReach.setState({ weights: m.weights });
   if (m.type === "found") return found(m);
   if (m.type === "gaps") return useGaps.setState({ list: m.gaps });
+  if (m.type === "map") return useMap.setState({ map: m.map });
   if (m.type === "curves") return useCurves.setState({ list: m.curves });
   if (m.type === "bodies") return takeBodies(m, useDesign.getState().preview !== null);
   pieces.take(m);
@@ -95,6 +97,7 @@ function message(m: Message): void {
 function takeMeasured(m: Frame): void {
   if (m.clearances) useNear.setState({ list: m.clearances });
   if (m.curves) useCurves.setState({ list: m.curves });
+  if (m.map !== undefined && useMap.getState().wanted) useMap.setState({ map: m.map });
   fill(useProofs, m.proofs);
   fill(useBores, m.bores);
   fill(useStones, m.stones);

@@ -7690,8 +7690,8 @@ export interface components {
         };
         /**
          * Overhang
-         * @description No part of the surface hangs over by more than ``most`` degrees from upright, as it stands along a direction; what lies
-         *     on the floor does not count.
+         * @description Nothing of the surface hangs over by more than ``most`` degrees from upright, as it stands along a direction; what
+         *     lies on the floor does not count.
          */
         "Overhang-Input": {
             /**
@@ -7730,8 +7730,8 @@ export interface components {
         };
         /**
          * Overhang
-         * @description No part of the surface hangs over by more than ``most`` degrees from upright, as it stands along a direction; what lies
-         *     on the floor does not count.
+         * @description Nothing of the surface hangs over by more than ``most`` degrees from upright, as it stands along a direction; what
+         *     lies on the floor does not count.
          */
         "Overhang-Output": {
             /**
@@ -12436,6 +12436,27 @@ export interface components {
             level: number | null;
         };
         /**
+         * AskMap
+         * @description Tell what a proof asks of as a number at every row of its piece's surface, with every frame; none, no more.
+         */
+        AskMap: {
+            /**
+             * Seq
+             * @default 0
+             */
+            seq?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            do: "map";
+            /**
+             * Proof
+             * @default null
+             */
+            proof?: string | null;
+        };
+        /**
          * AskPreview
          * @description Show what a command would lead to. Of previews only the latest counts.
          */
@@ -14033,8 +14054,8 @@ export interface components {
         };
         /**
          * Overhang
-         * @description No part of the surface hangs over by more than ``most`` degrees from upright, as it stands along a direction; what lies
-         *     on the floor does not count.
+         * @description Nothing of the surface hangs over by more than ``most`` degrees from upright, as it stands along a direction; what
+         *     lies on the floor does not count.
          */
         Overhang: {
             /**
@@ -15650,7 +15671,7 @@ export interface components {
              */
             kind: "weight";
         };
-        LiveAsked: components["schemas"]["AskPreview"] | components["schemas"]["AskCommit"] | components["schemas"]["AskCancel"] | components["schemas"]["AskLevel"] | components["schemas"]["AskWeigh"] | components["schemas"]["AskCurves"] | components["schemas"]["AskGaps"] | components["schemas"]["AskBodies"] | components["schemas"]["AskStop"];
+        LiveAsked: components["schemas"]["AskPreview"] | components["schemas"]["AskCommit"] | components["schemas"]["AskCancel"] | components["schemas"]["AskLevel"] | components["schemas"]["AskWeigh"] | components["schemas"]["AskCurves"] | components["schemas"]["AskGaps"] | components["schemas"]["AskMap"] | components["schemas"]["AskBodies"] | components["schemas"]["AskStop"];
         /**
          * BodyEdge
          * @description Where what meets what: the two makers, the length in mm, segments to be drawn, and the chain of each segment.
@@ -16002,6 +16023,40 @@ export interface components {
             ];
         };
         /**
+         * ShownMap
+         * @description What a proof asks of, a number at every row of its piece's surface in a ``unit``: those ``below`` the limit are at
+         *     fault, or else those above. ``low`` and ``high`` hold all but a hundredth of its points; ``counts`` are these by even
+         *     steps, ``share`` how many are at fault.
+         */
+        ShownMap: {
+            /** Proof */
+            proof: string;
+            /** Piece */
+            piece: string;
+            /**
+             * Rows
+             * Format: float32s
+             */
+            rows: Float32Array;
+            /**
+             * Unit
+             * @enum {string}
+             */
+            unit: "mm" | "°";
+            /** Limit */
+            limit: number;
+            /** Below */
+            below: boolean;
+            /** Low */
+            low: number;
+            /** High */
+            high: number;
+            /** Counts */
+            counts: number[];
+            /** Share */
+            share: number;
+        };
+        /**
          * ShownProof
          * @description What is asked of a piece, and how it stands; not ``fine`` where it was looked at coarsely, as in a drag.
          */
@@ -16167,6 +16222,7 @@ export interface components {
             bores?: components["schemas"]["ShownBore"][];
             /** Proofs */
             proofs?: components["schemas"]["ShownProof"][];
+            map?: components["schemas"]["ShownMap"] | null;
             /** Curves */
             curves?: components["schemas"]["ShownCurve"][];
             weights?: components["schemas"]["Weights"] | null;
@@ -16190,6 +16246,17 @@ export interface components {
             seq: number;
             /** Gaps */
             gaps: components["schemas"]["ShownGap"][];
+        };
+        /** TellMap */
+        TellMap: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "map";
+            /** Seq */
+            seq: number;
+            map: components["schemas"]["ShownMap"] | null;
         };
         /**
          * TellProblem
@@ -16224,6 +16291,7 @@ export interface components {
             bores?: components["schemas"]["ShownBore"][];
             /** Proofs */
             proofs?: components["schemas"]["ShownProof"][];
+            map?: components["schemas"]["ShownMap"] | null;
             /** Curves */
             curves?: components["schemas"]["ShownCurve"][];
             weights?: components["schemas"]["Weights"] | null;
@@ -16279,7 +16347,7 @@ export interface components {
              */
             rows: Float32Array;
         };
-        LiveTold: components["schemas"]["TellState"] | components["schemas"]["TellFrame"] | components["schemas"]["TellFound"] | components["schemas"]["TellWeights"] | components["schemas"]["TellCurves"] | components["schemas"]["TellGaps"] | components["schemas"]["TellBodies"] | components["schemas"]["TellWorking"] | components["schemas"]["TellProblem"];
+        LiveTold: components["schemas"]["TellState"] | components["schemas"]["TellFrame"] | components["schemas"]["TellFound"] | components["schemas"]["TellWeights"] | components["schemas"]["TellCurves"] | components["schemas"]["TellGaps"] | components["schemas"]["TellMap"] | components["schemas"]["TellBodies"] | components["schemas"]["TellWorking"] | components["schemas"]["TellProblem"];
     };
     responses: never;
     parameters: never;

@@ -46,6 +46,7 @@ export type ShownBore = Schemas["ShownBore"];
 export type ShownStones = Schemas["ShownStones"];
 export type ShownGap = Schemas["ShownGap"];
 export type AnyProof = Schemas["AddProof"]["proof"];
+export type ShownMap = Schemas["ShownMap"];
 export type ShownProof = Schemas["ShownProof"];
 export type AnyGrowth = Schemas["Grow"]["growth"];
 export type CurveFacts = Schemas["CurveFacts"];

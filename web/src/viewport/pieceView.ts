@@ -15,12 +15,14 @@ import {
 import { MeshBVH } from "three-mesh-bvh";
 import type { Shows, Material } from "../live/stores/show";
 import type { PieceArrays } from "../live/pieces";
+import type { ShownMap } from "../model/types";
 import { plus } from "../model/vec";
 import { colours } from "../theme/colours";
 import { CurveLine } from "./curveLine";
 import { CreaseBadges } from "./creaseBadges";
 import { isolines, wireframe } from "./denseLines";
 import { Glow } from "./glow";
+import { MapView } from "./mapView";
 import { Lines } from "./lines";
 import { type Marks, MarksView } from "./marksView";
 import { asGlass, paleTexture, surfaceMaterial, surfaceTexture } from "./materials";
@@ -81,6 +83,7 @@ export class PieceView {
   );
   private readonly line: CurveLine | null;
   private readonly glow: Glow;
+  private readonly mapped: MapView;
   private readonly marking: MarksView;
   private readonly triangleFace: Int32Array;
   private readonly tint = { value: 1 };
@@ -126,9 +129,10 @@ export class PieceView {
     this.dots.material.depthTest = this.hasFaces;
 
     this.glow = new Glow(this.surface, planes);
+    this.mapped = new MapView(this.surface, planes);
     this.line = arrays.line ? new CurveLine(arrays.line) : null;
     const lines = this.allLines();
-    this.group.add(this.surfaceMesh, this.cageMesh, this.dots, this.iso, this.wire, this.glow.mesh);
+    this.group.add(this.surfaceMesh, this.cageMesh, this.dots, this.iso, this.wire, this.glow.mesh, this.mapped.mesh);
     this.group.add(this.valences.group, this.badges.group, ...lines.map((line) => line.object));
     for (const part of [this.iso, this.wire]) (part.material as LineBasicMaterial).clippingPlanes = planes;
     for (const line of lines) line.clip(planes);
@@ -272,6 +276,11 @@ export class PieceView {
     this.glow.show(this.display === "cage" ? null : rows);
   }
 
+  /** Show a number at each row of the surface as a colour; null for none. */
+  paint(map: ShownMap | null): void {
+    this.mapped.show(this.display === "cage" && !this.dress.quiet ? null : map);
+  }
+
   private allLines(): Lines[] {
     return [this.plain, this.behind, this.open, this.seam, ...this.creases, this.spikes, ...(this.line?.lines ?? [])];
   }
@@ -321,6 +330,7 @@ export class PieceView {
     for (const part of [this.surface, this.cage, this.iso.geometry, this.wire.geometry]) part.dispose();
     for (const line of this.allLines()) line.dispose();
     this.glow.dispose();
+    this.mapped.dispose();
     this.marking.dispose();
     this.valences.dispose();
     this.badges.dispose();

@@ -4,6 +4,7 @@ import { tookLately } from "../live/asking";
 import { pieces } from "../live/pieces";
 import { useDesign } from "../live/stores/design";
 import { toolInHand } from "../live/stores/session";
+import { useMap } from "../live/stores/map";
 import { type FlatName, useShow } from "../live/stores/show";
 import type { Change } from "../live/pieces";
 import type { PieceState } from "../model/types";
@@ -390,7 +391,16 @@ export class Scene {
     const suspect = this.states.get(view.id)?.suspect ?? [];
     if (!marks.faults && suspect.length && !compare) marks.faults = { vertices: [], edges: [], faces: suspect };
     view.show(dress, marks);
-    view.weigh(marked.weights?.piece === view.id && !compare ? marked.weights.rows : null);
+    this.lay(view);
+  }
+
+  /** What lies over a surface: how far a reach carries, and the map of a proof. */
+  private lay(view: PieceView): void {
+    const { compare } = useShow.getState();
+    const { weights } = this.marked;
+    const { map } = useMap.getState();
+    view.paint(map?.piece === view.id && !compare ? map : null);
+    view.weigh(weights?.piece === view.id && !compare ? weights.rows : null);
   }
 }
 

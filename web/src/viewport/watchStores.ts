@@ -4,6 +4,7 @@ import { useCurves } from "../live/stores/curves";
 import { useDesign } from "../live/stores/design";
 import { useEnds } from "../live/stores/ends";
 import { useGaps } from "../live/stores/gaps";
+import { useMap } from "../live/stores/map";
 import { useNear } from "../live/stores/near";
 import { useHover, usePicking } from "../live/stores/picking";
 import { useProblem } from "../live/stores/problem";
@@ -22,7 +23,7 @@ export function watchStores(scene: Scene): () => void {
       if (now.design !== before.design || now.preview !== before.preview) scene.changed("design");
     }),
     useBodies.subscribe(() => scene.changed("bodies")),
-    ...[usePicking, useHover, useProblem, useEnds, useReach].map((store) => store.subscribe(marks)),
+    ...[usePicking, useHover, useProblem, useEnds, useReach, useMap].map((store) => store.subscribe(marks)),
     useShow.subscribe((now, before) => {
       if (now.quick !== before.quick) scene.resize();
       scene.changed("marks");

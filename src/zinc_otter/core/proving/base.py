@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from abc import ABC, abstractmethod
 from collections.abc import Callable
-from dataclasses import astuple, dataclass, field
+from dataclasses import astuple, dataclass
 from typing import ClassVar, Literal
 
 import numpy as np
@@ -53,6 +53,17 @@ class Ground:
         return self.cage.topology.is_closed
 
 
+@dataclass(frozen=True, eq=False)
+class Valued:
+    """A number everywhere on the surface, for a map: ``values`` (n,) at its points in a ``unit``; those beyond ``limit`` are
+    at fault, which is ``below`` it or above."""
+
+    values: Floats
+    limit: float
+    unit: Literal["mm", "°"]
+    below: bool = True
+
+
 @dataclass(frozen=True)
 class Proof(ABC):
     """One question to the form of ``piece``. Equal ones are answered alike; ``id`` names it in its design."""
@@ -86,6 +97,10 @@ class Proof(ABC):
     def judge(self, at: Ground) -> Verdict:
         """The verdict on the form as it stands."""
 
+    def map(self, at: Ground) -> Valued | None:
+        """What it asks of as a number at every point of the surface; None for what has none, or an open form."""
+        return None
+
 
 def above(what: str, **lengths: float) -> None:
     """Raise BadNumberError for a number that is not above 0; its name says which."""
@@ -100,14 +115,3 @@ def at(point: Floats) -> Place:
 
 
 OPEN = Verdict("unknown", "The form is open: this can be told of a closed one only.")
-
-
-@dataclass(frozen=True, eq=False)
-class Valued:
-    """A number everywhere on the surface, for a map: ``values`` (n,) at points, those beyond ``limit`` at fault."""
-
-    values: Floats
-    limit: float
-    unit: str
-    below: bool = True
-    words: str = field(default="")

@@ -8,7 +8,8 @@ from typing import ClassVar, Literal
 
 import numpy as np
 
-from zinc_otter.core.proving.base import Ground, Proof, Verdict, above, at
+from zinc_otter.core.cage.topology import Floats
+from zinc_otter.core.proving.base import Ground, Proof, Valued, Verdict, above, at
 from zinc_otter.core.words import millimetres
 
 
@@ -27,6 +28,10 @@ class GapKept(Proof):
 
     def asked(self, name_of: Callable[[str], str]) -> str:
         return f"{name_of(self.piece)} at least {millimetres(self.least)} from {name_of(self.other)}"
+
+    def map(self, at: Ground) -> Valued | None:
+        mesh = at.other(self.other)
+        return None if mesh is None else Valued(mesh.signed(at.points)[0], self.least, "mm")
 
     def judge(self, ground: Ground) -> Verdict:
         mesh = ground.other(self.other)
@@ -61,6 +66,13 @@ class ClearanceKept(Proof):
     def asked(self, name_of: Callable[[str], str]) -> str:
         return f"{name_of(self.piece)} at least {millimetres(self.least)} from {name_of(self.component)}"
 
+    def map(self, at: Ground) -> Valued | None:
+        found = at.component(self.component)
+        if found is None:
+            return None
+        mesh, own = found
+        return Valued((mesh if at.fine else mesh.felt).signed(own(at.points))[0], self.least, "mm")
+
     def judge(self, ground: Ground) -> Verdict:
         found = ground.component(self.component)
         if found is None:
@@ -90,11 +102,18 @@ class Symmetric(Proof):
     def asked(self, name_of: Callable[[str], str]) -> str:
         return f"{name_of(self.piece)} alike on both sides of {self.axis} = {millimetres(self.at)}"
 
-    def judge(self, ground: Ground) -> Verdict:
+    def _off(self, ground: Ground) -> Floats:
+        """(n,) how far the image of each point lies from the form."""
         k = "xyz".index(self.axis)
         image = np.array(ground.points)
         image[:, k] = 2 * self.at - image[:, k]
-        off = np.abs(ground.mesh().signed(image)[0])
+        return np.abs(ground.mesh().signed(image)[0])
+
+    def map(self, at: Ground) -> Valued | None:
+        return Valued(self._off(at), self.tolerance, "mm", below=False)
+
+    def judge(self, ground: Ground) -> Verdict:
+        off = self._off(ground)
         worst = int(off.argmax())
         # Of dense triangles the image's points lie beside by no more than their sag.
         words = f"The two sides differ by {millimetres(float(off[worst]))} at most."

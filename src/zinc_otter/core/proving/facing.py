@@ -12,7 +12,8 @@ from zinc_otter.core.cage.cage import unit
 from zinc_otter.core.cage.plane import Vec
 from zinc_otter.core.cage.topology import Bools, Floats
 from zinc_otter.core.errors import BadNumberError, Place
-from zinc_otter.core.proving.base import Ground, Proof, Verdict
+from zinc_otter.core.proving.base import Ground, Proof, Valued, Verdict
+from zinc_otter.core.proving.wall import point_normals
 from zinc_otter.core.remark import at_points
 
 _MARKED = 24
@@ -26,6 +27,12 @@ def facing(ground: Ground, along: Vec) -> tuple[Floats, Floats, Floats]:
     way = unit(np.asarray(along, dtype=np.float64)[None])[0]
     up = np.clip(across @ way / np.maximum(2 * area, 1e-300), -1, 1)
     return np.degrees(np.arcsin(up)), area, (a + b + c) / 3
+
+
+def _up(ground: Ground, along: Vec) -> Floats:
+    """(n,) degrees by which the surface looks up from the plane square to a direction, at its points."""
+    way = unit(np.asarray(along, dtype=np.float64)[None])[0]
+    return np.degrees(np.arcsin(np.clip(point_normals(ground.points, ground.triangles) @ way, -1, 1)))
 
 
 def check_direction(what: str, along: Vec) -> None:
@@ -55,6 +62,9 @@ class Draft(Proof):
     def asked(self, name_of: Callable[[str], str]) -> str:
         return f"{name_of(self.piece)} with {self.least:g}° of draft along {_said(self.along)}"
 
+    def map(self, at: Ground) -> Valued | None:
+        return Valued(np.abs(_up(at, self.along)), self.least, "°")
+
     def judge(self, ground: Ground) -> Verdict:
         up, area, middles = facing(ground, self.along)
         steep = np.abs(up) < self.least
@@ -83,6 +93,12 @@ class Overhang(Proof):
 
     def asked(self, name_of: Callable[[str], str]) -> str:
         return f"{name_of(self.piece)} hangs over by at most {self.most:g}° along {_said(self.along)}"
+
+    def map(self, at: Ground) -> Valued | None:
+        way = unit(np.asarray(self.along, dtype=np.float64)[None])[0]
+        height = at.points @ way
+        on_floor = height < height.min() + 1e-3 * max(float(np.ptp(height)), 1e-9)
+        return Valued(np.where(on_floor, -90.0, -_up(at, self.along)), self.most, "°", below=False)
 
     def judge(self, ground: Ground) -> Verdict:
         up, area, middles = facing(ground, self.along)

@@ -11,7 +11,8 @@ import numpy as np
 from zinc_otter.core.cage.cage import unit
 from zinc_otter.core.cage.topology import Floats, Ints
 from zinc_otter.core.proof.rays import Rays
-from zinc_otter.core.proving.base import OPEN, Ground, Proof, Valued, Verdict, above, at
+from zinc_otter.core.proving.base import OPEN, Ground, Proof, Valued, Verdict, above
+from zinc_otter.core.proving.base import at as place_at
 from zinc_otter.core.remark import at_points
 from zinc_otter.core.words import millimetres
 
@@ -39,27 +40,26 @@ class Wall(Proof):
     def asked(self, name_of: Callable[[str], str]) -> str:
         return f"Wall of {name_of(self.piece)} at least {millimetres(self.least)}"
 
-    def judge(self, at_: Ground) -> Verdict:
-        if not at_.closed:
+    def judge(self, ground: Ground) -> Verdict:
+        if not ground.closed:
             return OPEN
-        which = np.arange(len(at_.points))
-        most = _FINE if at_.fine else _COARSE
+        which = np.arange(len(ground.points))
+        most = _FINE if ground.fine else _COARSE
         if len(which) > most:
             which = which[:: -(-len(which) // most)]
-        walls = thickness(at_, which)
+        walls = thickness(ground, which)
         worst = int(walls.argmin())
         thin = walls < self.least - 1e-6
         found = f"{millimetres(float(walls[worst]))} where it is thinnest, of {len(which):,} points"
         if not thin.any():
-            return Verdict("holds", f"Wall {found}.", float(walls[worst]), at(at_.points[which[worst]]))
+            return Verdict("holds", f"Wall {found}.", float(walls[worst]), place_at(ground.points[which[worst]]))
         order = np.argsort(walls)[: min(_MARKED, int(thin.sum()))]
         share = 100 * thin.mean()
         words = f"Wall {found}; {share:.2g} % of them lie below {millimetres(self.least)}."
-        return Verdict("fails", words, float(walls[worst]), at_points(at_.points[which[order]]))
+        return Verdict("fails", words, float(walls[worst]), at_points(ground.points[which[order]]))
 
-    def map(self, at_: Ground) -> Valued:
-        """The wall at every point of the surface."""
-        return Valued(thickness(at_, np.arange(len(at_.points))), self.least, "mm")
+    def map(self, at: Ground) -> Valued | None:
+        return Valued(thickness(at, np.arange(len(at.points))), self.least, "mm") if at.closed else None
 
 
 def thickness(ground: Ground, which: Ints) -> Floats:
@@ -72,7 +72,8 @@ def thickness(ground: Ground, which: Ints) -> Floats:
     # one, a hair aside, and a third where both were lost.
     aside = np.cross(normals, np.roll(normals, 1, axis=1) + [0.3, 0.1, 0.2])
     ends = np.full(len(which), np.inf)
-    for shift in (0.0, 3e-5, -7e-5):
+    # In a drag a map of many points is told with one ray each.
+    for shift in (0.0, 3e-5, -7e-5) if ground.fine else (0.0, -7e-5):
         asked = np.arange(len(which)) if shift >= 0 else np.flatnonzero(~np.isfinite(ends))
         if len(asked):
             _, found = rays.through(begin[asked] + shift * reach * aside[asked], -normals[asked])

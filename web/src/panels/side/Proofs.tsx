@@ -1,18 +1,23 @@
 /** What is asked of the design, and how it stands: at the side, where a click takes up what was asked and shows the place. */
 import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
 import IconButton from "@mui/material/IconButton";
 import ListItemButton from "@mui/material/ListItemButton";
 import Typography from "@mui/material/Typography";
-import { give } from "../../live/line";
+import { give, mapOf } from "../../live/line";
 import { useDesign } from "../../live/stores/design";
+import { useMap } from "../../live/stores/map";
 import { useProofs } from "../../live/stores/proofs";
 import { useSession } from "../../live/stores/session";
 import { editProof } from "../../live/tooling";
-import type { ShownProof } from "../../model/types";
+import type { AnyProof, ShownProof } from "../../model/types";
 import { ShowWhere } from "../parts/ShowWhere";
 
 const signs = { holds: "\u2713", fails: "\u2717", unknown: "?" } as const;
 const tones = { holds: "primary.main", fails: "error.main", unknown: "#8A5A00" } as const;
+
+/** Those that ask of a number that there is everywhere on a form. */
+const mapped: AnyProof["kind"][] = ["wall", "draft", "overhang", "gap", "clearance", "symmetric"];
 
 export function Proofs() {
   const list = useProofs((s) => s.list);
@@ -34,6 +39,7 @@ export function heldWords(list: ShownProof[]): string {
 function Row({ proof }: { proof: ShownProof }) {
   const { id, piece, asked, holds, words, place, fine } = proof;
   const own = useDesign((s) => s.design?.proofs.find((p) => p.id === id));
+  const shown = useMap((s) => s.wanted === id);
   const anywhere = Object.values(place).some((list) => Array.isArray(list) && list.length > 0);
   return (
     <Box sx={{ display: "flex", alignItems: "flex-start", pr: 0.5 }} data-testid={`proof-${holds}`}>
@@ -49,6 +55,11 @@ function Row({ proof }: { proof: ShownProof }) {
           {"\u00d7"}
         </IconButton>
         {anywhere && <ShowWhere piece={piece} place={place} />}
+        {own && mapped.includes(own.kind) && (
+          <Button size="small" color="inherit" aria-pressed={shown} aria-label={`Map: ${asked}`} onClick={() => mapOf(shown ? null : id)} sx={{ minWidth: 0, p: 0, px: 0.5, textDecoration: "underline" }}>
+            {shown ? "Hide map" : "Map"}
+          </Button>
+        )}
       </Box>
     </Box>
   );

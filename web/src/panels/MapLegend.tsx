@@ -1,0 +1,64 @@
+/** The legend of the map that is shown: its scale with the limit on it, how much of the form lies where, and what is at fault. */
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import Paper from "@mui/material/Paper";
+import Typography from "@mui/material/Typography";
+import { mapOf } from "../live/line";
+import { useUnit } from "../live/stores/design";
+import { useMap } from "../live/stores/map";
+import { useProofs } from "../live/stores/proofs";
+import type { ShownMap } from "../model/types";
+import { lengthWords, trimmed, type Unit } from "../model/units";
+import { cssTone } from "../theme/scale";
+
+const height = 190;
+
+export function MapLegend() {
+  const wanted = useMap((s) => s.wanted);
+  const map = useMap((s) => s.map);
+  const asked = useProofs((s) => s.list.find((proof) => proof.id === wanted)?.asked);
+  const unit = useUnit();
+  if (!wanted) return null;
+  return (
+    <Paper component="section" aria-label="Map" elevation={2} sx={{ position: "absolute", right: 12, top: 252, width: 138, p: 1, borderRadius: 2, zIndex: 2 }}>
+      <Typography variant="body2" sx={{ fontWeight: 600, lineHeight: 1.25 }}>{asked ?? "A proof that is gone"}</Typography>
+      {map ? <Scale map={map} unit={unit} /> : <Typography variant="body2" color="text.secondary">It has no map here: the form is open, or what it asks is one number.</Typography>}
+      <Button size="small" color="inherit" fullWidth onClick={() => mapOf(null)} sx={{ mt: 0.5, py: 0 }}>Hide the map</Button>
+    </Paper>
+  );
+}
+
+function Scale({ map, unit }: { map: ShownMap; unit: Unit }) {
+  const { low, high, limit, counts, share } = map;
+  const words = (value: number) => (map.unit === "mm" ? lengthWords(value, unit) : `${trimmed(value, 1)}°`);
+  const steps = counts.length;
+  const most = Math.max(...counts, 1);
+  const at = (value: number) => (high > low ? (1 - (value - low) / (high - low)) * height : 0);
+  return (
+    <>
+      <Box sx={{ position: "relative", height, mt: 0.75 }}>
+        <Box component="svg" width={60} height={height} role="img" aria-label={`From ${words(low)} to ${words(high)}; the limit is ${words(limit)}`} sx={{ display: "block" }}>
+          {counts.map((count, k) => {
+            const value = low + ((k + 0.5) / steps) * (high - low);
+            const y = height - ((k + 1) * height) / steps;
+            return (
+              <g key={k}>
+                <rect x={0} y={y} width={14} height={height / steps + 0.5} fill={cssTone(value, map)} />
+                <rect x={18} y={y + 0.5} width={(42 * count) / most} height={height / steps - 1} fill="#5F6C73" />
+              </g>
+            );
+          })}
+          <line x1={0} x2={60} y1={at(limit)} y2={at(limit)} stroke="#22282B" strokeWidth={1.5} />
+        </Box>
+        {[[high, 0], [limit, at(limit)], [low, height]].map(([value, y], k) => (
+          <Typography key={k} variant="body2" sx={{ position: "absolute", left: 64, top: Math.min(Math.max(y - 9, -4), height - 12), fontSize: 11.5, lineHeight: "16px", fontWeight: k === 1 ? 700 : 400, bgcolor: "background.paper" }}>
+            {words(value)}
+          </Typography>
+        ))}
+      </Box>
+      <Typography variant="body2" role="status" data-testid="map-share" sx={{ mt: 0.5, color: share ? "error.main" : "text.secondary" }}>
+        {share ? `${trimmed(100 * share, share < 0.01 ? 2 : 1)} % beyond the limit` : "Nothing beyond the limit"}
+      </Typography>
+    </>
+  );
+}
