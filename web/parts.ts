@@ -16,6 +16,7 @@ export { cardNames } from "./src/panels/cards";
 export { Pieces } from "./src/live/pieces";
 export { Turns } from "./src/live/turns";
 export { pack, unpack } from "./src/live/packing";
+export * as scale from "./src/theme/scale";
 export * as directions from "./src/tools/shared/directions";
 export { isolines, wireframe } from "./src/viewport/denseLines";
 export { roundSpacing } from "./src/viewport/grid";

@@ -198,3 +198,32 @@ class Proofs(TalkCase):
                 if after["type"] == "state":
                     break
             self.assertEqual([p["holds"] for p in after["proofs"]], ["holds"] * 3)
+
+    def test_a_map_comes_with_every_frame_while_it_is_wanted(self) -> None:
+        state = self.begun({"kind": "add-torus", "ring": 20, "section": 4, "counts": [16, 8], "size_of": "surface"})
+        for proof in ({"kind": "wall", "least": 4.5}, {"kind": "size", "axis": "z", "size": 4}):
+            state = self.give(state, {"kind": "add-proof", "proof": {"piece": "p1", **proof}})
+        with self.talk(state) as talk:
+            first = talk.hear()
+            self.assertNotIn("map", first)
+            talk.say(do="map", seq=1, proof="q2")
+            told = talk.hear()
+            self.assertEqual((told["type"], told["map"]["piece"], told["map"]["unit"]), ("map", "p1", "mm"))
+            rows = told["map"]["rows"]
+            self.assertEqual(len(rows), len(first["pieces"][0]["surface"]["positions"]) // 3)
+            # A torus is as thick as its section everywhere.
+            np.testing.assert_allclose(rows, 4.0, rtol=0.02)
+            self.assertEqual((told["map"]["share"], told["map"]["limit"]), (1.0, 4.5))
+            self.assertGreater(sum(told["map"]["counts"]), 1000)
+            fatter = {"kind": "size", "piece": "p1", "picked": {"kind": "piece", "ids": [0]}, "factors": [1.5, 1.5, 1.5]}
+            talk.say(do="preview", seq=2, revision=state["revision"], command=fatter)
+            frame = talk.hear()
+            np.testing.assert_allclose(frame["map"]["rows"], 6.0, rtol=0.02)
+            self.assertEqual(frame["map"]["share"], 0.0)
+            for proof in ("q3", "q99"):
+                talk.say(do="map", seq=3, proof=proof)
+                told = talk.hear()
+                while told["type"] != "map":
+                    told = talk.hear()
+                self.assertIsNone(told["map"])
+

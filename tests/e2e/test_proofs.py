@@ -38,6 +38,21 @@ class Proofs(VerbCase):
         page.keyboard.press("Escape")
         held.get_by_text("All 2 proofs hold").wait_for()
 
+        # The map lies on the form while it is pulled, and says how much is beyond the limit.
+        screen.station("Prove")
+        page.get_by_label(re.compile("^Map: Wall of Box")).click()
+        share = page.get_by_test_id("map-share")
+        share.get_by_text("Nothing beyond the limit").wait_for()
+        screen.station("Shape")
+        self.press("s")
+        screen.field("Along z").fill("40")
+        self.previewed()
+        share.get_by_text(re.compile(r"9\d(\.\d)? % beyond the limit|100 % beyond the limit|8\d(\.\d)? % beyond")).wait_for()
+        page.keyboard.press("Escape")
+        share.get_by_text("Nothing beyond the limit").wait_for()
+        screen.button("Hide the map").click()
+        share.wait_for(state="detached")
+
         # Changed at the side, and asked no more.
         screen.station("Prove")
         page.get_by_label(re.compile("^Change: Wall of Box")).click()

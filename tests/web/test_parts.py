@@ -376,3 +376,39 @@ class Compiling(unittest.TestCase):
             command = ["npx", "tsc", "--noEmit", "--pretty", "false", "-p", folder]
             told = subprocess.run(command, cwd=WEB, capture_output=True, text=True, check=False).stdout
         self.assertEqual(sorted(set(re.findall(r"(\w+)\.ts\(", told))), [f"wrong{i}" for i in range(len(self.WRONG))], told)
+
+
+class Scales(PartsCase):
+    """The scale of maps: even, with a leap at the limit, told from paper and from clay."""
+
+    def lightness(self, values: list[float], **scale: object) -> np.ndarray:
+        """CIE L* (ISO/CIE 11664-4) of the tones, from their linear light by Rec. 709's luminance."""
+        script = "given.values.map((value) => Parts.scale.toneOf(value, given.scale))"
+        tones = np.array(self.call(script, {"values": values, "scale": scale}))
+        luminance = tones @ [0.2126, 0.7152, 0.0722]
+        return np.where(luminance > 0.008856, 116 * np.cbrt(luminance) - 16, 903.3 * luminance)
+
+    def test_worse_is_darker_all_along_and_leaps_at_the_limit(self) -> None:
+        for below in (True, False):
+            values = np.linspace(0, 10, 101)
+            light = self.lightness(values.tolist(), low=0, high=10, limit=4, below=below)
+            if not below:
+                values, light = values[::-1], light[::-1]
+            self.assertGreater(np.diff(light).min(), 0)
+            leap = int(np.argmax(np.diff(light)))
+            self.assertAlmostEqual(float(values[leap]), 4, delta=0.11)
+            self.assertGreater(float(np.diff(light)[leap]), 8)
+            # On either side it goes up evenly.
+            for part in (light[: leap + 1], light[leap + 1 :]):
+                steps = np.diff(part)
+                self.assertLess(steps.max(), 2.2 * steps.min())
+
+    def test_what_is_at_fault_stands_out_from_paper(self) -> None:
+        # Contrast by WCAG 2.2, 1.4.11: 3 to 1 at least for what carries meaning; paper has a luminance of 0.88.
+        light = self.lightness([0.0, 3.9], low=0, high=10, limit=4, below=True)
+        luminance = ((light + 16) / 116) ** 3
+        self.assertGreater(float(((0.88 + 0.05) / (luminance + 0.05)).min()), 3)
+
+    def test_a_form_without_any_spread_has_a_colour(self) -> None:
+        self.assertTrue(np.isfinite(self.lightness([2.0], low=2, high=2, limit=2, below=True)).all())
+

@@ -37,6 +37,13 @@ class Rays:
         ends = np.where(met, np.where(leaves, first, behind[:, 0] + further), np.inf)
         return begins, ends
 
+    def out(self, points: Floats, ways: Floats) -> Floats:
+        """How far (k,) points (k, 3) within the material are from where it ends along unit ``ways``; infinite where no
+        triangle is met, or one from outside: then the point is not within."""
+        which, first = self._first(points, ways)
+        leaves = (self._normals[np.maximum(which, 0)] * ways).sum(axis=1) > 0
+        return np.where(leaves, first, np.inf)
+
     def widest(self, point: Vec, along: Vec) -> float:
         """The diameter of the widest cylinder about an axis that touches none of the triangles."""
         return bore_about(self._points, self._triangles, point, along)

@@ -76,7 +76,7 @@ def thickness(ground: Ground, which: Ints) -> Floats:
     for shift in (0.0, 3e-5, -7e-5) if ground.fine else (0.0, -7e-5):
         asked = np.arange(len(which)) if shift >= 0 else np.flatnonzero(~np.isfinite(ends))
         if len(asked):
-            _, found = rays.through(begin[asked] + shift * reach * aside[asked], -normals[asked])
+            found = rays.out(begin[asked] + shift * reach * aside[asked], -normals[asked])
             ends[asked] = np.minimum(ends[asked], found)
     return np.asarray(np.where(np.isfinite(ends), ends + 1e-6 * reach, reach))
 
