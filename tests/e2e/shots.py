@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import re
 import tempfile
 from pathlib import Path
 
@@ -311,14 +312,17 @@ def incomplete(screen: Screen) -> None:
     at_rest(screen)
 
 
-def open_edges(screen: Screen) -> None:
-    screen.open_design("Bailing scoop")
-    screen.page.get_by_role("navigation").get_by_text("Make", exact=True).click()
-    screen.page.get_by_label("Show both").click()
-    screen.button("Make solid").click()
-    screen.page.get_by_text("The cage is open along").wait_for()
-    screen.page.mouse.move(900, 600)
+def prove(screen: Screen) -> None:
+    """The wall of the ford ring as a map, with the value under the pointer."""
+    screen.open_design("Ford ring")
+    screen.station("Prove")
+    screen.page.get_by_label("Show surface").click()
+    screen.page.get_by_label(re.compile("^Map: Wall of Band")).click()
+    screen.page.get_by_test_id("map-share").wait_for()
     screen.settled()
+    screen.page.mouse.move(*screen.at((2.0, 0.0, 10.8)))
+    screen.settled()
+    screen.page.wait_for_timeout(400)
 
 
 def at_rest(screen: Screen) -> None:
@@ -344,7 +348,7 @@ SHOWN = (
     followers,
     print_bench,
     incomplete,
-    open_edges,
+    prove,
     growing,
     stones,
 )

@@ -43,6 +43,12 @@ class Proofs(VerbCase):
         page.get_by_label(re.compile("^Map: Wall of Box")).click()
         share = page.get_by_test_id("map-share")
         share.get_by_text("Nothing beyond the limit").wait_for()
+        # The middle of the top stands 6 mm above that of the bottom, and beside the form there is nothing to tell.
+        under = page.get_by_test_id("map-under")
+        page.mouse.move(*screen.at((0.4, 0.3, 3)))
+        under.get_by_text(re.compile(r"^(6|5\.99\d*|6\.00\d*) mm here$")).wait_for()
+        page.mouse.move(*screen.at((0, 60, 0)))
+        under.get_by_text("here").wait_for(state="detached")
         screen.station("Shape")
         self.press("s")
         screen.field("Along z").fill("40")

@@ -38,3 +38,10 @@ def ford_ring(hand: Hand) -> None:
         {"kind": "fit-bore", "diameter": BORE, "along": [1, 0, 0]},
     ):
         hand.give("add-follower", piece="p1", follower=follower)
+    for proof in (
+        {"kind": "wall", "least": 1.5},
+        {"kind": "bore", "diameter": BORE, "tolerance": 0.02},
+        {"kind": "weight", "material": "Gold, 750 rose", "most": 6.5},
+        {"kind": "sound"},
+    ):
+        hand.give("add-proof", proof={**proof, "piece": "p1"})

@@ -6,6 +6,7 @@ import Typography from "@mui/material/Typography";
 import { mapOf } from "../live/line";
 import { useUnit } from "../live/stores/design";
 import { useMap } from "../live/stores/map";
+import { useMapUnder } from "../live/stores/mapUnder";
 import { useProofs } from "../live/stores/proofs";
 import type { ShownMap } from "../model/types";
 import { lengthWords, trimmed, type Unit } from "../model/units";
@@ -56,9 +57,20 @@ function Scale({ map, unit }: { map: ShownMap; unit: Unit }) {
           </Typography>
         ))}
       </Box>
+      <UnderPointer words={words} />
       <Typography variant="body2" role="status" data-testid="map-share" sx={{ mt: 0.5, color: share ? "error.main" : "text.secondary" }}>
         {share ? `${trimmed(100 * share, share < 0.01 ? 2 : 1)} % beyond the limit` : "Nothing beyond the limit"}
       </Typography>
     </>
+  );
+}
+
+/** The value where the pointer is; it keeps its room where there is none. */
+function UnderPointer({ words }: { words: (value: number) => string }) {
+  const value = useMapUnder((s) => s.value);
+  return (
+    <Typography variant="body2" data-testid="map-under" sx={{ mt: 0.75, fontWeight: 600, minHeight: 20 }}>
+      {value === null ? "" : `${words(value)} here`}
+    </Typography>
   );
 }

@@ -6,6 +6,7 @@ import { pick } from "../live/picks";
 import { changeReach } from "../live/reaching";
 import { useBodies } from "../live/stores/bodies";
 import { useDesign } from "../live/stores/design";
+import { setMapUnder } from "../live/stores/mapUnder";
 import { setHover, usePicking } from "../live/stores/picking";
 import { useReach } from "../live/stores/reach";
 import { toolInHand, tools, useSession } from "../live/stores/session";
@@ -18,6 +19,7 @@ import { keyOf } from "../model/keys";
 import type { Spot } from "../model/sketch";
 import { doesReach, type Part, type Pointing, type Strokes } from "../model/tool";
 import { HandleDrag } from "./handleDrag";
+import { mapUnder } from "./mapUnder";
 import { pickAt, pickBand, pickLoop } from "./picks";
 import type { Scene } from "./scene";
 import { spotAt } from "./snap";
@@ -65,6 +67,7 @@ export class Gestures {
       if (this.going) return;
       setHover(null);
       setSpot(null);
+      setMapUnder(null);
     });
     on("dblclick", (event) => {
       if (this.pointing || event.button !== 0) return;
@@ -179,6 +182,7 @@ export class Gestures {
       this.showUnder(x, y);
       return;
     }
+    setMapUnder(null);
     if (going.what === "orbit") scene.eye.orbit(dx * 0.008, dy * 0.008);
     else if (going.what === "pan") scene.eye.pan(dx, dy);
     else if (going.what === "point") this.showUnder(x, y);
@@ -203,6 +207,7 @@ export class Gestures {
     const part = this.partAt(x, y);
     const { pointing } = this;
     this.host.style.cursor = part ? "grab" : pointing ? "crosshair" : "default";
+    setMapUnder(part ? null : mapUnder(scene, x, y));
     if (pointing) setSpot(part ? null : this.spot(pointing, x, y));
     setHover(part || pointing ? null : scene.freePicker(through).at(this.paints?.kind ?? pickKind, x, y));
     scene.draw();

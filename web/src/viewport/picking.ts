@@ -192,6 +192,17 @@ export class Picker {
     return met && { piece: view.id, face: hit.id, point: met.point, cage: view.arrays.cage };
   }
 
+  /** Where the pointer meets a piece's surface, by the triangle of it; null where any surface lies in front. */
+  onSurface(view: PieceView, x: number, y: number): { point: Vector3; triangle: number } | null {
+    const ray = this.ray(x, y);
+    const own = this.sight.first(view.surfaceRays, ray);
+    const hidden = this.views.some((one) => {
+      const met = one !== view && one.hasFaces ? this.sight.first(one.surfaceRays, ray) : null;
+      return own && met && met.distance < own.distance;
+    });
+    return !own || hidden ? null : { point: own.point, triangle: own.faceIndex ?? 0 };
+  }
+
   /** Elements of one piece within a closed line drawn on the screen: those whose middles lie inside. */
   inLasso(kind: Kind, view: PieceView, line: [number, number][]): number[] {
     const points = projected(view, this.toScreen, this.screen);
