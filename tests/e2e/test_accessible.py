@@ -47,7 +47,7 @@ class Accessible(BrowserCase):
         self.screen.open_design("Paddle grip")
         self.screen.press("f")
         self.screen.click(self.screen.face_point(0))
-        for station in ("Set out", "Rough", "Shape", "Refine", "Make"):
+        for station in ("Set out", "Rough", "Shape", "Refine", "Prove", "Make"):
             self.screen.station(station)
             drawer = self.page.get_by_label(f"Tools of {station}")
             names = [b.split("\n")[0] for b in drawer.locator("button[aria-pressed]").all_inner_texts()]

@@ -12105,10 +12105,11 @@ export interface components {
         };
         /**
          * Wall
-         * @description At least ``least`` mm of material straight inwards from any point of the surface.
+         * @description At least ``least`` mm of material at any point of the surface, measured ``by`` what goes straight inwards from it, or by
+         *     the diameter of the largest ball within that touches it there.
          *
-         *     Along rays square to the surface at its dense points, so that beside a sharp edge, where the far side is another face, it
-         *     is measured there as well. In a drag about fifteen hundred points are looked at, at rest up to twelve thousand: the words
+         *     Rays go square to the surface at its dense points. In a wedge they tell more than there is, and a ball tells how far the
+         *     sides are apart; towards sharp edges a ball comes to nothing, whatever the wall. In a drag about fifteen hundred points are looked at, at rest up to twelve thousand: the words
          *     say how many.
          */
         "Wall-Input": {
@@ -12128,6 +12129,12 @@ export interface components {
              */
             least?: number;
             /**
+             * By
+             * @default ray
+             * @enum {string}
+             */
+            by?: "ray" | "ball";
+            /**
              * @description discriminator enum property added by openapi-typescript
              * @enum {string}
              */
@@ -12135,10 +12142,11 @@ export interface components {
         };
         /**
          * Wall
-         * @description At least ``least`` mm of material straight inwards from any point of the surface.
+         * @description At least ``least`` mm of material at any point of the surface, measured ``by`` what goes straight inwards from it, or by
+         *     the diameter of the largest ball within that touches it there.
          *
-         *     Along rays square to the surface at its dense points, so that beside a sharp edge, where the far side is another face, it
-         *     is measured there as well. In a drag about fifteen hundred points are looked at, at rest up to twelve thousand: the words
+         *     Rays go square to the surface at its dense points. In a wedge they tell more than there is, and a ball tells how far the
+         *     sides are apart; towards sharp edges a ball comes to nothing, whatever the wall. In a drag about fifteen hundred points are looked at, at rest up to twelve thousand: the words
          *     say how many.
          */
         "Wall-Output": {
@@ -12157,6 +12165,12 @@ export interface components {
              * @default 0.8
              */
             least?: number;
+            /**
+             * By
+             * @default ray
+             * @enum {string}
+             */
+            by?: "ray" | "ball";
             /**
              * @description discriminator enum property added by openapi-typescript
              * @enum {string}
@@ -15610,10 +15624,11 @@ export interface components {
         };
         /**
          * Wall
-         * @description At least ``least`` mm of material straight inwards from any point of the surface.
+         * @description At least ``least`` mm of material at any point of the surface, measured ``by`` what goes straight inwards from it, or by
+         *     the diameter of the largest ball within that touches it there.
          *
-         *     Along rays square to the surface at its dense points, so that beside a sharp edge, where the far side is another face, it
-         *     is measured there as well. In a drag about fifteen hundred points are looked at, at rest up to twelve thousand: the words
+         *     Rays go square to the surface at its dense points. In a wedge they tell more than there is, and a ball tells how far the
+         *     sides are apart; towards sharp edges a ball comes to nothing, whatever the wall. In a drag about fifteen hundred points are looked at, at rest up to twelve thousand: the words
          *     say how many.
          */
         Wall: {
@@ -15632,6 +15647,12 @@ export interface components {
              * @default 0.8
              */
             least?: number;
+            /**
+             * By
+             * @default ray
+             * @enum {string}
+             */
+            by?: "ray" | "ball";
             /**
              * Kind
              * @default wall

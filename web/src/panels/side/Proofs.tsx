@@ -8,7 +8,6 @@ import { give, mapOf } from "../../live/line";
 import { useDesign } from "../../live/stores/design";
 import { useMap } from "../../live/stores/map";
 import { useProofs } from "../../live/stores/proofs";
-import { useSession } from "../../live/stores/session";
 import { editProof } from "../../live/tooling";
 import type { AnyProof, ShownProof } from "../../model/types";
 import { ShowWhere } from "../parts/ShowWhere";
@@ -21,8 +20,7 @@ const mapped: AnyProof["kind"][] = ["wall", "draft", "overhang", "gap", "clearan
 
 export function Proofs() {
   const list = useProofs((s) => s.list);
-  const here = useSession((s) => s.station === "prove");
-  if (!list.length || !here) return null;
+  if (!list.length) return null;
   return (
     <Box component="section" aria-label="Proofs" sx={{ borderBottom: 1, borderColor: "divider", maxHeight: "46%", overflow: "auto", flexShrink: 0, pb: 0.5 }}>
       <Typography component="h2" variant="h3" sx={{ px: 1.5, pt: 1 }}>{heldWords(list)}</Typography>
@@ -47,7 +45,7 @@ function Row({ proof }: { proof: ShownProof }) {
         <Typography aria-label={holds} component="span" sx={{ color: tones[holds], fontWeight: 700, width: 14, flexShrink: 0 }}>{signs[holds]}</Typography>
         <Box sx={{ minWidth: 0 }}>
           <Typography variant="body2" sx={{ fontWeight: 600 }}>{asked}</Typography>
-          <Typography variant="body2" color={holds === "fails" ? "error.main" : "text.secondary"} role="status">{words}{fine ? "" : " (looked at coarsely)"}</Typography>
+          <Typography variant="body2" sx={{ color: holds === "fails" ? "error.main" : "text.secondary" }} role="status">{words}{fine ? "" : " (looked at coarsely)"}</Typography>
         </Box>
       </ListItemButton>
       <Box sx={{ display: "flex", flexDirection: "column", alignItems: "flex-end", flexShrink: 0 }}>

@@ -2,6 +2,7 @@
 import Box from "@mui/material/Box";
 import IconButton from "@mui/material/IconButton";
 import { useState } from "react";
+import { useSession } from "../../live/stores/session";
 import { FoldIcon } from "../../theme/icons";
 import { useTight } from "../../theme/tight";
 import { Followers } from "./Followers";
@@ -16,6 +17,8 @@ export function SidePanel() {
   const isTight = useTight();
   const [asked, setAsked] = useState<boolean | null>(null);
   const folded = asked ?? isTight;
+  // What is asked there needs the room, and goes by the form before its followers.
+  const proves = useSession((s) => s.station === "prove");
   return (
     <Box
       component="aside"
@@ -34,9 +37,8 @@ export function SidePanel() {
       {!folded && (
         <>
           <Pieces />
-          <Proofs />
-          <Growth />
-          <Followers />
+          {proves ? <Proofs /> : <Growth />}
+          {!proves && <Followers />}
           <References />
           <Steps />
         </>
