@@ -11,8 +11,8 @@ import trimesh
 
 from tests.core.stone.test_laying import ROUND, band, done
 from tests.core.stone.test_settings import plate
+from tests.kernel import made_in_kernel
 from zinc_otter.core.proof.casting import PROCESSES, cast_proof, inner_corners
-from zinc_otter.core.solid.kernel.route import made_in_kernel
 from zinc_otter.core.solid.materials import MATERIALS, METALS, WAX
 from zinc_otter.core.solid.mesh.route import made_of_triangles
 from zinc_otter.core.solid.tessellation import Triangles

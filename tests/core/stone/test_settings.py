@@ -8,6 +8,7 @@ from typing import Any
 import numpy as np
 
 from tests.core.stone.test_laying import BAND, done
+from tests.kernel import made_in_kernel
 from zinc_otter.core.errors import BadNumberError
 from zinc_otter.core.proof.rays import Rays
 from zinc_otter.core.solid.followers.settings.base import Set
@@ -15,7 +16,6 @@ from zinc_otter.core.solid.followers.settings.bezel import Bezel
 from zinc_otter.core.solid.followers.settings.prongs import Prongs
 from zinc_otter.core.solid.gate import judged
 from zinc_otter.core.solid.kernel.check import exact_volume
-from zinc_otter.core.solid.kernel.route import made_in_kernel
 from zinc_otter.core.solid.kernel.shape import one_name
 from zinc_otter.core.solid.mesh.route import Made, made_of_triangles
 from zinc_otter.core.solid.stack import Pin, Stack, moved_out
