@@ -37,7 +37,6 @@ def with_trial() -> Server:
     web = Path(holder.name) / "web"
     shutil.copytree(WEB, web, ignore=shutil.ignore_patterns("node_modules", "dist", "build"))
     (web / "node_modules").symlink_to(WEB / "node_modules")
-    (web / "src" / "tools" / "prove").mkdir()
     (web / "src" / "tools" / "prove" / "trial.ts").write_text(TRIAL, "utf-8")
     subprocess.run(["npm", "run", "--silent", "named"], cwd=web, check=True, capture_output=True)
     return lasting_server(web / "build" / "named")
@@ -47,7 +46,7 @@ class OneFile(VerbCase):
     def server_here(self) -> Server:
         return with_trial()
 
-    def test_a_tool_in_a_station_that_had_none(self) -> None:
+    def test_a_tool_in_one_file(self) -> None:
         self.begin_box((40, 30, 20), (2, 2, 1))
         before = self.points()
         self.press("w")
