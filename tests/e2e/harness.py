@@ -181,7 +181,7 @@ class Screen:
 
     def open_design(self, name: str) -> None:
         self.page.goto(self.server.address)
-        self.page.get_by_label(f"Open {name}").click()
+        self.page.get_by_label(f"Open {name}", exact=True).click()
         # Only once the design is there is its first tool taken up; a key before that would be lost to it.
         self.page.locator("[aria-label=Steps] [aria-current=step]").wait_for()
         self.settled()
