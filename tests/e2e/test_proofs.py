@@ -61,7 +61,7 @@ class Proofs(VerbCase):
 
         # Changed at the side, and asked no more.
         screen.station("Prove")
-        page.get_by_label(re.compile("^Change: Wall of Box")).click()
+        page.get_by_role("button", name="Wall of Box at least 3 mm", exact=True).click()
         screen.field("At least").fill("9")
         self.previewed()
         self.apply(4)

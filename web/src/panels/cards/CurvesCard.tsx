@@ -38,7 +38,7 @@ export default function CurvesCard({ tool }: CardProps) {
         <CardHead drawing={tool.icon}>Curves</CardHead>
         <AxisAt
           label="Section"
-          words="section"
+          words="section across"
           read="Section across"
           slider="Curve at"
           value={section}

@@ -11,8 +11,10 @@ import { useProofs } from "../../live/stores/proofs";
 import { editProof } from "../../live/tooling";
 import type { AnyProof, ShownProof } from "../../model/types";
 import { ShowWhere } from "../parts/ShowWhere";
+import { unseen } from "../../theme/tight";
 
 const signs = { holds: "\u2713", fails: "\u2717", unknown: "?" } as const;
+const told = { holds: "Holds", fails: "Fails", unknown: "Cannot be told" } as const;
 const tones = { holds: "primary.main", fails: "error.main", unknown: "#8A5A00" } as const;
 
 /** Those that ask of a number that there is everywhere on a form. */
@@ -41,20 +43,23 @@ function Row({ proof }: { proof: ShownProof }) {
   const anywhere = Object.values(place).some((list) => Array.isArray(list) && list.length > 0);
   return (
     <Box sx={{ display: "flex", alignItems: "flex-start", pr: 0.5 }} data-testid={`proof-${holds}`}>
-      <ListItemButton dense disabled={!own} aria-label={`Change: ${asked}`} onClick={() => own && editProof(own)} sx={{ py: 0.3, px: 1.5, gap: 1, alignItems: "flex-start", minWidth: 0 }}>
-        <Typography aria-label={holds} component="span" sx={{ color: tones[holds], fontWeight: 700, width: 14, flexShrink: 0 }}>{signs[holds]}</Typography>
-        <Box sx={{ minWidth: 0 }}>
+      <Box sx={{ flex: 1, minWidth: 0 }}>
+        <ListItemButton dense disabled={!own} title="Change it" onClick={() => own && editProof(own)} sx={{ py: 0.3, px: 1.5, gap: 1, alignItems: "flex-start" }}>
+          <Typography aria-hidden component="span" sx={{ color: tones[holds], fontWeight: 700, width: 14, flexShrink: 0 }}>{signs[holds]}</Typography>
           <Typography variant="body2" sx={{ fontWeight: 600 }}>{asked}</Typography>
-          <Typography variant="body2" sx={{ color: holds === "fails" ? "error.main" : "text.secondary" }} role="status">{words}{fine ? "" : " (looked at coarsely)"}</Typography>
-        </Box>
-      </ListItemButton>
+        </ListItemButton>
+        <Typography variant="body2" role="status" sx={{ pl: "34px", pb: 0.5, color: holds === "fails" ? "error.main" : "text.secondary" }}>
+          <Box component="span" style={unseen}>{told[holds]}: </Box>
+          {words}{fine ? "" : " (looked at coarsely)"}
+        </Typography>
+      </Box>
       <Box sx={{ display: "flex", flexDirection: "column", alignItems: "flex-end", flexShrink: 0 }}>
         <IconButton size="small" aria-label={`Ask no more: ${asked}`} title="Ask no more" disabled={!own} onClick={() => void give({ kind: "remove-proof", proof: id })} sx={{ p: 0.4, fontSize: 14, lineHeight: 1 }}>
           {"\u00d7"}
         </IconButton>
         {anywhere && <ShowWhere piece={piece} place={place} />}
         {own && mapped.includes(own.kind) && (
-          <Button size="small" color="inherit" aria-pressed={shown} aria-label={`Map: ${asked}`} onClick={() => mapOf(shown ? null : id)} sx={{ minWidth: 0, p: 0, px: 0.5, textDecoration: "underline" }}>
+          <Button size="small" color="inherit" aria-pressed={shown} aria-label={`${shown ? "Hide map" : "Map"}: ${asked}`} onClick={() => mapOf(shown ? null : id)} sx={{ minWidth: 0, p: 0, px: 0.5, textDecoration: "underline" }}>
             {shown ? "Hide map" : "Map"}
           </Button>
         )}
