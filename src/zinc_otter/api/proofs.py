@@ -68,8 +68,9 @@ class Proofs:
         if found is None:
             return None
         values = found.values
-        low, high = (float(x) for x in np.percentile(values, [0.5, 99.5]))
-        # The limit stands on the scale, wherever the form lies.
+        # To the very worst at the end that is at fault; a few far ones at the other would only pale the rest. The limit
+        # stands on the scale, wherever the form lies.
+        low, high = (float(x) for x in np.percentile(values, [0, 99.5] if found.below else [0.5, 100]))
         low, high = min(low, found.limit), max(high, found.limit)
         counts, _ = np.histogram(np.clip(values, low, high), bins=_BINS, range=(low, high if high > low else low + 1.0))
         at_fault = values < found.limit if found.below else values > found.limit

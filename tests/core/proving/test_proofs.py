@@ -75,6 +75,12 @@ class Walls(unittest.TestCase):
         self.assertEqual(found.values.shape, (len(at.points),))
         np.testing.assert_allclose(found.values, 6.0, rtol=0.01)
 
+    def test_no_ray_slips_between_triangles(self) -> None:
+        # A form as even as this sends rays through the very corners of its far side.
+        for fine in (True, False):
+            at = ground(sized_torus((20, 4), (16, 8), "surface"), 3, fine=fine)
+            np.testing.assert_allclose(Wall().map(at).values, 4.0, rtol=0.02)
+
     def test_an_open_form_has_no_wall(self) -> None:
         self.assertEqual(Wall().judge(ground(sample_cages.tray())).holds, "unknown")
 

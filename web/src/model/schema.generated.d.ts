@@ -12105,12 +12105,12 @@ export interface components {
         };
         /**
          * Wall
-         * @description At least ``least`` mm of material at any point of the surface, measured ``by`` what goes straight inwards from it, or by
-         *     the diameter of the largest ball within that touches it there.
+         * @description At least ``least`` mm of material at any point of the surface, measured ``by`` what goes straight inwards from it, or
+         *     by the diameter of the largest ball within that touches it there.
          *
          *     Rays go square to the surface at its dense points. In a wedge they tell more than there is, and a ball tells how far the
-         *     sides are apart; towards sharp edges a ball comes to nothing, whatever the wall. In a drag about fifteen hundred points are looked at, at rest up to twelve thousand: the words
-         *     say how many.
+         *     sides are apart; towards sharp edges a ball comes to nothing, whatever the wall. In a drag about fifteen hundred points
+         *     are looked at, at rest up to twelve thousand, and a quarter of that by balls: the words say how many.
          */
         "Wall-Input": {
             /**
@@ -12142,12 +12142,12 @@ export interface components {
         };
         /**
          * Wall
-         * @description At least ``least`` mm of material at any point of the surface, measured ``by`` what goes straight inwards from it, or by
-         *     the diameter of the largest ball within that touches it there.
+         * @description At least ``least`` mm of material at any point of the surface, measured ``by`` what goes straight inwards from it, or
+         *     by the diameter of the largest ball within that touches it there.
          *
          *     Rays go square to the surface at its dense points. In a wedge they tell more than there is, and a ball tells how far the
-         *     sides are apart; towards sharp edges a ball comes to nothing, whatever the wall. In a drag about fifteen hundred points are looked at, at rest up to twelve thousand: the words
-         *     say how many.
+         *     sides are apart; towards sharp edges a ball comes to nothing, whatever the wall. In a drag about fifteen hundred points
+         *     are looked at, at rest up to twelve thousand, and a quarter of that by balls: the words say how many.
          */
         "Wall-Output": {
             /**
@@ -15624,12 +15624,12 @@ export interface components {
         };
         /**
          * Wall
-         * @description At least ``least`` mm of material at any point of the surface, measured ``by`` what goes straight inwards from it, or by
-         *     the diameter of the largest ball within that touches it there.
+         * @description At least ``least`` mm of material at any point of the surface, measured ``by`` what goes straight inwards from it, or
+         *     by the diameter of the largest ball within that touches it there.
          *
          *     Rays go square to the surface at its dense points. In a wedge they tell more than there is, and a ball tells how far the
-         *     sides are apart; towards sharp edges a ball comes to nothing, whatever the wall. In a drag about fifteen hundred points are looked at, at rest up to twelve thousand: the words
-         *     say how many.
+         *     sides are apart; towards sharp edges a ball comes to nothing, whatever the wall. In a drag about fifteen hundred points
+         *     are looked at, at rest up to twelve thousand, and a quarter of that by balls: the words say how many.
          */
         Wall: {
             /**

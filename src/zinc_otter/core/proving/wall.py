@@ -87,15 +87,14 @@ def thickness(ground: Ground, which: Ints, by: Literal["ray", "ball"] = "ray") -
     normals = facing[which]
     reach = float(np.ptp(ground.points, axis=0).max())
     begin = ground.points[which] - 1e-6 * reach * normals
-    # A ray that runs along an edge between triangles, or through a corner, may slip between them: beside it goes a second
-    # one, a hair aside, and a third where both were lost.
+    # A ray that runs along an edge between triangles, or through a corner, may slip between them: then another goes from the
+    # same place, turned a hair. At rest every place has two: in a drag a map of many points is told with one each.
     aside = np.cross(normals, np.roll(normals, 1, axis=1) + [0.3, 0.1, 0.2])
     ends = np.full(len(which), np.inf)
-    # In a drag a map of many points is told with one ray each.
-    for shift in (0.0, 3e-5, -7e-5) if ground.fine else (0.0, -7e-5):
-        asked = np.arange(len(which)) if shift >= 0 else np.flatnonzero(~np.isfinite(ends))
+    for k, turn in enumerate((0.0, 3e-5, -7e-5, 2e-4, -5e-4)):
+        asked = np.arange(len(which)) if k <= ground.fine else np.flatnonzero(~np.isfinite(ends))
         if len(asked):
-            found = rays.out(begin[asked] + shift * reach * aside[asked], -normals[asked])
+            found = rays.out(begin[asked], unit(turn * aside[asked] - normals[asked]))
             ends[asked] = np.minimum(ends[asked], found)
     walls = np.where(np.isfinite(ends), ends + 1e-6 * reach, reach)
     if by == "ray":
