@@ -98,3 +98,12 @@ class Examples(unittest.TestCase):
 
 
 _INNER = {"held"}
+
+
+class Kernel(unittest.TestCase):
+    def test_tests_take_the_kernel_in_a_child(self) -> None:
+        # Called in process it leaves a pool of threads behind, for which children forked later wait for ever.
+        tests = Path(__file__).parents[1]
+        words = "kernel.route import " + "made_in_kernel"
+        found = [str(path) for path in tests.rglob("*.py") if words in path.read_text("utf-8")]
+        self.assertEqual(found, [])
