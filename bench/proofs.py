@@ -12,8 +12,9 @@ from bench.timing import best
 from zinc_otter.core.cage import Cage
 from zinc_otter.core.primitives.sized import sized_torus
 from zinc_otter.core.proof.distance import MeshDistance
+from zinc_otter.core.proof.walls import point_normals
 from zinc_otter.core.proving import Ground
-from zinc_otter.core.proving.wall import Wall, point_normals
+from zinc_otter.core.proving.wall import Wall
 from zinc_otter.core.surface import build_stencils, evaluate
 
 

@@ -66,6 +66,7 @@ class Proofs(VerbCase):
         self.previewed()
         self.apply(4)
         page.get_by_test_id("proof-fails").get_by_text("lie below 9 mm").wait_for()
+        self.assertEqual(screen.state()["proofs"][0]["by"], "ray")
         self.assertEqual(screen.state()["proofs"][0]["least"], 9)
         page.get_by_label(re.compile("^Ask no more: Box fits in")).click()
         screen.steps(5)
@@ -73,3 +74,17 @@ class Proofs(VerbCase):
         page.keyboard.press("Control+z")
         screen.steps(4)
         self.assertEqual(len(screen.state()["proofs"]), 2)
+
+        # The same wall by the ball inside: its rounded rims are far thinner than what lies straight below them.
+        page.get_by_role("button", name="Wall of Box at least 9 mm", exact=True).click()
+        screen.choose("Measured", "by the ball inside")
+        self.previewed()
+        page.get_by_role("button", name="Wall of Box at least 9 mm, by the ball inside", exact=True).wait_for()
+        self.apply(5)
+        self.assertEqual(screen.state()["proofs"][0]["by"], "ball")
+        page.get_by_label("Map: Wall of Box at least 9 mm, by the ball inside").click()
+        page.get_by_test_id("map-share").get_by_text("beyond the limit").wait_for()
+        page.mouse.move(*screen.at((0.4, 0.3, 3)))
+        under.get_by_text("mm here").wait_for()
+        # In the middle it touches top and bottom, and cannot be more than they are apart.
+        self.assertLessEqual(float(under.inner_text().split()[0]), 6.01)

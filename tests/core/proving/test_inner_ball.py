@@ -10,7 +10,8 @@ from tests.core.proving.test_proofs import ground
 from zinc_otter.core.primitives.sized import sized_box, sized_patched_sphere, sized_torus
 from zinc_otter.core.proof.inner_ball import inner_balls
 from zinc_otter.core.proof.rays import Rays
-from zinc_otter.core.proving.wall import Wall, point_normals, thickness
+from zinc_otter.core.proof.walls import point_normals
+from zinc_otter.core.proving.wall import Wall, thickness
 
 
 def wall_of(*sides: tuple[np.ndarray, np.ndarray]) -> tuple[np.ndarray, np.ndarray]:

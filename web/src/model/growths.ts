@@ -8,6 +8,13 @@ export function regrowth(piece: PieceState, growth: AnyGrowth): Command | null {
   return alike ? null : { kind: "regrow", piece: piece.id, growth };
 }
 
+/** The form that stones lie on; of any other piece itself. */
+export function holderOf(piece: PieceState | null | undefined, pieces: readonly PieceState[] | undefined): PieceState | null {
+  const grown = piece?.grown;
+  const host = grown?.kind === "stones" ? pieces?.find((p) => p.id === grown.host) : null;
+  return host ?? piece ?? null;
+}
+
 /** The ids of the pieces that it grows from. */
 export function sourcesOf(growth: AnyGrowth): string[] {
   switch (growth.kind) {

@@ -1,5 +1,11 @@
 /** Quads and faces of more corners as triangles. */
 
+/** The rows of one of the triangles that quadTriangles makes of all quads. */
+export function cornersOf(quads: Int32Array, triangle: number): [number, number, number] {
+  const at = 4 * (triangle >> 1);
+  return triangle & 1 ? [quads[at], quads[at + 2], quads[at + 3]] : [quads[at], quads[at + 1], quads[at + 2]];
+}
+
 /** Two triangles for each quad that is wanted. */
 export function quadTriangles(quads: Int32Array, wanted: (quad: number) => boolean): Uint32Array<ArrayBuffer> {
   const index = new Uint32Array((quads.length / 4) * 6);

@@ -124,17 +124,17 @@ def _pseudonormals(vertices: Floats, triangles: Ints, corners: Floats, normals: 
     keys = pairs[..., 0].astype(np.int64) * len(vertices) + pairs[..., 1]
     _, which = np.unique(keys.ravel(), return_inverse=True)
     which = which.reshape(-1)
-    result[:, 1:4] = _sums(which, np.repeat(normals, 3, axis=0), int(which.max()) + 1)[which].reshape(-1, 3, 3)
+    result[:, 1:4] = sums_at(which, np.repeat(normals, 3, axis=0), int(which.max()) + 1)[which].reshape(-1, 3, 3)
     at_corner = np.zeros((len(vertices), 3))
     for k in range(3):
         u = unit(corners[:, (k + 1) % 3] - corners[:, k])
         v = unit(corners[:, (k + 2) % 3] - corners[:, k])
         angle = np.arccos(np.clip((u * v).sum(axis=1), -1, 1))
-        at_corner += _sums(triangles[:, k], angle[:, None] * normals, len(vertices))
+        at_corner += sums_at(triangles[:, k], angle[:, None] * normals, len(vertices))
     result[:, 4:] = at_corner[triangles]
     return result
 
 
-def _sums(where: Ints, values: Floats, count: int) -> Floats:
+def sums_at(where: Ints, values: Floats, count: int) -> Floats:
     """(count, 3) the sums of ``values`` (n, 3) by where each belongs."""
     return np.stack([np.bincount(where, values[:, k], count) for k in range(3)], axis=1)

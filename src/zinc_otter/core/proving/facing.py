@@ -12,8 +12,8 @@ from zinc_otter.core.cage.cage import unit
 from zinc_otter.core.cage.plane import Vec
 from zinc_otter.core.cage.topology import Bools, Floats
 from zinc_otter.core.errors import BadNumberError, Place
+from zinc_otter.core.proof.walls import point_normals
 from zinc_otter.core.proving.base import Ground, Proof, Valued, Verdict
-from zinc_otter.core.proving.wall import point_normals
 from zinc_otter.core.remark import at_points
 
 _MARKED = 24
@@ -24,15 +24,17 @@ def facing(ground: Ground, along: Vec) -> tuple[Floats, Floats, Floats]:
     a, b, c = (ground.points[ground.triangles[:, k]] for k in range(3))
     across = np.cross(b - a, c - a)
     area = np.linalg.norm(across, axis=1) / 2
-    way = unit(np.asarray(along, dtype=np.float64)[None])[0]
-    up = np.clip(across @ way / np.maximum(2 * area, 1e-300), -1, 1)
+    up = np.clip(across @ _way(along) / np.maximum(2 * area, 1e-300), -1, 1)
     return np.degrees(np.arcsin(up)), area, (a + b + c) / 3
 
 
 def _up(ground: Ground, along: Vec) -> Floats:
     """(n,) degrees by which the surface looks up from the plane square to a direction, at its points."""
-    way = unit(np.asarray(along, dtype=np.float64)[None])[0]
-    return np.degrees(np.arcsin(np.clip(point_normals(ground.points, ground.triangles) @ way, -1, 1)))
+    return np.degrees(np.arcsin(np.clip(point_normals(ground.points, ground.triangles) @ _way(along), -1, 1)))
+
+
+def _way(along: Vec) -> Floats:
+    return unit(np.asarray(along, dtype=np.float64)[None])[0]
 
 
 def check_direction(what: str, along: Vec) -> None:
@@ -95,17 +97,16 @@ class Overhang(Proof):
         return f"{name_of(self.piece)} hangs over by at most {self.most:g}° along {_said(self.along)}"
 
     def map(self, at: Ground) -> Valued | None:
-        way = unit(np.asarray(self.along, dtype=np.float64)[None])[0]
-        height = at.points @ way
-        on_floor = height < height.min() + 1e-3 * max(float(np.ptp(height)), 1e-9)
-        return Valued(np.where(on_floor, -90.0, -_up(at, self.along)), self.most, "°", below=False)
+        return Valued(np.where(self._lies(at, at.points), -90.0, -_up(at, self.along)), self.most, "°", below=False)
+
+    def _lies(self, ground: Ground, places: Floats) -> Bools:
+        """Which places (k, 3) lie on the floor."""
+        height = ground.points @ _way(self.along)
+        return np.asarray(places @ _way(self.along) <= height.min() + 1e-3 * max(float(np.ptp(height)), 1e-9))
 
     def judge(self, ground: Ground) -> Verdict:
         up, area, middles = facing(ground, self.along)
-        way = unit(np.asarray(self.along, dtype=np.float64)[None])[0]
-        height = ground.points @ way
-        floor = height.min() + 1e-3 * max(float(np.ptp(height)), 1e-9)
-        hangs = (-up > self.most) & (middles @ way > floor)
+        hangs = (-up > self.most) & ~self._lies(ground, middles)
         share = 100 * float(area[hangs].sum() / area.sum())
         if share < 1e-3:
             return Verdict("holds", f"Nothing hangs over by more than {self.most:g}°.", share)
@@ -122,6 +123,6 @@ def _worst(middles: Floats, value: Floats, at_fault: Bools) -> Place:
 def _said(along: Vec) -> str:
     for name, axis in (("x", 0), ("y", 1), ("z", 2)):
         for sign, word in ((1, ""), (-1, "-")):
-            if np.allclose(unit(np.asarray(along)[None])[0], sign * np.eye(3)[axis]):
+            if np.allclose(_way(along), sign * np.eye(3)[axis]):
                 return f"{word}{name}"
     return " ".join(f"{v:.2g}" for v in along)

@@ -9,10 +9,9 @@ from typing import ClassVar, Literal
 import numpy as np
 from scipy.spatial import cKDTree
 
-from zinc_otter.core.cage.cage import unit
 from zinc_otter.core.cage.topology import Floats, Ints
 from zinc_otter.core.proof.inner_ball import inner_balls
-from zinc_otter.core.proof.rays import Rays
+from zinc_otter.core.proof.walls import point_normals, straight_inwards
 from zinc_otter.core.proving.base import OPEN, Ground, Proof, Valued, Verdict, above
 from zinc_otter.core.proving.base import at as place_at
 from zinc_otter.core.remark import at_points
@@ -82,32 +81,8 @@ class Wall(Proof):
 
 def thickness(ground: Ground, which: Ints, by: Literal["ray", "ball"] = "ray") -> Floats:
     """(k,) mm straight inwards from points of a closed surface to its far side, or the diameters of the balls there."""
-    rays = Rays(ground.points, ground.triangles)
-    facing = point_normals(ground.points, ground.triangles)
-    normals = facing[which]
-    reach = float(np.ptp(ground.points, axis=0).max())
-    begin = ground.points[which] - 1e-6 * reach * normals
-    # A ray that runs along an edge between triangles, or through a corner, may slip between them: then another goes from the
-    # same place, turned a hair. At rest every place has two: in a drag a map of many points is told with one each.
-    aside = np.cross(normals, np.roll(normals, 1, axis=1) + [0.3, 0.1, 0.2])
-    ends = np.full(len(which), np.inf)
-    for k, turn in enumerate((0.0, 3e-5, -7e-5, 2e-4, -5e-4)):
-        asked = np.arange(len(which)) if k <= ground.fine else np.flatnonzero(~np.isfinite(ends))
-        if len(asked):
-            found = rays.out(begin[asked], unit(turn * aside[asked] - normals[asked]))
-            ends[asked] = np.minimum(ends[asked], found)
-    walls = np.where(np.isfinite(ends), ends + 1e-6 * reach, reach)
+    normals = point_normals(ground.points, ground.triangles)
+    walls = straight_inwards(ground.points, ground.triangles, normals, which, 2 if ground.fine else 1)
     if by == "ray":
-        return np.asarray(walls)
-    return inner_balls(ground.points, facing, which, walls, _ROUNDS if ground.fine else _FEW)
-
-
-def point_normals(points: Floats, triangles: Ints) -> Floats:
-    """(n, 3) outward normals at points, by the areas about them."""
-    a, b, c = (points[triangles[:, k]] for k in range(3))
-    across = np.cross(b - a, c - a)
-    sums = np.zeros_like(points)
-    for k in range(3):
-        for axis in range(3):
-            sums[:, axis] += np.bincount(triangles[:, k], across[:, axis], len(points))
-    return unit(sums)
+        return walls
+    return inner_balls(ground.points, normals, which, walls, _ROUNDS if ground.fine else _FEW)

@@ -14,6 +14,7 @@ import { useDesign, usePiece, useUnit } from "../../live/stores/design";
 import { usePicking } from "../../live/stores/picking";
 import { useAnyWrong } from "../../live/stores/wrong";
 import type { NumberField as Field } from "../../model/fields";
+import { holderOf } from "../../model/growths";
 import type { CardProps } from "../../model/tool";
 import type { CastAnswer, Process } from "../../model/types";
 import { lengthWords } from "../../model/units";
@@ -35,9 +36,8 @@ function Proof({ tool, processes }: CardProps & { processes: Process[] }) {
   const design = useDesign((s) => s.design?.id);
   const revision = useDesign((s) => s.design?.revision);
   const inHand = usePiece(usePicking((s) => s.piece));
-  // Of stones it is the form that holds them.
-  const host = usePiece(inHand?.grown?.kind === "stones" ? (inHand.grown.host ?? null) : null);
-  const piece = inHand?.grown?.kind === "stones" && host ? host : inHand;
+  const pieces = useDesign((s) => s.design?.pieces);
+  const piece = holderOf(inHand, pieces);
   const unit = useUnit();
   const [id, setId] = useState(processes[0].id);
   const [own, setOwn] = useState<Partial<Record<(typeof names)[number], number>>>({});

@@ -1,5 +1,6 @@
 /** The shape that the tools of proofs share: one card to ask, and the same to ask something else. */
 import type { Fields, ValuesOf } from "../../model/fields";
+import { holderOf } from "../../model/growths";
 import { type Tool, verb, type VerbOf } from "../../model/tool";
 import type { AnyProof, PieceState } from "../../model/types";
 import type { Context } from "../../model/context";
@@ -18,8 +19,7 @@ type Given<F extends Fields, K extends Kind> = Pick<VerbOf<F>, "id" | "name" | "
 /** The piece that is asked: the one in hand; of stones the form that holds them. */
 export const asked = ({ piece, design, proving }: Context): PieceState | null => {
   const own = proving ? (design?.pieces.find((p) => p.id === proving.piece) ?? null) : piece;
-  const host = own?.grown?.kind === "stones" ? own.grown.host : null;
-  return host ? (design?.pieces.find((p) => p.id === host) ?? own) : own;
+  return holderOf(own, design?.pieces);
 };
 
 export function proofTool<const F extends Fields, const K extends Kind>({ kind, make, read, ...given }: Given<F, K>): Tool {

@@ -1,5 +1,6 @@
 /** What the tools of settings share: whose stones they hold, and how close. */
 import type { Context } from "../../model/context";
+import { holderOf } from "../../model/growths";
 import type { Fields, ValuesOf } from "../../model/fields";
 import type { Tool } from "../../model/tool";
 import type { AnyFollower, PieceState } from "../../model/types";
@@ -11,20 +12,14 @@ type Holding<F> = F extends { kind: string } ? ("stones" extends keyof F ? F : n
 type SettingKind = Holding<AnyFollower>["kind"];
 type Of<K extends SettingKind> = Extract<AnyFollower, { kind: K }>;
 
-/** What stones of this piece lie on; null for one that has none. */
-function hostOf(piece: PieceState | undefined | null, design: Context["design"]): PieceState | null {
-  const host = piece?.grown?.kind === "stones" ? piece.grown.host : null;
-  return (host && design?.pieces.find((p) => p.id === host)) || null;
-}
-
 /** The form in hand, or the one that the stones in hand lie on. */
-const formInHand = ({ piece, design }: Context): PieceState | null => hostOf(piece, design) ?? piece;
+const formInHand = ({ piece, design }: Context): PieceState | null => holderOf(piece, design?.pieces);
 
 /** Stones that could be held by the form in hand: those that lie on it first. */
 function stonesAt(context: Context): { id: string; words: string }[] {
   const form = formInHand(context);
   const all = (context.design?.pieces ?? []).filter((p) => p.grown?.kind === "stones");
-  const rank = (p: PieceState) => (p.id === context.piece?.id ? 0 : hostOf(p, context.design)?.id === form?.id ? 1 : 2);
+  const rank = (p: PieceState) => (p.id === context.piece?.id ? 0 : holderOf(p, context.design?.pieces)?.id === form?.id ? 1 : 2);
   return [...all].sort((a, b) => rank(a) - rank(b)).map((p) => ({ id: p.id, words: p.name }));
 }
 

@@ -9,6 +9,7 @@ from typing import TYPE_CHECKING, ClassVar
 
 import numpy as np
 
+from zinc_otter.core.cage.plane import Vec
 from zinc_otter.core.cage.topology import Bools, Floats
 from zinc_otter.core.errors import BadNumberError, CoreError
 from zinc_otter.core.proof.distance import MeshDistance
@@ -69,6 +70,16 @@ class Seat:
     def low(self) -> float:
         """z of the stone's lowest point."""
         return self.gem.height[0]
+
+    def place(self, point: Floats) -> Vec:
+        """Where a point of the stone's own frame lies."""
+        x, y, z = (float(v) for v in moved(self.motion, point[None])[0])
+        return x, y, z
+
+    def way(self, along: Floats) -> Vec:
+        """Which way a direction of the stone's own frame goes."""
+        x, y, z = (float(v) for v in self.motion[:3, :3] @ along)
+        return x, y, z
 
     def stack(self, rings: Sequence[Ring], hollow: bool = False) -> Stack:
         """The stone's outline through rings."""

@@ -9,7 +9,7 @@ from typing import ClassVar, Literal
 import numpy as np
 
 from zinc_otter.core.solid.followers.settings.base import ALL_ROUND, Parts, Seat, Setting, standing, watched, within
-from zinc_otter.core.solid.followers.settings.prongs import _way, _world, shared_pins
+from zinc_otter.core.solid.followers.settings.prongs import shared_pins
 from zinc_otter.core.solid.stack import Pin
 
 
@@ -58,7 +58,7 @@ class Beads(Setting):
         for point in at:
             tip = np.append(point, top - r)
             deep = standing(seat, tip, -up, r, 0.5 * self.grain)
-            added.append(Pin(_world(seat, tip - deep * up), _way(seat, up), r, deep))
+            added.append(Pin(seat.place(tip - deep * up), seat.way(up), r, deep))
         begins, _ = seat.surface(seat.on_outline(ALL_ROUND)[0])
         open_to = max(float(np.nanmax(begins)) if np.isfinite(begins).any() else top, top) + 1.0
         # Over the girdle the seat is open as wide as the table, so that the grains are left.

@@ -9,7 +9,6 @@ from typing import ClassVar, Literal
 import numpy as np
 
 from zinc_otter.core.cage.topology import Floats
-from zinc_otter.core.repeated import moved
 from zinc_otter.core.solid.exact import Cone
 from zinc_otter.core.solid.followers.settings.base import Part, Parts, Seat, Setting, standing, watched, within
 from zinc_otter.core.solid.stack import Pin
@@ -86,11 +85,11 @@ class Prongs(Setting):
         over = {"round": self.over - r * (1 - 1e-9), "flat": self.over, "claw": 0.4 * self.over}[self.tip]
         top = np.append(at, 0.0) + (seat.half + over) / up[2] * up
         deep = standing(seat, top, -up, r, 0.5 * self.wire)
-        parts: list[Part] = [Pin(_world(seat, top - deep * up), _way(seat, up), r, deep, self.tip != "flat")]
+        parts: list[Part] = [Pin(seat.place(top - deep * up), seat.way(up), r, deep, self.tip != "flat")]
         if self.tip == "claw":
             inwards = np.append(-n * np.cos(np.radians(25)), np.sin(np.radians(25)))
             length = self.wire * 1.1 + 0.6 * self.over
-            parts.append(Cone(_world(seat, top), _way(seat, inwards), r * 0.95, r * 0.35, length))
+            parts.append(Cone(seat.place(top), seat.way(inwards), r * 0.95, r * 0.35, length))
         return parts
 
     def _rail(self, seat: Seat, k: int, offset: float) -> Part:
@@ -139,13 +138,3 @@ def shared_pins(made: Sequence[Parts], wire: float) -> list[Parts]:
                 added.append(part)
         result.append(Parts(tuple(added), one.taken, one.held_at))
     return result
-
-
-def _world(seat: Seat, point: Floats) -> tuple[float, float, float]:
-    x, y, z = (float(v) for v in moved(seat.motion, point[None])[0])
-    return x, y, z
-
-
-def _way(seat: Seat, way: Floats) -> tuple[float, float, float]:
-    x, y, z = (float(v) for v in seat.motion[:3, :3] @ way)
-    return x, y, z
