@@ -12,7 +12,7 @@ import type { ShownMap } from "../model/types";
 import { lengthWords, trimmed, type Unit } from "../model/units";
 import { cssTone } from "../theme/scale";
 
-const height = 190;
+const height = 170;
 
 export function MapLegend() {
   const wanted = useMap((s) => s.wanted);

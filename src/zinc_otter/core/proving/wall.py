@@ -20,6 +20,7 @@ from zinc_otter.core.words import millimetres
 _COARSE, _FINE = 1_500, 12_000
 _FEWER = 4
 """Balls take so much longer than rays where many places touch one at once."""
+_BETWEEN = 4
 _MARKED = 24
 _ROUNDS, _FEW = 12, 2
 """In how many a ball is brought to its size; in a drag it may stay a little too large."""
@@ -68,10 +69,12 @@ class Wall(Proof):
             return None
         if self.by == "ray":
             return Valued(thickness(at, np.arange(len(at.points))), self.least, "mm")
-        # Told at fewer places, each with what lies nearest to it.
+        # Told at fewer places, and between them by the nearest, the nearer the more.
         which = self._looked_at(at)
-        _, nearest = cKDTree(at.points[which]).query(at.points)
-        return Valued(thickness(at, which, "ball")[nearest], self.least, "mm")
+        away, nearest = cKDTree(at.points[which]).query(at.points, k=min(_BETWEEN, len(which)))
+        share = 1 / np.maximum(away, 1e-9) ** 2
+        told = (share * thickness(at, which, "ball")[nearest]).sum(axis=1) / share.sum(axis=1)
+        return Valued(told, self.least, "mm")
 
     def _looked_at(self, ground: Ground) -> Ints:
         most = (_FINE if ground.fine else _COARSE) // (_FEWER if self.by == "ball" else 1)

@@ -33,6 +33,7 @@ export function Proofs() {
 
 export function heldWords(list: ShownProof[]): string {
   const held = list.filter((proof) => proof.holds === "holds").length;
+  if (list.length === 1 && !held) return list[0].holds === "fails" ? "The proof does not hold" : "The proof cannot be told";
   return held === list.length ? (held === 1 ? "The proof holds" : `All ${held} proofs hold`) : `${held} of ${list.length} proofs ${held === 1 ? "holds" : "hold"}`;
 }
 
