@@ -194,3 +194,23 @@ class LateAnswers(VerbCase):
     def read(message: bytes | str) -> Any:
         assert isinstance(message, bytes)
         return msgpack.unpackb(message)
+
+    def test_enter_takes_a_number_that_is_read_late_on_a_slow_machine(self) -> None:
+        """What was wrong before is set right with the answer, not some time after it."""
+        self.expected_errors = ("422",)
+        self.press("m")
+        self.press("v")
+        self.screen.click((20, 10, 10))
+        field = self.screen.field("Along z")
+        slow = self.context.new_cdp_session(self.page)
+        for step in range(2, 6):
+            field.fill("3 bananas")
+            self.page.get_by_text("no unit 'bananas'").wait_for()
+            waiting = self.hold("**/api/number?*")
+            slow.send("Emulation.setCPUThrottlingRate", {"rate": 3})
+            field.fill("1 + 1")
+            self.page.keyboard.press("Enter")
+            self.answer(waiting)
+            self.page.unroute("**/api/number?*")
+            self.screen.steps(step)
+            slow.send("Emulation.setCPUThrottlingRate", {"rate": 1})

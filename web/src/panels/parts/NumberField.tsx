@@ -4,6 +4,7 @@ import Slider from "@mui/material/Slider";
 import Stack from "@mui/material/Stack";
 import TextField from "@mui/material/TextField";
 import { type RefObject, useEffect, useId, useRef, useState } from "react";
+import { flushSync } from "react-dom";
 import { askedFor, readNumber } from "../../live/numbers";
 import { useUnit } from "../../live/stores/design";
 import { markWrong } from "../../live/stores/wrong";
@@ -63,7 +64,8 @@ export function NumberField({ field, value, disabled, onChange }: Props) {
     const found = readNumber(written, askedFor(field.unit), unit);
     if (!(found instanceof Promise)) return settle(found);
     setTyped({ text: written, over: value, value, unit, wrong: typed?.wrong ?? null });
-    void found.then(settle);
+    // At once, effects and all: Enter waits for numbers that are being read, and must not meet what was wrong before.
+    void found.then((read) => flushSync(() => settle(read)));
   };
   const nudge = (by: number) => {
     const step = length ? fromUnit(field.step, unit === "in" ? "mm" : unit) : field.step;
