@@ -21,7 +21,7 @@ from zinc_otter.studio.commands import AnyCommand, Picked
 from zinc_otter.studio.commands.base import PieceId
 from zinc_otter.studio.commands.placement import ReachBy
 
-VERSION = 5
+VERSION = 6
 """Raised whenever a page that was loaded before could not talk to the service any more."""
 
 
@@ -274,17 +274,27 @@ class ShownStones(TypedDict):
     says: list[str]
 
 
+class ShownDimension(TypedDict):
+    """How a dimension is drawn: a ``line`` of points, ``helper`` lines by pairs of points, and the place of its figure."""
+
+    line: Float32s
+    helper: Float32s
+    label: Xyz
+    unit: Literal["mm", "°"]
+
+
 class ShownProof(TypedDict):
     """What is asked of a piece, and how it stands; not ``fine`` where it was looked at coarsely, as in a drag."""
 
     id: str
     piece: str
     asked: str
-    holds: Literal["holds", "fails", "unknown"]
+    holds: Literal["holds", "fails", "unknown", "told"]
     words: str
     figure: float | None
     place: PlaceSchema
     fine: bool
+    drawn: ShownDimension | None
 
 
 class ShownMap(TypedDict):

@@ -15,6 +15,7 @@ from zinc_otter.api.problems import PlaceSchema
 from zinc_otter.core.cage.cage import Cage
 from zinc_otter.core.cage.topology import Floats, Ints
 from zinc_otter.core.errors import CoreError
+from zinc_otter.core.form import Form, controls
 from zinc_otter.core.proof.distance import MeshDistance
 from zinc_otter.core.proving import Ground, Proof, Verdict
 from zinc_otter.studio.design import Design
@@ -41,7 +42,10 @@ class Proofs:
         names = {p.id: p.name for p in design.pieces} | {r.id: r.name for r in design.references}
         found: list[ShownProof] = []
         for proof in design.proofs:
-            verdict = self._verdict(design, proof, settled)
+            # What does not go by the dense surface is as true in a drag.
+            fine = settled or not proof.by_surface
+            verdict = self._verdict(design, proof, fine)
+            drawn = verdict.measured
             found.append({
                 "id": proof.id,
                 "piece": proof.piece,
@@ -50,7 +54,13 @@ class Proofs:
                 "words": verdict.words,
                 "figure": verdict.figure,
                 "place": PlaceSchema(**asdict(verdict.place)),
-                "fine": settled,
+                "fine": fine,
+                "drawn": None if drawn is None else {
+                    "line": drawn.line.astype(np.float32),
+                    "helper": drawn.helper.astype(np.float32).reshape(-1, 3),
+                    "label": drawn.label.tolist(),
+                    "unit": drawn.unit,
+                },
             })  # fmt: skip
         return found
 
@@ -88,7 +98,7 @@ class Proofs:
         }
 
     def _verdict(self, design: Design, proof: Proof, settled: bool) -> Verdict:
-        forms = {p.id: p.cage for p in design.pieces if p.curve is None}
+        forms = {p.id: p.form for p in design.pieces if p.curve is None or not proof.by_surface}
         own = forms.get(proof.piece)
         if own is None:
             return Verdict("unknown", "Its piece is gone, or a curve by now.")
@@ -100,9 +110,14 @@ class Proofs:
             lambda: self._judge(design, proof, own, settled),
         )
 
-    def _judge(self, design: Design, proof: Proof, cage: Cage, settled: bool) -> Verdict:
-        mesh = self._gaps.mesh(cage, settled)
-        ground = self._ground(design, cage, mesh.vertices, mesh.triangles.astype(np.int64), settled)
+    def _judge(self, design: Design, proof: Proof, own: Form, settled: bool) -> Verdict:
+        cage = controls(own)
+        if proof.by_surface:
+            mesh = self._gaps.mesh(cage, settled)
+            points, triangles = mesh.vertices, mesh.triangles.astype(np.int64)
+        else:
+            points, triangles = np.zeros((0, 3)), np.zeros((0, 3), dtype=np.int64)
+        ground = self._ground(design, cage, points, triangles, settled)
         try:
             return proof.judge(ground)
         except CoreError as error:
@@ -123,4 +138,7 @@ class Proofs:
             except CoreError:
                 return None
 
-        return Ground(cage, points, triangles, lambda: self._gaps.mesh(cage, settled), other, component, settled)
+        every = {p.id: p.form for p in design.pieces}
+        return Ground(
+            cage, points, triangles, lambda: self._gaps.mesh(cage, settled), other, component, settled, every.get
+        )

@@ -26,9 +26,9 @@ from zinc_otter.studio.growths import growth_document, read_growth
 from zinc_otter.studio.proofs import proof_document, read_proof
 from zinc_otter.studio.references import Component, Picture, Reference
 
-FORMAT = 6
+FORMAT = 7
 """1 had neither references nor locks, colours and groups of pieces, 2 no symmetry, 3 no followers, 4 neither curves nor what
-grows, only mirrored copies, 5 neither stones nor proofs; they are still read."""
+grows, only mirrored copies, 5 neither stones nor proofs, 6 no dimensions; they are still read."""
 
 
 def to_document(design: Design) -> tuple[dict[str, Any], dict[str, bytes]]:

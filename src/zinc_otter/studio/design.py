@@ -2,10 +2,11 @@
 
 from __future__ import annotations
 
-from collections.abc import Callable, Sequence
+from collections.abc import Callable, Mapping, Sequence
 from dataclasses import dataclass, replace
 
 from zinc_otter.core.cage import Cage, Edit, Selection
+from zinc_otter.core.cage.edit import ElementMap
 from zinc_otter.core.cage.face_bound import check_face_total
 from zinc_otter.core.cage.symmetry import Symmetry, symmetric_edit
 from zinc_otter.core.curve.curve import Curve
@@ -177,15 +178,31 @@ class Design:
         named = replace(reference, id=f"r{self.next_number}", name=self.free_name(reference.name))
         return replace(self, references=(*self.references, named), next_number=self.next_number + 1), named
 
-    def with_piece(self, changed: Piece) -> Design:
+    def with_piece(self, changed: Piece, went: ElementMap | None = None) -> Design:
         """The design with the piece of the same id replaced, and all that grows from it grown anew.
 
-        Raises what a growth raises: then what it grew from cannot become so.
+        Proofs that name elements of it find them again, by where these ``went`` if that is known. Raises what a growth
+        raises: then what it grew from cannot become so.
         """
         before = self.piece(changed.id)
         self._check_faces(changed.form, own_faces(before.form))
         design = replace(self, pieces=tuple(changed if piece is before else piece for piece in self.pieces))
-        return design if changed.form is before.form else design.followed({changed.id}, self)
+        if changed.form is before.form:
+            return design
+        return design.followed({changed.id}, self)._with_proofs_carried(self, {} if went is None else {changed.id: went})
+
+    def _with_proofs_carried(self, before: Design, went: Mapping[str, ElementMap]) -> Design:
+        """Once elements of some forms are others than ``before``."""
+        proofs = self.proofs
+        was = {piece.id: piece.form for piece in before.pieces} if proofs else {}
+        for piece in self.pieces if proofs else ():
+            form = was.get(piece.id)
+            if form is None or form is piece.form:
+                continue
+            own = went.get(piece.id)
+            if controls(form).topology.digest != piece.cage.topology.digest or (own is not None and not own.stays):
+                proofs = tuple(proof.carried(piece.id, form, piece.form, own) for proof in proofs)
+        return self if proofs is self.proofs else replace(self, proofs=proofs)
 
     def followed(self, changed: set[str], before: Design | None = None) -> Design:
         """The design once all that grows from the pieces that have ``changed`` has followed them, in its order.
@@ -246,7 +263,7 @@ class Design:
             if matrix is not None:
                 followers = tuple(taken_along(follower, matrix) for follower in followers)
         form = with_controls(piece.form, done.cage)
-        return self.with_piece(replace(piece, form=form, symmetry=symmetry, followers=followers))
+        return self.with_piece(replace(piece, form=form, symmetry=symmetry, followers=followers), done.old_to_new)
 
     def _with_pulled(self, piece: Piece, done: Edit) -> Design:
         """What was done on a grown form is kept as differences: only control points that moved can be."""

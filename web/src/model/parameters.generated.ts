@@ -1,5 +1,5 @@
 /** Made by `make types` from the service's description; not to be changed by hand. */
-export const liveVersion = 5;
+export const liveVersion = 6;
 
 export const parameters = {
   "add-box": {
@@ -235,6 +235,9 @@ export const parameters = {
   "line-up": {
     share: {"label":"Share of the way","unit":"%","step":10,"initial":100,"min":0,"max":100},
     even: {"label":"Distances","initial":"no","words":[["no","as they are"],["yes","even"]]},
+  },
+  "make-true": {
+    value: {"label":"To","unit":"mm","step":1,"min":0,"max":1000000},
   },
   "mirror": {
     way: {"label":"Begin from","initial":"cut","words":[["cut","a whole, cut at the plane"],["follow","a whole, the other side follows"],["open","an open half"],["second","a second piece that follows"]]},

@@ -1883,7 +1883,7 @@ export interface components {
              */
             kind: "add-proof";
             /** Proof */
-            proof: components["schemas"]["BoreHeld-Input"] | components["schemas"]["ClearanceKept-Input"] | components["schemas"]["Draft-Input"] | components["schemas"]["FitsIn-Input"] | components["schemas"]["GapKept-Input"] | components["schemas"]["Overhang-Input"] | components["schemas"]["SizeHeld-Input"] | components["schemas"]["Sound-Input"] | components["schemas"]["Symmetric-Input"] | components["schemas"]["Wall-Input"] | components["schemas"]["WeighsAtMost-Input"];
+            proof: components["schemas"]["Angle-Input"] | components["schemas"]["BoreHeld-Input"] | components["schemas"]["ClearanceKept-Input"] | components["schemas"]["Distance-Input"] | components["schemas"]["Draft-Input"] | components["schemas"]["FitsIn-Input"] | components["schemas"]["GapKept-Input"] | components["schemas"]["LengthAlong-Input"] | components["schemas"]["Overhang-Input"] | components["schemas"]["Round-Input"] | components["schemas"]["SizeHeld-Input"] | components["schemas"]["Sound-Input"] | components["schemas"]["Symmetric-Input"] | components["schemas"]["Wall-Input"] | components["schemas"]["WeighsAtMost-Input"];
         };
         /**
          * AddRing
@@ -2210,6 +2210,66 @@ export interface components {
              * @enum {string}
              */
             kind: "agree-normals";
+        };
+        /**
+         * Angle
+         * @description The angle between edges, faces and axes, in degrees.
+         */
+        "Angle-Input": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Piece
+             * @default
+             */
+            piece?: string;
+            /** Wanted */
+            wanted?: number | null;
+            /**
+             * Tolerance
+             * @default 0.1
+             */
+            tolerance?: number;
+            first?: components["schemas"]["Spot-Input"];
+            second?: components["schemas"]["Spot-Input"];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "angle";
+        };
+        /**
+         * Angle
+         * @description The angle between edges, faces and axes, in degrees.
+         */
+        "Angle-Output": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Piece
+             * @default
+             */
+            piece?: string;
+            /** Wanted */
+            wanted?: number | null;
+            /**
+             * Tolerance
+             * @default 0.1
+             */
+            tolerance?: number;
+            first?: components["schemas"]["Spot-Output"];
+            second?: components["schemas"]["Spot-Output"];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "angle";
         };
         /**
          * AskedCurves
@@ -3316,7 +3376,7 @@ export interface components {
              */
             kind: "change-proof";
             /** Proof */
-            proof: components["schemas"]["BoreHeld-Input"] | components["schemas"]["ClearanceKept-Input"] | components["schemas"]["Draft-Input"] | components["schemas"]["FitsIn-Input"] | components["schemas"]["GapKept-Input"] | components["schemas"]["Overhang-Input"] | components["schemas"]["SizeHeld-Input"] | components["schemas"]["Sound-Input"] | components["schemas"]["Symmetric-Input"] | components["schemas"]["Wall-Input"] | components["schemas"]["WeighsAtMost-Input"];
+            proof: components["schemas"]["Angle-Input"] | components["schemas"]["BoreHeld-Input"] | components["schemas"]["ClearanceKept-Input"] | components["schemas"]["Distance-Input"] | components["schemas"]["Draft-Input"] | components["schemas"]["FitsIn-Input"] | components["schemas"]["GapKept-Input"] | components["schemas"]["LengthAlong-Input"] | components["schemas"]["Overhang-Input"] | components["schemas"]["Round-Input"] | components["schemas"]["SizeHeld-Input"] | components["schemas"]["Sound-Input"] | components["schemas"]["Symmetric-Input"] | components["schemas"]["Wall-Input"] | components["schemas"]["WeighsAtMost-Input"];
         };
         /**
          * ChangeReference
@@ -3831,7 +3891,7 @@ export interface components {
             /** Revision */
             revision: number;
             /** Command */
-            command: components["schemas"]["AddBox"] | components["schemas"]["AddCage"] | components["schemas"]["AddCapsule"] | components["schemas"]["AddComponent"] | components["schemas"]["AddCone"] | components["schemas"]["AddCurve"] | components["schemas"]["AddCurves"] | components["schemas"]["AddCylinder"] | components["schemas"]["AddFollower"] | components["schemas"]["AddLoop"] | components["schemas"]["AddPicture"] | components["schemas"]["AddPlane"] | components["schemas"]["AddPoledSphere"] | components["schemas"]["AddProof"] | components["schemas"]["AddRing"] | components["schemas"]["AddSphere"] | components["schemas"]["AddTorus"] | components["schemas"]["AddTube"] | components["schemas"]["AgreeNormals"] | components["schemas"]["Attract"] | components["schemas"]["Bend"] | components["schemas"]["Bridge"] | components["schemas"]["Chamfer"] | components["schemas"]["ChangeFollower"] | components["schemas"]["ChangeProof"] | components["schemas"]["ChangeReference"] | components["schemas"]["ChangeStone"] | components["schemas"]["Circle"] | components["schemas"]["CloseCurve"] | components["schemas"]["Collapse"] | components["schemas"]["ColourPiece"] | components["schemas"]["CreaseLike"] | components["schemas"]["Delete"] | components["schemas"]["DeletePiece"] | components["schemas"]["DeleteReference"] | components["schemas"]["Detach"] | components["schemas"]["DrawCurve"] | components["schemas"]["DrawWire"] | components["schemas"]["DuplicatePiece"] | components["schemas"]["Extrude"] | components["schemas"]["ExtrudeAlong"] | components["schemas"]["Fill"] | components["schemas"]["FillDrawn"] | components["schemas"]["FillOutline"] | components["schemas"]["FitTheBore"] | components["schemas"]["Flatten"] | components["schemas"]["Flip"] | components["schemas"]["ForgetFaces"] | components["schemas"]["GroupPieces"] | components["schemas"]["Grow"] | components["schemas"]["Heal"] | components["schemas"]["Inset"] | components["schemas"]["JoinCurves"] | components["schemas"]["JoinPieces"] | components["schemas"]["KeepVariant"] | components["schemas"]["Knife"] | components["schemas"]["LayFace"] | components["schemas"]["LayStones"] | components["schemas"]["LetBack"] | components["schemas"]["LineUp"] | components["schemas"]["LockPiece"] | components["schemas"]["MakeIndependent"] | components["schemas"]["MakeVariant"] | components["schemas"]["MeasurePicture"] | components["schemas"]["Mirror"] | components["schemas"]["Move"] | components["schemas"]["MoveAlongNormal"] | components["schemas"]["MoveEach"] | components["schemas"]["NameFaces"] | components["schemas"]["OffsetCurve"] | components["schemas"]["OrderFollowers"] | components["schemas"]["OrderPiece"] | components["schemas"]["PartCurve"] | components["schemas"]["PlaceComponent"] | components["schemas"]["PlacePicture"] | components["schemas"]["Regrow"] | components["schemas"]["Relax"] | components["schemas"]["Remove"] | components["schemas"]["RemoveFollower"] | components["schemas"]["RemoveProof"] | components["schemas"]["RenamePiece"] | components["schemas"]["RepeatAround"] | components["schemas"]["Resample"] | components["schemas"]["ResampleCurve"] | components["schemas"]["ScaleCreases"] | components["schemas"]["SetCorner"] | components["schemas"]["SetCrease"] | components["schemas"]["ShowPiece"] | components["schemas"]["SizeBy"] | components["schemas"]["Slide"] | components["schemas"]["SpaceEvenly"] | components["schemas"]["Spin"] | components["schemas"]["SplitParts"] | components["schemas"]["Straighten"] | components["schemas"]["TakeCurve"] | components["schemas"]["TakeImageOut"] | components["schemas"]["Taper"] | components["schemas"]["Thicken"] | components["schemas"]["Turn"] | components["schemas"]["TurnCurve"] | components["schemas"]["Twist"] | components["schemas"]["Weld"] | components["schemas"]["Zip"];
+            command: components["schemas"]["AddBox"] | components["schemas"]["AddCage"] | components["schemas"]["AddCapsule"] | components["schemas"]["AddComponent"] | components["schemas"]["AddCone"] | components["schemas"]["AddCurve"] | components["schemas"]["AddCurves"] | components["schemas"]["AddCylinder"] | components["schemas"]["AddFollower"] | components["schemas"]["AddLoop"] | components["schemas"]["AddPicture"] | components["schemas"]["AddPlane"] | components["schemas"]["AddPoledSphere"] | components["schemas"]["AddProof"] | components["schemas"]["AddRing"] | components["schemas"]["AddSphere"] | components["schemas"]["AddTorus"] | components["schemas"]["AddTube"] | components["schemas"]["AgreeNormals"] | components["schemas"]["Attract"] | components["schemas"]["Bend"] | components["schemas"]["Bridge"] | components["schemas"]["Chamfer"] | components["schemas"]["ChangeFollower"] | components["schemas"]["ChangeProof"] | components["schemas"]["ChangeReference"] | components["schemas"]["ChangeStone"] | components["schemas"]["Circle"] | components["schemas"]["CloseCurve"] | components["schemas"]["Collapse"] | components["schemas"]["ColourPiece"] | components["schemas"]["CreaseLike"] | components["schemas"]["Delete"] | components["schemas"]["DeletePiece"] | components["schemas"]["DeleteReference"] | components["schemas"]["Detach"] | components["schemas"]["DrawCurve"] | components["schemas"]["DrawWire"] | components["schemas"]["DuplicatePiece"] | components["schemas"]["Extrude"] | components["schemas"]["ExtrudeAlong"] | components["schemas"]["Fill"] | components["schemas"]["FillDrawn"] | components["schemas"]["FillOutline"] | components["schemas"]["FitTheBore"] | components["schemas"]["Flatten"] | components["schemas"]["Flip"] | components["schemas"]["ForgetFaces"] | components["schemas"]["GroupPieces"] | components["schemas"]["Grow"] | components["schemas"]["Heal"] | components["schemas"]["Inset"] | components["schemas"]["JoinCurves"] | components["schemas"]["JoinPieces"] | components["schemas"]["KeepVariant"] | components["schemas"]["Knife"] | components["schemas"]["LayFace"] | components["schemas"]["LayStones"] | components["schemas"]["LetBack"] | components["schemas"]["LineUp"] | components["schemas"]["LockPiece"] | components["schemas"]["MakeIndependent"] | components["schemas"]["MakeTrue"] | components["schemas"]["MakeVariant"] | components["schemas"]["MeasurePicture"] | components["schemas"]["Mirror"] | components["schemas"]["Move"] | components["schemas"]["MoveAlongNormal"] | components["schemas"]["MoveEach"] | components["schemas"]["NameFaces"] | components["schemas"]["OffsetCurve"] | components["schemas"]["OrderFollowers"] | components["schemas"]["OrderPiece"] | components["schemas"]["PartCurve"] | components["schemas"]["PlaceComponent"] | components["schemas"]["PlacePicture"] | components["schemas"]["Regrow"] | components["schemas"]["Relax"] | components["schemas"]["Remove"] | components["schemas"]["RemoveFollower"] | components["schemas"]["RemoveProof"] | components["schemas"]["RenamePiece"] | components["schemas"]["RepeatAround"] | components["schemas"]["Resample"] | components["schemas"]["ResampleCurve"] | components["schemas"]["ScaleCreases"] | components["schemas"]["SetCorner"] | components["schemas"]["SetCrease"] | components["schemas"]["ShowPiece"] | components["schemas"]["SizeBy"] | components["schemas"]["Slide"] | components["schemas"]["SpaceEvenly"] | components["schemas"]["Spin"] | components["schemas"]["SplitParts"] | components["schemas"]["Straighten"] | components["schemas"]["TakeCurve"] | components["schemas"]["TakeImageOut"] | components["schemas"]["Taper"] | components["schemas"]["Thicken"] | components["schemas"]["Turn"] | components["schemas"]["TurnCurve"] | components["schemas"]["Twist"] | components["schemas"]["Weld"] | components["schemas"]["Zip"];
         };
         /**
          * ComponentState
@@ -4575,7 +4635,7 @@ export interface components {
             /** References */
             references: (components["schemas"]["PictureState"] | components["schemas"]["ComponentState"])[];
             /** Proofs */
-            proofs: (components["schemas"]["BoreHeld-Output"] | components["schemas"]["ClearanceKept-Output"] | components["schemas"]["Draft-Output"] | components["schemas"]["FitsIn-Output"] | components["schemas"]["GapKept-Output"] | components["schemas"]["Overhang-Output"] | components["schemas"]["SizeHeld-Output"] | components["schemas"]["Sound-Output"] | components["schemas"]["Symmetric-Output"] | components["schemas"]["Wall-Output"] | components["schemas"]["WeighsAtMost-Output"])[];
+            proofs: (components["schemas"]["Angle-Output"] | components["schemas"]["BoreHeld-Output"] | components["schemas"]["ClearanceKept-Output"] | components["schemas"]["Distance-Output"] | components["schemas"]["Draft-Output"] | components["schemas"]["FitsIn-Output"] | components["schemas"]["GapKept-Output"] | components["schemas"]["LengthAlong-Output"] | components["schemas"]["Overhang-Output"] | components["schemas"]["Round-Output"] | components["schemas"]["SizeHeld-Output"] | components["schemas"]["Sound-Output"] | components["schemas"]["Symmetric-Output"] | components["schemas"]["Wall-Output"] | components["schemas"]["WeighsAtMost-Output"])[];
             /** Steps */
             steps: components["schemas"]["StepState"][];
             /** Earlier */
@@ -4609,6 +4669,78 @@ export interface components {
              * @default false
              */
             as_piece?: boolean;
+        };
+        /**
+         * Distance
+         * @description How far the second place is from the first: straight, square to the first's line or plane, or along an axis.
+         */
+        "Distance-Input": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Piece
+             * @default
+             */
+            piece?: string;
+            /** Wanted */
+            wanted?: number | null;
+            /**
+             * Tolerance
+             * @default 0.1
+             */
+            tolerance?: number;
+            first?: components["schemas"]["Spot-Input"];
+            second?: components["schemas"]["Spot-Input"];
+            /**
+             * Way
+             * @default square
+             * @enum {string}
+             */
+            way?: "straight" | "square" | "x" | "y" | "z";
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "distance";
+        };
+        /**
+         * Distance
+         * @description How far the second place is from the first: straight, square to the first's line or plane, or along an axis.
+         */
+        "Distance-Output": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Piece
+             * @default
+             */
+            piece?: string;
+            /** Wanted */
+            wanted?: number | null;
+            /**
+             * Tolerance
+             * @default 0.1
+             */
+            tolerance?: number;
+            first?: components["schemas"]["Spot-Output"];
+            second?: components["schemas"]["Spot-Output"];
+            /**
+             * Way
+             * @default square
+             * @enum {string}
+             */
+            way?: "straight" | "square" | "x" | "y" | "z";
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "distance";
         };
         /**
          * Draft
@@ -6652,6 +6784,78 @@ export interface components {
             turn?: number;
         };
         /**
+         * LengthAlong
+         * @description How long the surface is along some edges, or a curve along legs of its polygon; ``edges`` by their two vertices.
+         */
+        "LengthAlong-Input": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Piece
+             * @default
+             */
+            piece?: string;
+            /** Wanted */
+            wanted?: number | null;
+            /**
+             * Tolerance
+             * @default 0.1
+             */
+            tolerance?: number;
+            /**
+             * Edges
+             * @default []
+             */
+            edges?: [
+                number,
+                number
+            ][];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "length";
+        };
+        /**
+         * LengthAlong
+         * @description How long the surface is along some edges, or a curve along legs of its polygon; ``edges`` by their two vertices.
+         */
+        "LengthAlong-Output": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Piece
+             * @default
+             */
+            piece?: string;
+            /** Wanted */
+            wanted?: number | null;
+            /**
+             * Tolerance
+             * @default 0.1
+             */
+            tolerance?: number;
+            /**
+             * Edges
+             * @default []
+             */
+            edges?: [
+                number,
+                number
+            ][];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "length";
+        };
+        /**
          * LetBack
          * @description Take back all that was pulled by hand on a grown piece.
          */
@@ -6883,6 +7087,25 @@ export interface components {
             kind: "make-independent";
             /** Piece */
             piece: string;
+        };
+        /**
+         * MakeTrue
+         * @description Bring a dimension to ``value`` (mm, or degrees): ``moved`` is moved along it, sized about its middle, or turned.
+         *
+         *     Where nothing is named, its second end moves, or of a diameter and a length what they go by. A number that it is held to
+         *     becomes this one.
+         */
+        MakeTrue: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "make-true";
+            /** Proof */
+            proof: string;
+            /** Value */
+            value: number;
+            moved?: components["schemas"]["FarEnd"] | null;
         };
         /**
          * MakeVariant
@@ -9564,6 +9787,82 @@ export interface components {
             kind: "rose";
         };
         /**
+         * Round
+         * @description The diameter, or the radius, of the circle that lies nearest to the surface at some vertices.
+         */
+        "Round-Input": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Piece
+             * @default
+             */
+            piece?: string;
+            /** Wanted */
+            wanted?: number | null;
+            /**
+             * Tolerance
+             * @default 0.1
+             */
+            tolerance?: number;
+            /**
+             * Vertices
+             * @default []
+             */
+            vertices?: number[];
+            /**
+             * Radius
+             * @default false
+             */
+            radius?: boolean;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "round";
+        };
+        /**
+         * Round
+         * @description The diameter, or the radius, of the circle that lies nearest to the surface at some vertices.
+         */
+        "Round-Output": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Piece
+             * @default
+             */
+            piece?: string;
+            /** Wanted */
+            wanted?: number | null;
+            /**
+             * Tolerance
+             * @default 0.1
+             */
+            tolerance?: number;
+            /**
+             * Vertices
+             * @default []
+             */
+            vertices?: number[];
+            /**
+             * Radius
+             * @default false
+             */
+            radius?: boolean;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "round";
+        };
+        /**
          * RoundBrilliant
          * @description 57 facets, and a 58th where there is a culet.
          *
@@ -10428,6 +10727,86 @@ export interface components {
              * @default 2
              */
             across?: number;
+        };
+        /**
+         * Spot
+         * @description One place. ``ids`` names it on the ``piece``: a "vertex" by its number, an "edge" by its two vertices, a "face" by its
+         *     number; a "place" on the surface lies in a face's corner at ``share``, as an Anchor does, and on a curve behind a control
+         *     point by a share of its leg. An "axis" of the world goes by ``axis`` and has no piece; "gone" is what was lost.
+         */
+        "Spot-Input": {
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "vertex" | "edge" | "face" | "place" | "axis" | "gone";
+            /**
+             * Piece
+             * @default
+             */
+            piece?: string;
+            /**
+             * Ids
+             * @default []
+             */
+            ids?: number[];
+            /**
+             * Share
+             * @default [
+             *       0,
+             *       0
+             *     ]
+             */
+            share?: [
+                number,
+                number
+            ];
+            /**
+             * Axis
+             * @default z
+             * @enum {string}
+             */
+            axis?: "x" | "y" | "z";
+        };
+        /**
+         * Spot
+         * @description One place. ``ids`` names it on the ``piece``: a "vertex" by its number, an "edge" by its two vertices, a "face" by its
+         *     number; a "place" on the surface lies in a face's corner at ``share``, as an Anchor does, and on a curve behind a control
+         *     point by a share of its leg. An "axis" of the world goes by ``axis`` and has no piece; "gone" is what was lost.
+         */
+        "Spot-Output": {
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "vertex" | "edge" | "face" | "place" | "axis" | "gone";
+            /**
+             * Piece
+             * @default
+             */
+            piece?: string;
+            /**
+             * Ids
+             * @default []
+             */
+            ids?: number[];
+            /**
+             * Share
+             * @default [
+             *       0,
+             *       0
+             *     ]
+             */
+            share?: [
+                number,
+                number
+            ];
+            /**
+             * Axis
+             * @default z
+             * @enum {string}
+             */
+            axis?: "x" | "y" | "z";
         };
         /**
          * Sprue
@@ -12337,6 +12716,40 @@ export interface components {
             place?: components["schemas"]["PlaceSchema"] | null;
         };
         /**
+         * Angle
+         * @description The angle between edges, faces and axes, in degrees.
+         */
+        Angle: {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Piece
+             * @default
+             */
+            piece?: string;
+            /**
+             * Wanted
+             * @default null
+             */
+            wanted?: number | null;
+            /**
+             * Tolerance
+             * @default 0.1
+             */
+            tolerance?: number;
+            first?: components["schemas"]["Spot"];
+            second?: components["schemas"]["Spot"];
+            /**
+             * Kind
+             * @default angle
+             * @constant
+             */
+            kind: "angle";
+        };
+        /**
          * AskBodies
          * @description Look again whether the kernel has made a solid by now. It has no answer of its own.
          */
@@ -12389,7 +12802,7 @@ export interface components {
              */
             revision?: number;
             /** Command */
-            command: components["schemas"]["AddBox"] | components["schemas"]["AddCage"] | components["schemas"]["AddCapsule"] | components["schemas"]["AddComponent"] | components["schemas"]["AddCone"] | components["schemas"]["AddCurve"] | components["schemas"]["AddCurves"] | components["schemas"]["AddCylinder"] | components["schemas"]["AddFollower"] | components["schemas"]["AddLoop"] | components["schemas"]["AddPicture"] | components["schemas"]["AddPlane"] | components["schemas"]["AddPoledSphere"] | components["schemas"]["AddProof"] | components["schemas"]["AddRing"] | components["schemas"]["AddSphere"] | components["schemas"]["AddTorus"] | components["schemas"]["AddTube"] | components["schemas"]["AgreeNormals"] | components["schemas"]["Attract"] | components["schemas"]["Bend"] | components["schemas"]["Bridge"] | components["schemas"]["Chamfer"] | components["schemas"]["ChangeFollower"] | components["schemas"]["ChangeProof"] | components["schemas"]["ChangeReference"] | components["schemas"]["ChangeStone"] | components["schemas"]["Circle"] | components["schemas"]["CloseCurve"] | components["schemas"]["Collapse"] | components["schemas"]["ColourPiece"] | components["schemas"]["CreaseLike"] | components["schemas"]["Delete"] | components["schemas"]["DeletePiece"] | components["schemas"]["DeleteReference"] | components["schemas"]["Detach"] | components["schemas"]["DrawCurve"] | components["schemas"]["DrawWire"] | components["schemas"]["DuplicatePiece"] | components["schemas"]["Extrude"] | components["schemas"]["ExtrudeAlong"] | components["schemas"]["Fill"] | components["schemas"]["FillDrawn"] | components["schemas"]["FillOutline"] | components["schemas"]["FitTheBore"] | components["schemas"]["Flatten"] | components["schemas"]["Flip"] | components["schemas"]["ForgetFaces"] | components["schemas"]["GroupPieces"] | components["schemas"]["Grow"] | components["schemas"]["Heal"] | components["schemas"]["Inset"] | components["schemas"]["JoinCurves"] | components["schemas"]["JoinPieces"] | components["schemas"]["KeepVariant"] | components["schemas"]["Knife"] | components["schemas"]["LayFace"] | components["schemas"]["LayStones"] | components["schemas"]["LetBack"] | components["schemas"]["LineUp"] | components["schemas"]["LockPiece"] | components["schemas"]["MakeIndependent"] | components["schemas"]["MakeVariant"] | components["schemas"]["MeasurePicture"] | components["schemas"]["Mirror"] | components["schemas"]["Move"] | components["schemas"]["MoveAlongNormal"] | components["schemas"]["MoveEach"] | components["schemas"]["NameFaces"] | components["schemas"]["OffsetCurve"] | components["schemas"]["OrderFollowers"] | components["schemas"]["OrderPiece"] | components["schemas"]["PartCurve"] | components["schemas"]["PlaceComponent"] | components["schemas"]["PlacePicture"] | components["schemas"]["Regrow"] | components["schemas"]["Relax"] | components["schemas"]["Remove"] | components["schemas"]["RemoveFollower"] | components["schemas"]["RemoveProof"] | components["schemas"]["RenamePiece"] | components["schemas"]["RepeatAround"] | components["schemas"]["Resample"] | components["schemas"]["ResampleCurve"] | components["schemas"]["ScaleCreases"] | components["schemas"]["SetCorner"] | components["schemas"]["SetCrease"] | components["schemas"]["ShowPiece"] | components["schemas"]["SizeBy"] | components["schemas"]["Slide"] | components["schemas"]["SpaceEvenly"] | components["schemas"]["Spin"] | components["schemas"]["SplitParts"] | components["schemas"]["Straighten"] | components["schemas"]["TakeCurve"] | components["schemas"]["TakeImageOut"] | components["schemas"]["Taper"] | components["schemas"]["Thicken"] | components["schemas"]["Turn"] | components["schemas"]["TurnCurve"] | components["schemas"]["Twist"] | components["schemas"]["Weld"] | components["schemas"]["Zip"];
+            command: components["schemas"]["AddBox"] | components["schemas"]["AddCage"] | components["schemas"]["AddCapsule"] | components["schemas"]["AddComponent"] | components["schemas"]["AddCone"] | components["schemas"]["AddCurve"] | components["schemas"]["AddCurves"] | components["schemas"]["AddCylinder"] | components["schemas"]["AddFollower"] | components["schemas"]["AddLoop"] | components["schemas"]["AddPicture"] | components["schemas"]["AddPlane"] | components["schemas"]["AddPoledSphere"] | components["schemas"]["AddProof"] | components["schemas"]["AddRing"] | components["schemas"]["AddSphere"] | components["schemas"]["AddTorus"] | components["schemas"]["AddTube"] | components["schemas"]["AgreeNormals"] | components["schemas"]["Attract"] | components["schemas"]["Bend"] | components["schemas"]["Bridge"] | components["schemas"]["Chamfer"] | components["schemas"]["ChangeFollower"] | components["schemas"]["ChangeProof"] | components["schemas"]["ChangeReference"] | components["schemas"]["ChangeStone"] | components["schemas"]["Circle"] | components["schemas"]["CloseCurve"] | components["schemas"]["Collapse"] | components["schemas"]["ColourPiece"] | components["schemas"]["CreaseLike"] | components["schemas"]["Delete"] | components["schemas"]["DeletePiece"] | components["schemas"]["DeleteReference"] | components["schemas"]["Detach"] | components["schemas"]["DrawCurve"] | components["schemas"]["DrawWire"] | components["schemas"]["DuplicatePiece"] | components["schemas"]["Extrude"] | components["schemas"]["ExtrudeAlong"] | components["schemas"]["Fill"] | components["schemas"]["FillDrawn"] | components["schemas"]["FillOutline"] | components["schemas"]["FitTheBore"] | components["schemas"]["Flatten"] | components["schemas"]["Flip"] | components["schemas"]["ForgetFaces"] | components["schemas"]["GroupPieces"] | components["schemas"]["Grow"] | components["schemas"]["Heal"] | components["schemas"]["Inset"] | components["schemas"]["JoinCurves"] | components["schemas"]["JoinPieces"] | components["schemas"]["KeepVariant"] | components["schemas"]["Knife"] | components["schemas"]["LayFace"] | components["schemas"]["LayStones"] | components["schemas"]["LetBack"] | components["schemas"]["LineUp"] | components["schemas"]["LockPiece"] | components["schemas"]["MakeIndependent"] | components["schemas"]["MakeTrue"] | components["schemas"]["MakeVariant"] | components["schemas"]["MeasurePicture"] | components["schemas"]["Mirror"] | components["schemas"]["Move"] | components["schemas"]["MoveAlongNormal"] | components["schemas"]["MoveEach"] | components["schemas"]["NameFaces"] | components["schemas"]["OffsetCurve"] | components["schemas"]["OrderFollowers"] | components["schemas"]["OrderPiece"] | components["schemas"]["PartCurve"] | components["schemas"]["PlaceComponent"] | components["schemas"]["PlacePicture"] | components["schemas"]["Regrow"] | components["schemas"]["Relax"] | components["schemas"]["Remove"] | components["schemas"]["RemoveFollower"] | components["schemas"]["RemoveProof"] | components["schemas"]["RenamePiece"] | components["schemas"]["RepeatAround"] | components["schemas"]["Resample"] | components["schemas"]["ResampleCurve"] | components["schemas"]["ScaleCreases"] | components["schemas"]["SetCorner"] | components["schemas"]["SetCrease"] | components["schemas"]["ShowPiece"] | components["schemas"]["SizeBy"] | components["schemas"]["Slide"] | components["schemas"]["SpaceEvenly"] | components["schemas"]["Spin"] | components["schemas"]["SplitParts"] | components["schemas"]["Straighten"] | components["schemas"]["TakeCurve"] | components["schemas"]["TakeImageOut"] | components["schemas"]["Taper"] | components["schemas"]["Thicken"] | components["schemas"]["Turn"] | components["schemas"]["TurnCurve"] | components["schemas"]["Twist"] | components["schemas"]["Weld"] | components["schemas"]["Zip"];
             /**
              * Instead
              * @default false
@@ -12491,7 +12904,7 @@ export interface components {
              */
             revision?: number;
             /** Command */
-            command: components["schemas"]["AddBox"] | components["schemas"]["AddCage"] | components["schemas"]["AddCapsule"] | components["schemas"]["AddComponent"] | components["schemas"]["AddCone"] | components["schemas"]["AddCurve"] | components["schemas"]["AddCurves"] | components["schemas"]["AddCylinder"] | components["schemas"]["AddFollower"] | components["schemas"]["AddLoop"] | components["schemas"]["AddPicture"] | components["schemas"]["AddPlane"] | components["schemas"]["AddPoledSphere"] | components["schemas"]["AddProof"] | components["schemas"]["AddRing"] | components["schemas"]["AddSphere"] | components["schemas"]["AddTorus"] | components["schemas"]["AddTube"] | components["schemas"]["AgreeNormals"] | components["schemas"]["Attract"] | components["schemas"]["Bend"] | components["schemas"]["Bridge"] | components["schemas"]["Chamfer"] | components["schemas"]["ChangeFollower"] | components["schemas"]["ChangeProof"] | components["schemas"]["ChangeReference"] | components["schemas"]["ChangeStone"] | components["schemas"]["Circle"] | components["schemas"]["CloseCurve"] | components["schemas"]["Collapse"] | components["schemas"]["ColourPiece"] | components["schemas"]["CreaseLike"] | components["schemas"]["Delete"] | components["schemas"]["DeletePiece"] | components["schemas"]["DeleteReference"] | components["schemas"]["Detach"] | components["schemas"]["DrawCurve"] | components["schemas"]["DrawWire"] | components["schemas"]["DuplicatePiece"] | components["schemas"]["Extrude"] | components["schemas"]["ExtrudeAlong"] | components["schemas"]["Fill"] | components["schemas"]["FillDrawn"] | components["schemas"]["FillOutline"] | components["schemas"]["FitTheBore"] | components["schemas"]["Flatten"] | components["schemas"]["Flip"] | components["schemas"]["ForgetFaces"] | components["schemas"]["GroupPieces"] | components["schemas"]["Grow"] | components["schemas"]["Heal"] | components["schemas"]["Inset"] | components["schemas"]["JoinCurves"] | components["schemas"]["JoinPieces"] | components["schemas"]["KeepVariant"] | components["schemas"]["Knife"] | components["schemas"]["LayFace"] | components["schemas"]["LayStones"] | components["schemas"]["LetBack"] | components["schemas"]["LineUp"] | components["schemas"]["LockPiece"] | components["schemas"]["MakeIndependent"] | components["schemas"]["MakeVariant"] | components["schemas"]["MeasurePicture"] | components["schemas"]["Mirror"] | components["schemas"]["Move"] | components["schemas"]["MoveAlongNormal"] | components["schemas"]["MoveEach"] | components["schemas"]["NameFaces"] | components["schemas"]["OffsetCurve"] | components["schemas"]["OrderFollowers"] | components["schemas"]["OrderPiece"] | components["schemas"]["PartCurve"] | components["schemas"]["PlaceComponent"] | components["schemas"]["PlacePicture"] | components["schemas"]["Regrow"] | components["schemas"]["Relax"] | components["schemas"]["Remove"] | components["schemas"]["RemoveFollower"] | components["schemas"]["RemoveProof"] | components["schemas"]["RenamePiece"] | components["schemas"]["RepeatAround"] | components["schemas"]["Resample"] | components["schemas"]["ResampleCurve"] | components["schemas"]["ScaleCreases"] | components["schemas"]["SetCorner"] | components["schemas"]["SetCrease"] | components["schemas"]["ShowPiece"] | components["schemas"]["SizeBy"] | components["schemas"]["Slide"] | components["schemas"]["SpaceEvenly"] | components["schemas"]["Spin"] | components["schemas"]["SplitParts"] | components["schemas"]["Straighten"] | components["schemas"]["TakeCurve"] | components["schemas"]["TakeImageOut"] | components["schemas"]["Taper"] | components["schemas"]["Thicken"] | components["schemas"]["Turn"] | components["schemas"]["TurnCurve"] | components["schemas"]["Twist"] | components["schemas"]["Weld"] | components["schemas"]["Zip"];
+            command: components["schemas"]["AddBox"] | components["schemas"]["AddCage"] | components["schemas"]["AddCapsule"] | components["schemas"]["AddComponent"] | components["schemas"]["AddCone"] | components["schemas"]["AddCurve"] | components["schemas"]["AddCurves"] | components["schemas"]["AddCylinder"] | components["schemas"]["AddFollower"] | components["schemas"]["AddLoop"] | components["schemas"]["AddPicture"] | components["schemas"]["AddPlane"] | components["schemas"]["AddPoledSphere"] | components["schemas"]["AddProof"] | components["schemas"]["AddRing"] | components["schemas"]["AddSphere"] | components["schemas"]["AddTorus"] | components["schemas"]["AddTube"] | components["schemas"]["AgreeNormals"] | components["schemas"]["Attract"] | components["schemas"]["Bend"] | components["schemas"]["Bridge"] | components["schemas"]["Chamfer"] | components["schemas"]["ChangeFollower"] | components["schemas"]["ChangeProof"] | components["schemas"]["ChangeReference"] | components["schemas"]["ChangeStone"] | components["schemas"]["Circle"] | components["schemas"]["CloseCurve"] | components["schemas"]["Collapse"] | components["schemas"]["ColourPiece"] | components["schemas"]["CreaseLike"] | components["schemas"]["Delete"] | components["schemas"]["DeletePiece"] | components["schemas"]["DeleteReference"] | components["schemas"]["Detach"] | components["schemas"]["DrawCurve"] | components["schemas"]["DrawWire"] | components["schemas"]["DuplicatePiece"] | components["schemas"]["Extrude"] | components["schemas"]["ExtrudeAlong"] | components["schemas"]["Fill"] | components["schemas"]["FillDrawn"] | components["schemas"]["FillOutline"] | components["schemas"]["FitTheBore"] | components["schemas"]["Flatten"] | components["schemas"]["Flip"] | components["schemas"]["ForgetFaces"] | components["schemas"]["GroupPieces"] | components["schemas"]["Grow"] | components["schemas"]["Heal"] | components["schemas"]["Inset"] | components["schemas"]["JoinCurves"] | components["schemas"]["JoinPieces"] | components["schemas"]["KeepVariant"] | components["schemas"]["Knife"] | components["schemas"]["LayFace"] | components["schemas"]["LayStones"] | components["schemas"]["LetBack"] | components["schemas"]["LineUp"] | components["schemas"]["LockPiece"] | components["schemas"]["MakeIndependent"] | components["schemas"]["MakeTrue"] | components["schemas"]["MakeVariant"] | components["schemas"]["MeasurePicture"] | components["schemas"]["Mirror"] | components["schemas"]["Move"] | components["schemas"]["MoveAlongNormal"] | components["schemas"]["MoveEach"] | components["schemas"]["NameFaces"] | components["schemas"]["OffsetCurve"] | components["schemas"]["OrderFollowers"] | components["schemas"]["OrderPiece"] | components["schemas"]["PartCurve"] | components["schemas"]["PlaceComponent"] | components["schemas"]["PlacePicture"] | components["schemas"]["Regrow"] | components["schemas"]["Relax"] | components["schemas"]["Remove"] | components["schemas"]["RemoveFollower"] | components["schemas"]["RemoveProof"] | components["schemas"]["RenamePiece"] | components["schemas"]["RepeatAround"] | components["schemas"]["Resample"] | components["schemas"]["ResampleCurve"] | components["schemas"]["ScaleCreases"] | components["schemas"]["SetCorner"] | components["schemas"]["SetCrease"] | components["schemas"]["ShowPiece"] | components["schemas"]["SizeBy"] | components["schemas"]["Slide"] | components["schemas"]["SpaceEvenly"] | components["schemas"]["Spin"] | components["schemas"]["SplitParts"] | components["schemas"]["Straighten"] | components["schemas"]["TakeCurve"] | components["schemas"]["TakeImageOut"] | components["schemas"]["Taper"] | components["schemas"]["Thicken"] | components["schemas"]["Turn"] | components["schemas"]["TurnCurve"] | components["schemas"]["Twist"] | components["schemas"]["Weld"] | components["schemas"]["Zip"];
         };
         /**
          * AskStop
@@ -13290,6 +13703,46 @@ export interface components {
             kind: "cylinder";
         };
         /**
+         * Distance
+         * @description How far the second place is from the first: straight, square to the first's line or plane, or along an axis.
+         */
+        Distance: {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Piece
+             * @default
+             */
+            piece?: string;
+            /**
+             * Wanted
+             * @default null
+             */
+            wanted?: number | null;
+            /**
+             * Tolerance
+             * @default 0.1
+             */
+            tolerance?: number;
+            first?: components["schemas"]["Spot"];
+            second?: components["schemas"]["Spot"];
+            /**
+             * Way
+             * @default square
+             * @enum {string}
+             */
+            way?: "straight" | "square" | "x" | "y" | "z";
+            /**
+             * Kind
+             * @default distance
+             * @constant
+             */
+            kind: "distance";
+        };
+        /**
          * Draft
          * @description No wall is steeper than ``least`` degrees of draft along a direction, so that a mould comes off both ways.
          *
@@ -13819,6 +14272,46 @@ export interface components {
                 number,
                 number
             ];
+        };
+        /**
+         * LengthAlong
+         * @description How long the surface is along some edges, or a curve along legs of its polygon; ``edges`` by their two vertices.
+         */
+        LengthAlong: {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Piece
+             * @default
+             */
+            piece?: string;
+            /**
+             * Wanted
+             * @default null
+             */
+            wanted?: number | null;
+            /**
+             * Tolerance
+             * @default 0.1
+             */
+            tolerance?: number;
+            /**
+             * Edges
+             * @default []
+             */
+            edges?: [
+                number,
+                number
+            ][];
+            /**
+             * Kind
+             * @default length
+             * @constant
+             */
+            kind: "length";
         };
         /**
          * Loft
@@ -14701,6 +15194,48 @@ export interface components {
             kind: "rose";
         };
         /**
+         * Round
+         * @description The diameter, or the radius, of the circle that lies nearest to the surface at some vertices.
+         */
+        Round: {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Piece
+             * @default
+             */
+            piece?: string;
+            /**
+             * Wanted
+             * @default null
+             */
+            wanted?: number | null;
+            /**
+             * Tolerance
+             * @default 0.1
+             */
+            tolerance?: number;
+            /**
+             * Vertices
+             * @default []
+             */
+            vertices?: number[];
+            /**
+             * Radius
+             * @default false
+             */
+            radius?: boolean;
+            /**
+             * Kind
+             * @default round
+             * @constant
+             */
+            kind: "round";
+        };
+        /**
          * RoundBrilliant
          * @description 57 facets, and a 58th where there is a culet.
          *
@@ -14971,6 +15506,46 @@ export interface components {
              * @constant
              */
             kind: "sound";
+        };
+        /**
+         * Spot
+         * @description One place. ``ids`` names it on the ``piece``: a "vertex" by its number, an "edge" by its two vertices, a "face" by its
+         *     number; a "place" on the surface lies in a face's corner at ``share``, as an Anchor does, and on a curve behind a control
+         *     point by a share of its leg. An "axis" of the world goes by ``axis`` and has no piece; "gone" is what was lost.
+         */
+        Spot: {
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "vertex" | "edge" | "face" | "place" | "axis" | "gone";
+            /**
+             * Piece
+             * @default
+             */
+            piece?: string;
+            /**
+             * Ids
+             * @default []
+             */
+            ids?: number[];
+            /**
+             * Share
+             * @default [
+             *       0,
+             *       0
+             *     ]
+             */
+            share?: [
+                number,
+                number
+            ];
+            /**
+             * Axis
+             * @default z
+             * @enum {string}
+             */
+            axis?: "x" | "y" | "z";
         };
         /**
          * Sprue
@@ -16013,6 +16588,33 @@ export interface components {
             ];
         };
         /**
+         * ShownDimension
+         * @description How a dimension is drawn: a ``line`` of points, ``helper`` lines by pairs of points, and the place of its figure.
+         */
+        ShownDimension: {
+            /**
+             * Line
+             * Format: float32s
+             */
+            line: Float32Array;
+            /**
+             * Helper
+             * Format: float32s
+             */
+            helper: Float32Array;
+            /** Label */
+            label: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Unit
+             * @enum {string}
+             */
+            unit: "mm" | "°";
+        };
+        /**
          * ShownGap
          * @description The smallest gap in mm between the images of a repeat, or between it and an ``other`` piece.
          *
@@ -16092,7 +16694,7 @@ export interface components {
              * Holds
              * @enum {string}
              */
-            holds: "holds" | "fails" | "unknown";
+            holds: "holds" | "fails" | "unknown" | "told";
             /** Words */
             words: string;
             /** Figure */
@@ -16100,6 +16702,7 @@ export interface components {
             place: components["schemas"]["PlaceSchema"];
             /** Fine */
             fine: boolean;
+            drawn: components["schemas"]["ShownDimension"] | null;
         };
         /**
          * ShownStones

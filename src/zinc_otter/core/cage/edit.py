@@ -34,6 +34,11 @@ class ElementMap:
             np.arange(topology.corner_count, dtype=np.int32),
         )
 
+    @property
+    def stays(self) -> bool:
+        """Whether every element kept its number."""
+        return all((table == np.arange(len(table))).all() for table in (self.vertices, self.edges, self.faces))
+
     def then(self, later: ElementMap) -> ElementMap:
         """This map and a later one as one."""
 

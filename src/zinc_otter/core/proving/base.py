@@ -5,37 +5,43 @@ from __future__ import annotations
 from abc import ABC, abstractmethod
 from collections.abc import Callable
 from dataclasses import astuple, dataclass
-from typing import ClassVar, Literal
+from typing import ClassVar, Literal, Self
 
 import numpy as np
 
 from zinc_otter.core.cage.cage import LARGEST_LENGTH, Cage
+from zinc_otter.core.cage.edit import ElementMap
 from zinc_otter.core.cage.topology import Floats, Ints
+from zinc_otter.core.dimension.measured import Measured
 from zinc_otter.core.errors import NOWHERE, BadNumberError, Place
+from zinc_otter.core.form import Form
 from zinc_otter.core.numbers_of import numbers_of
 from zinc_otter.core.proof.distance import MeshDistance
 from zinc_otter.core.remark import at_points
 
-Holds = Literal["holds", "fails", "unknown"]
+Holds = Literal["holds", "fails", "unknown", "told"]
 
 
 @dataclass(frozen=True)
 class Verdict:
     """Whether it ``holds``, the ``words`` of it with the figure that was found, that ``figure``, and where it is worst.
 
-    "unknown" where it cannot be told, as of an open form that should weigh something: the words say why.
+    "unknown" where it cannot be told, as of an open form that should weigh something: the words say why. "told" where
+    nothing is asked for but the figure. A dimension says by ``measured`` how it is drawn.
     """
 
     holds: Holds
     words: str
     figure: float | None = None
     place: Place = NOWHERE
+    measured: Measured | None = None
 
 
 @dataclass(frozen=True, eq=False)
 class Ground:
     """What a proof goes by: the form's ``cage``, its surface as ``points`` (n, 3) and ``triangles`` (m, 3), watertight where
-    the cage is closed, and the surfaces of other pieces and of components by their ids (None for what is gone).
+    the cage is closed, the surfaces of other pieces and of components by their ids (None for what is gone), and all pieces'
+    forms.
 
     ``fine`` is False while something is dragged: then the surface is coarse, and less of it is looked at.
     """
@@ -47,6 +53,7 @@ class Ground:
     other: Callable[[str], MeshDistance | None]
     component: Callable[[str], tuple[MeshDistance, Callable[[Floats], Floats]] | None]
     fine: bool = True
+    form_of: Callable[[str], Form | None] = lambda _: None
 
     @property
     def closed(self) -> bool:
@@ -70,6 +77,9 @@ class Proof(ABC):
 
     what: ClassVar[str]
     """What it is called."""
+
+    by_surface: ClassVar[bool] = True
+    """Whether it looks at the dense surface; what does not can be asked of a curve as well."""
 
     id: str = ""
     piece: str = ""
@@ -96,6 +106,11 @@ class Proof(ABC):
     @abstractmethod
     def judge(self, at: Ground) -> Verdict:
         """The verdict on the form as it stands."""
+
+    def carried(self, piece: str, before: Form, after: Form, went: ElementMap | None) -> Self:
+        """The same once the form of a ``piece`` has become another, elements and all: what it names there is found again, by
+        where the elements ``went`` if that is known."""
+        return self
 
     def map(self, at: Ground) -> Valued | None:
         """What it asks of as a number at every point of the surface; None for what has none, or an open form."""

@@ -5,9 +5,11 @@ from __future__ import annotations
 from dataclasses import replace
 from typing import Annotated, Literal
 
+import numpy as np
 from pydantic import Field
 
 from zinc_otter.core.cage import Selection
+from zinc_otter.core.cage.edit import ElementMap
 from zinc_otter.core.cage.topology import Floats
 from zinc_otter.core.curve.crossings import passes
 from zinc_otter.core.curve.curve import Curve, Degree
@@ -61,7 +63,9 @@ class TurnCurve(OnCurve):
 
     def apply(self, design: Design) -> Outcome:
         piece, curve = self.curve(design)
-        return Outcome(design.with_piece(replace(piece, form=curve.reversed())), piece.id)
+        turned = np.arange(curve.count, dtype=np.int32)[::-1].copy()
+        went = replace(ElementMap.identity(curve.polygon.topology), vertices=turned)
+        return Outcome(design.with_piece(replace(piece, form=curve.reversed()), went), piece.id)
 
     def title(self, design: Design) -> str:
         return f"Reversed {design.piece(self.piece).name}"

@@ -10,6 +10,7 @@ from pydantic import Field
 from zinc_otter.core.errors import BadSelectionError
 from zinc_otter.core.form import require_faces
 from zinc_otter.core.proving import Proof
+from zinc_otter.core.proving.dimensions import Dimension
 from zinc_otter.studio.commands.base import Command, Outcome
 from zinc_otter.studio.design import Design
 from zinc_otter.studio.proofs import MOST, AnyProof
@@ -78,15 +79,20 @@ def proof_of(design: Design, proof_id: str) -> Proof:
 
 
 def _check(design: Design, proof: Proof) -> None:
-    """Raise UnknownPieceError for what is not there, NoFacesError for a curve, BadSelectionError for itself as the other."""
+    """Raise UnknownPieceError for what is not there, NoFacesError for a curve, BadSelectionError for itself as
+    the other, or where there is nothing to measure."""
     piece = design.piece(proof.piece)
-    require_faces(piece.form, piece.name)
+    if proof.by_surface:
+        require_faces(piece.form, piece.name)
     for other in proof.beside:
         if other == proof.piece:
             raise BadSelectionError(f"{piece.name} cannot keep a distance to itself: pick another piece.")
         design.piece(other)
     for component in proof.components:
         design.reference(component)
+    if isinstance(proof, Dimension):
+        # What cannot be measured as things stand is not kept.
+        proof.measured(lambda key: design.piece(key).form)
 
 
 def _asked(design: Design, proof: Proof) -> str:

@@ -1,0 +1,1 @@
+"""Dimensions: what is measured between places on forms, and how what is moved makes one true."""
