@@ -4,6 +4,8 @@ from __future__ import annotations
 
 import re
 
+import numpy as np
+
 from tests.e2e.case import VerbCase
 
 
@@ -88,3 +90,106 @@ class Proofs(VerbCase):
         under.get_by_text("mm here").wait_for()
         # In the middle it touches top and bottom, and cannot be more than they are apart.
         self.assertLessEqual(float(under.inner_text().split()[0]), 6.01)
+
+
+class Dimensions(VerbCase):
+    """Measured by mouse, live while pulled, and made true by a typed number; on a block whose surface is its cage."""
+
+    def setUp(self) -> None:
+        super().setUp()
+        box = {"kind": "add-box", "size": [40, 30, 20], "counts": [2, 2, 1], "size_of": "cage"}
+        hard = {"kind": "crease", "piece": "p1", "picked": {"kind": "edge", "ids": list(range(32))}, "sharpness": 10}
+        self.begin_with(box, hard)
+        self.screen.station("Prove")
+
+    def label(self) -> str:
+        return self.page.get_by_test_id("dimension").first.inner_text()
+
+    def test_a_distance_is_kept_pulled_and_typed(self) -> None:
+        page, screen = self.page, self.screen
+        self.expected_errors = ("text=1.5i&",)  # Read while it is typed, it is no number yet.
+        self.press("7")  # A flat view.
+        self.press("f")
+        screen.tool("Distance")
+        page.get_by_text("Pick two vertices, edges or faces").wait_for()
+        screen.click((10, -15, 0))
+        screen.button("Keep as first end").click()
+        page.get_by_text("First end: 1 face of Box").wait_for()
+        self.press("v")
+        screen.click((20, 15, 10))
+        self.previewed()
+        self.assertEqual(self.label(), "30 mm")
+        self.apply(3)
+        self.assertEqual(screen.state()["proofs"][0]["first"]["kind"], "face")
+
+        # Live while the form is pulled, and back as it was.
+        screen.station("Shape")
+        self.press("m")
+        self.press("v")
+        screen.click((20, 15, 10))
+        screen.field("Along y").fill("4.5")
+        self.previewed()
+        page.get_by_test_id("dimension").get_by_text("34.5 mm").wait_for()
+        page.keyboard.press("Escape")
+        page.get_by_test_id("dimension").get_by_text("30 mm").wait_for()
+
+        # Its number is clicked, another is typed: the second end moves, in the station that one is in.
+        page.get_by_test_id("dimension").click()
+        self.assertTrue(page.get_by_label("Tools of Shape").is_visible())
+        page.wait_for_function("document.activeElement.dataset.number !== undefined")
+        page.keyboard.type("1.5in")
+        page.get_by_test_id("dimension").get_by_text("38.1 mm").wait_for()
+        page.keyboard.press("Enter")
+        screen.steps(4)
+        after = self.points()
+        moved = abs(after - np.array([20, 23.1, 10])).max(axis=1) < 1e-6
+        self.assertEqual(moved.sum(), 1)
+        page.keyboard.press("Control+z")
+        screen.steps(3)
+        page.get_by_test_id("dimension").get_by_text("30 mm").wait_for()
+
+        # In another unit, and no more where it is not to be seen.
+        page.get_by_label("Unit", exact=True).click()
+        page.get_by_role("option", name="in", exact=True).click()
+        page.get_by_test_id("dimension").get_by_text("1.181 in").wait_for()
+        page.get_by_role("button", name="Look…").click()
+        page.get_by_label("Dimensions, with their numbers").uncheck()
+        page.keyboard.press("Escape")
+        page.get_by_test_id("dimension").wait_for(state="detached")
+
+    def test_what_is_picked_is_moved_and_what_does_not_help_is_said(self) -> None:
+        page, screen = self.page, self.screen
+        self.expected_errors = ("422",)
+        self.press("v")
+        screen.click((-20, -15, 10))
+        page.keyboard.down("Shift")
+        screen.click((20, -15, 10))
+        page.keyboard.up("Shift")
+        screen.tool("Distance")
+        screen.choose("Held to", "a number")
+        screen.field("Number").fill("39")
+        self.previewed()
+        page.get_by_test_id("proof-fails").get_by_text("40 mm, 1 mm too much").wait_for()
+        self.apply(3)
+        page.keyboard.press("Escape")
+        self.press("f")
+        screen.click((-10, -15, 0))
+        page.get_by_role("button", name=re.compile("^Make true:")).click()
+        screen.choose("Moves", "what is picked")
+        screen.field("To").fill("39")
+        self.previewed()
+        page.keyboard.press("Enter")
+        screen.steps(4)
+        page.get_by_test_id("proof-holds").wait_for()
+        # The picked face moved by 1 mm, and nothing else.
+        low, high = self.points().min(axis=0), self.points().max(axis=0)
+        np.testing.assert_allclose([low[0], high[0]], [-20, 20], atol=1e-6)
+        self.assertEqual(sorted(np.round(self.points()[self.points()[:, 1] < -14, 0], 6)), [-19, -19, 1, 1, 20, 20])
+
+        # What lies elsewhere does not change it: that is said, and nothing is kept.
+        screen.click((10, 7.5, 10))
+        page.get_by_role("button", name=re.compile("^Make true:")).click()
+        screen.choose("Moves", "what is picked")
+        screen.field("To").fill("50")
+        page.get_by_text("Moving what is picked does not change it").wait_for()
+        self.assertEqual(screen.state()["proofs"][0]["wanted"], 39)

@@ -281,6 +281,7 @@ class ShownDimension(TypedDict):
     helper: Float32s
     label: Xyz
     unit: Literal["mm", "°"]
+    sign: str
 
 
 class ShownProof(TypedDict):

@@ -60,6 +60,7 @@ class Proofs:
                     "helper": drawn.helper.astype(np.float32).reshape(-1, 3),
                     "label": drawn.label.tolist(),
                     "unit": drawn.unit,
+                    "sign": drawn.sign,
                 },
             })  # fmt: skip
         return found

@@ -3,13 +3,14 @@
 from __future__ import annotations
 
 import unittest
-from dataclasses import replace
+from dataclasses import asdict, replace
 from typing import Any
 
 import numpy as np
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
+from tests.core.proving.test_proofs import ground
 from tests.core.stone.test_laying import done
 from zinc_otter.core.cage import Cage
 from zinc_otter.core.cage.cage import HARD
@@ -50,7 +51,8 @@ def edge_between(design: Design, a: list[float], b: list[float], piece: str = "p
 def face_at(design: Design, middle: list[float], piece: str = "p1") -> int:
     cage = design.piece(piece).cage
     t = cage.topology
-    middles = [cage.positions[t.face_verts[a:b]].mean(axis=0) for a, b in zip(t.face_offsets, t.face_offsets[1:], strict=False)]
+    ends = zip(t.face_offsets[:-1], t.face_offsets[1:], strict=True)
+    middles = [cage.positions[t.face_verts[a:b]].mean(axis=0) for a, b in ends]
     return int(np.linalg.norm(np.array(middles) - middle, axis=1).argmin())
 
 
@@ -63,8 +65,6 @@ def v(design: Design, *point: float, piece: str = "p1") -> Spot:
 
 
 def ask(design: Design, dimension: Dimension) -> Design:
-    from dataclasses import asdict
-
     return done(design, kind="add-proof", proof={**asdict(dimension), "piece": dimension.piece or "p1"})
 
 
@@ -103,7 +103,8 @@ class Distances(unittest.TestCase):
         dense = evaluate(build_stencils(d.piece("p1").cage, 4), d.piece("p1").cage)
         a, b = vertex_at(d, [-20, 0, -10]), vertex_at(d, [20, 0, 10])
         wanted = np.linalg.norm(dense.positions[a] - dense.positions[b])
-        found = figure(d, Distance(piece="p1", first=Spot("vertex", "p1", (a,)), second=Spot("vertex", "p1", (b,)), way="straight"))
+        ends = Spot("vertex", "p1", (a,)), Spot("vertex", "p1", (b,))
+        found = figure(d, Distance(piece="p1", first=ends[0], second=ends[1], way="straight"))
         self.assertAlmostEqual(found, wanted, delta=1e-9)
         self.assertLess(found, np.hypot(40, 20) - 5)
 
@@ -113,7 +114,8 @@ class Distances(unittest.TestCase):
             figure(self.design, Distance(piece="p1", first=spot, second=spot))
 
     def test_it_holds_within_its_tolerance(self) -> None:
-        d = ask(self.design, Distance(piece="p1", first=v(self.design, -20, 0, 10), second=v(self.design, 20, 0, 10), wanted=39.8))
+        ends = v(self.design, -20, 0, 10), v(self.design, 20, 0, 10)
+        d = ask(self.design, Distance(piece="p1", first=ends[0], second=ends[1], wanted=39.8))
         self.assertEqual(self.judged(d).holds, "fails")
         self.assertIn("40 mm, 0.2 mm too much", self.judged(d).words)
         held = replace(dimension_of(d), tolerance=0.25)
@@ -121,8 +123,6 @@ class Distances(unittest.TestCase):
         self.assertEqual(self.judged(replace(d, proofs=(replace(held, wanted=None),))).holds, "told")
 
     def judged(self, design: Design) -> Verdict:
-        from tests.core.proving.test_proofs import ground
-
         forms = {p.id: p.form for p in design.pieces}
         return dimension_of(design).judge(replace(ground(design.piece("p1").cage, 1), form_of=forms.get))
 
@@ -167,7 +167,8 @@ class Rounds(unittest.TestCase):
             self.assertLess(circle(points, radius=True).strays, 1e-8 * r + 1e-9)
 
     def test_the_rim_of_a_cylinder_as_declared(self) -> None:
-        d = done(Design(), kind="add-cylinder", name="Cup", diameter=24, height=20, counts=[16, 3], rim=10, size_of="surface")
+        cup = {"diameter": 24, "height": 20, "counts": [16, 3], "rim": 10, "size_of": "surface"}
+        d = done(Design(), kind="add-cylinder", name="Cup", **cup)
         cage = d.piece("p1").cage
         rim = np.flatnonzero(cage.positions[:, 2] > cage.positions[:, 2].max() - 1e-6)
         out = np.hypot(*cage.positions[rim, :2].T)
@@ -297,7 +298,8 @@ class MadeTrue(unittest.TestCase):
         d = ask(d, Distance(piece="p1", first=Spot("vertex", "p1", (a,)), second=Spot("vertex", "p1", (b,)), way="straight"))
         after = self.made(d, 31.5)
         self.assertAlmostEqual(figure(after, dimension_of(after)), 31.5, delta=1e-6)
-        moved = np.flatnonzero(np.linalg.norm(after.piece("p1").cage.positions - d.piece("p1").cage.positions, axis=1) > 1e-9)
+        away = after.piece("p1").cage.positions - d.piece("p1").cage.positions
+        moved = np.flatnonzero(np.linalg.norm(away, axis=1) > 1e-9)
         self.assertEqual(moved.tolist(), [b])
 
     def test_what_is_picked_moves_instead(self) -> None:
@@ -369,13 +371,17 @@ class MadeTrue(unittest.TestCase):
         with self.assertRaisesRegex(BadSelectionError, "is no dimension"):
             done(d, kind="make-true", proof="q2", value=3)
 
-    @given(st.integers(0, 17), st.integers(0, 17), st.sampled_from(["straight", "x", "y", "z"]), st.floats(2, 90), st.integers(0, 99))
+    @given(
+        st.integers(0, 17), st.integers(0, 17), st.sampled_from(["straight", "x", "y", "z"]), st.floats(2, 90),
+        st.integers(0, 99),
+    )  # fmt: skip
     @settings(max_examples=40)
     def test_any_distance_of_any_form_comes_true(self, a: int, b: int, way: str, value: float, seed: int) -> None:
         rng = np.random.default_rng(seed)
         d = box()
         cage = d.piece("p1").cage
-        d = d.with_piece(replace(d.piece("p1"), form=cage.with_positions(cage.positions + rng.normal(size=cage.positions.shape))))
+        shaken = cage.with_positions(cage.positions + rng.normal(size=cage.positions.shape))
+        d = d.with_piece(replace(d.piece("p1"), form=shaken))
         if a == b:
             return
         spots = Spot("vertex", "p1", (a,)), Spot("vertex", "p1", (b,))

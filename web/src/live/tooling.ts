@@ -83,7 +83,7 @@ function beginFrom(tool: Tool | null): boolean {
 const beginning = -2;
 
 function begin(tool: Tool): void {
-  useSession.setState({ station: tool.station });
+  if (tool.is !== "verb" || !tool.anywhere) useSession.setState({ station: tool.station });
   if (tool.is === "verb" && tool.atOnce) {
     turns.take(() => {
       const command = tool.command({}, contextNow());
@@ -122,11 +122,12 @@ export function apply(): void {
     // What a wrong number stands for is not what would be applied.
     if (!command || goToWrong()) return;
     const giveBack = rememberHand();
+    const tool = toolInHand();
+    const leaves = tool?.is === "verb" && tool.leaves?.(contextNow()) === true;
     const kept = commit(command);
     // What was put down is to be shaped next: the tool is laid aside. Keys belong to the form again.
-    const tool = toolInHand();
     if (tool?.is === "verb" && tool.then) takeTool(tool.then);
-    else if (tool?.is === "form" && !tool.pointing) takeTool(null);
+    else if (leaves || (tool?.is === "form" && !tool.pointing)) takeTool(null);
     clearSketch();
     const after = useSession.getState().toolId;
     void kept.then((design) => design ?? giveBack(after));
@@ -137,12 +138,14 @@ export function apply(): void {
 /** What is in hand now; the answer takes it up again where it was refused, unless something else is in hand by then. */
 function rememberHand(): (after: string | null) => void {
   const { toolId, values } = useSession.getState();
+  const { proving } = useFollowers.getState();
   const sketch = useSketch.getState();
   return (after) => {
     const now = useSession.getState();
     // Where the connection broke it may have been kept.
     if (!useDesign.getState().connected || now.toolId !== after || now.touched) return;
     useSession.setState({ toolId, values, touched: true });
+    useFollowers.setState({ proving });
     if (!useSketch.getState().spots.length) useSketch.setState(sketch);
   };
 }
@@ -208,6 +211,14 @@ export function editProof(proof: AnyProof): void {
   if (!tool?.readsProof) return;
   usePicking.setState({ piece: proof.piece ?? null, picked: [], others: [] });
   takeTool(tool.id, { proving: proof, values: tool.readsProof(proof) });
+  useProblem.setState(noProblem);
+}
+
+/** Take up the tool that brings a dimension to a number, with the one that it comes to now. */
+export function makeTrue(proof: AnyProof, figure: number): void {
+  const tool = tools().makingTrue(proof);
+  if (!tool?.readsFigure) return;
+  takeTool(tool.id, { proving: proof, values: tool.readsFigure(+figure.toFixed(4)) });
   useProblem.setState(noProblem);
 }
 

@@ -45,6 +45,11 @@ export class Registry {
     return this.all.find((tool): tool is Verb => tool.is === "verb" && !!tool.proves?.includes(proof.kind)) ?? null;
   }
 
+  /** The tool by which a dimension is brought to a number. */
+  makingTrue(proof: AnyProof): Verb | null {
+    return this.all.find((tool): tool is Verb => tool.is === "verb" && !!tool.makesTrue?.includes(proof.kind)) ?? null;
+  }
+
   /** The tool by which what grows is made and changed. */
   forGrowth(growth: AnyGrowth): Verb | null {
     return this.all.find((tool): tool is Verb => tool.is === "verb" && !!tool.grows?.includes(growth.kind)) ?? null;

@@ -16613,6 +16613,8 @@ export interface components {
              * @enum {string}
              */
             unit: "mm" | "°";
+            /** Sign */
+            sign: string;
         };
         /**
          * ShownGap

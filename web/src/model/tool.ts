@@ -137,6 +137,13 @@ export interface VerbOf<F extends Fields> extends Common, Numbered<F> {
   /** Asks proofs of these kinds, and reads its values off one that is to be changed. */
   proves?: AnyProof["kind"][];
   readsProof?(proof: AnyProof): Partial<ValuesOf<F>>;
+  /** Brings dimensions of these kinds to a number, and begins with the one that was found. */
+  makesTrue?: AnyProof["kind"][];
+  readsFigure?(figure: number): Partial<ValuesOf<F>>;
+  /** Laid aside once it was applied. */
+  leaves?(context: Context): boolean;
+  /** Stays in the station that it was taken up in. */
+  anywhere?: boolean;
   /** What is still to be picked before it can do anything; null for nothing, undefined where it is as `needs` says. */
   missing?(context: Context): string | null | undefined;
 }

@@ -3,7 +3,7 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Stack from "@mui/material/Stack";
 import Typography from "@mui/material/Typography";
-import { useCallback, useState } from "react";
+import { useCallback, useEffect, useState } from "react";
 import { useShallow } from "zustand/react/shallow";
 import { commandNow, contextNow, missing as missingNow } from "../live/context";
 import { numbersRead } from "../live/numbers";
@@ -24,6 +24,7 @@ import { ReachBar } from "./bars/ReachBar";
 import { NamedCard } from "./NamedCard";
 import { CardHead } from "./parts/CardHead";
 import { FieldInput } from "./parts/FieldInput";
+import { focusCard } from "./parts/focus";
 import { FollowerNote } from "./parts/FollowerNote";
 import { ShowWhere } from "./parts/ShowWhere";
 
@@ -54,6 +55,11 @@ async function submit(): Promise<void> {
 
 export function Numbers({ tool }: { tool: Numbered }) {
   useSurroundings();
+  const proving = useFollowers((s) => s.proving);
+  // A number on the form was clicked to be typed anew.
+  useEffect(() => {
+    if (tool.is === "verb" && tool.makesTrue && proving) focusCard();
+  }, [tool, proving]);
   const missing = missingNow();
   const form = tool.is === "form";
   return (
@@ -78,7 +84,7 @@ export function Numbers({ tool }: { tool: Numbered }) {
         {tool.is === "verb" && !missing && <Bars tool={tool} />}
         <Deeds tool={tool} ready={missing === null} />
       </Stack>
-      {tool.is === "verb" && tool.ends && <EndBar />}
+      {tool.is === "verb" && tool.ends && <EndBar takes={tool.takes} />}
       {"below" in tool && tool.below && <NamedCard name={tool.below} tool={tool} />}
       {tool.is === "verb" && tool.follows && <FollowerNote />}
       <CardHint tool={tool} missing={missing} />

@@ -29,14 +29,14 @@ function Choice<T extends string | number>(props: { label: string; value: T; opt
 
 export function ShowMenu() {
   const look = useShow(
-    useShallow(({ level, material, isolines, wire, second, normals, valences, backs, bodies, quick, smooth }) => ({
-      level, material, isolines, wire, second, normals, valences, backs, bodies, quick, smooth,
+    useShallow(({ level, material, isolines, wire, second, normals, valences, backs, bodies, dimensions, quick, smooth }) => ({
+      level, material, isolines, wire, second, normals, valences, backs, bodies, dimensions, quick, smooth,
     })),
   );
   const piece = usePicking((s) => s.piece);
   const [at, setAt] = useState<HTMLElement | null>(null);
   const surface = piece ? pieces.byId.get(piece)?.surface : undefined;
-  const check = (name: "normals" | "valences" | "backs" | "bodies", words: string) => (
+  const check = (name: "normals" | "valences" | "backs" | "bodies" | "dimensions", words: string) => (
     <FormControlLabel
       key={name}
       control={<Checkbox size="small" checked={look[name]} onChange={(event) => show({ [name]: event.target.checked })} />}
@@ -69,6 +69,7 @@ export function ShowMenu() {
           {check("normals", "Normals of faces")}
           {check("valences", "Numbers at extraordinary vertices")}
           {check("backs", "Back sides tinted")}
+          {check("dimensions", "Dimensions, with their numbers")}
           {check("bodies", "What followers make, instead of the plain surface")}
           {drawing("smooth", "Edges drawn smooth")}
           {drawing("quick", "Quick drawing, for machines without a graphics card")}

@@ -5,6 +5,7 @@ import { useGaps } from "../live/stores/gaps";
 import { useNear } from "../live/stores/near";
 import { colours } from "../theme/colours";
 import { Combs } from "./combs";
+import { DimensionLines } from "./dimensionLines";
 import { Lines } from "./lines";
 import { useSketch, useSpot } from "../live/stores/sketch";
 import { squareCanvas } from "./canvas";
@@ -21,6 +22,7 @@ export class Overlay {
   private readonly gap = new Lines(colours.river, 2.5, { onTop: true });
   private readonly short = new Lines(colours.fault, 3.5, { onTop: true, dashed: true });
   private readonly combs = new Combs();
+  private readonly dimensions = new DimensionLines();
   private readonly dots = dots(9);
   private readonly hover = dots(13, true);
   private readonly pivot = dots(17, true);
@@ -30,11 +32,12 @@ export class Overlay {
 
   constructor() {
     for (const line of [this.path, this.next, this.gap, this.short]) this.group.add(line.object);
-    this.group.add(this.dots, this.hover, this.pivot, this.places, this.meetings, this.combs.group);
+    this.group.add(this.dots, this.hover, this.pivot, this.places, this.meetings, this.combs.group, this.dimensions.group);
   }
 
   draw(): void {
     this.combs.draw();
+    this.dimensions.draw();
     const { spots, closed } = useSketch.getState();
     const hover = useSpot.getState().spot;
     const flat = spots.flatMap((spot) => spot.point);
@@ -59,6 +62,7 @@ export class Overlay {
 
   dispose(): void {
     this.combs.dispose();
+    this.dimensions.dispose();
     for (const line of [this.path, this.next, this.gap, this.short]) line.dispose();
     for (const points of [this.dots, this.hover, this.pivot, this.places, this.meetings]) points.geometry.dispose();
   }

@@ -15,6 +15,7 @@ import { BodyViews } from "./bodyViews";
 import { type Covered, Eye } from "./camera";
 import type { CopyDress } from "./copyView";
 import { CopyViews } from "./copyViews";
+import { DimensionLabels } from "./dimensionLabels";
 import { Grid } from "./grid";
 import { keepView, keptView } from "./keptView";
 import { HiddenPicks } from "./hiddenPicks";
@@ -55,6 +56,7 @@ export class Scene {
   private floor = 0;
   /** Called before each frame, to put the handle where it belongs. */
   beforeDraw: () => void = () => undefined;
+  private readonly labels: DimensionLabels;
   private readonly hidden = new HiddenPicks(this);
   private readonly stopListening: () => void;
 
@@ -68,6 +70,7 @@ export class Scene {
     this.renderer.setClearColor(new Color(colours.paper));
     this.renderer.localClippingEnabled = true;
     host.appendChild(this.renderer.domElement);
+    this.labels = new DimensionLabels(host, side === null);
     this.references = new ReferenceViews(this.planes, () => {
       if (!this.fitted) this.fit();
       this.draw();
@@ -273,6 +276,7 @@ export class Scene {
     this.references.dispose();
     this.bodies.dispose();
     this.overlay.dispose();
+    this.labels.dispose();
     this.renderer.dispose();
     this.renderer.domElement.remove();
   }
@@ -282,6 +286,7 @@ export class Scene {
     this.eye.place();
     this.beforeDraw();
     this.overlay.draw();
+    this.labels.draw(this.eye, this.overlay.group.visible);
     for (const view of this.views.values()) view.face(this.eye.back);
     this.grid.lay(this.eye, this.floor);
     const { camera } = this.eye;

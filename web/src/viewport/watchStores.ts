@@ -8,6 +8,7 @@ import { useMap } from "../live/stores/map";
 import { useNear } from "../live/stores/near";
 import { useHover, usePicking } from "../live/stores/picking";
 import { useProblem } from "../live/stores/problem";
+import { useProofs } from "../live/stores/proofs";
 import { useReach } from "../live/stores/reach";
 import { useSession } from "../live/stores/session";
 import { useShow } from "../live/stores/show";
@@ -30,7 +31,7 @@ export function watchStores(scene: Scene): () => void {
     }),
     // The handle and its beads stand where the values put them, and some marks go with the station.
     useSession.subscribe((now, before) => (now.station === before.station ? scene.drawSoon() : marks())),
-    ...[useSketch, useSpot, useNear, useCurves, useGaps].map((store) => store.subscribe(draw)),
+    ...[useSketch, useSpot, useNear, useCurves, useGaps, useProofs].map((store) => store.subscribe(draw)),
     useShown.subscribe((now, before) => {
       marks();
       if (now.turn !== before.turn && now.place) scene.see(pointsOf(now.piece, now.place));

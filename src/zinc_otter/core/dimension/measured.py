@@ -49,6 +49,8 @@ class Measured:
     label: Floats
     aim: Aim
     strays: float = 0.0
+    sign: str = ""
+    """What stands before its figure on a drawing."""
 
 
 def distance(a: Located, b: Located, way: Way) -> Measured:
@@ -114,9 +116,9 @@ def circle(points: Floats, *, radius: bool) -> Measured:
     rim = centre + r * (np.cos(round_it)[:, None] * towards + np.sin(round_it)[:, None] * side)
     start = centre if radius else centre - r * towards
     line = np.array([start, centre + r * towards])
-    helper = np.stack([rim[:-1], rim[1:]], axis=1)
-    figure = r if radius else 2 * r
-    return Measured(figure, "mm", line, helper, centre + 0.5 * r * towards, Aim("size", centre, normal), float(strays.max()))
+    figure, sign = (r, "R") if radius else (2 * r, "\N{DIAMETER SIGN}")
+    label, helper = centre + 0.5 * r * towards, np.stack([rim[:-1], rim[1:]], axis=1)
+    return Measured(figure, "mm", line, helper, label, Aim("size", centre, normal), float(strays.max()), sign)
 
 
 def angle(a: Located, b: Located) -> Measured:

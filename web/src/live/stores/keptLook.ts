@@ -10,6 +10,7 @@ const initial = {
   valences: false,
   backs: true,
   bodies: true,
+  dimensions: true,
   lasso: false,
   nudge: 0,
 };

@@ -29,6 +29,8 @@ interface ShowStore {
   normals: boolean;
   valences: boolean;
   backs: boolean;
+  /** Dimensions are drawn on the form. */
+  dimensions: boolean;
   /** What followers make of pieces is drawn, instead of the pieces' own surfaces. */
   bodies: boolean;
   /** The main view is flat, as on a drawing, and not in perspective. */

@@ -6,9 +6,10 @@ import { useShallow } from "zustand/react/shallow";
 import { pick } from "../../live/picks";
 import { usePiece } from "../../live/stores/design";
 import { useEnds } from "../../live/stores/ends";
+import type { Kind } from "../../model/types";
 import { plural, usePicking } from "../../live/stores/picking";
 
-export function EndBar() {
+export function EndBar({ takes = ["edge", "face"] }: { takes?: Kind[] }) {
   const far = useEnds((s) => s.far);
   const [piece, pickKind, picked] = usePicking(useShallow((s) => [s.piece, s.pickKind, s.picked] as const));
   const name = usePiece(far?.piece ?? null)?.name;
@@ -32,7 +33,7 @@ export function EndBar() {
         </>
       ) : (
         <>
-          <Button size="small" variant="outlined" disabled={!picked.length || pickKind === "piece" || pickKind === "vertex"} onClick={setAside}>
+          <Button size="small" variant="outlined" disabled={!picked.length || !takes.includes(pickKind)} onClick={setAside}>
             Keep as first end
           </Button>
           <Typography variant="body2" color="text.secondary">Pick both ends at once, or one after the other, also on two pieces.</Typography>

@@ -8,14 +8,14 @@ import { give, mapOf } from "../../live/line";
 import { useDesign } from "../../live/stores/design";
 import { useMap } from "../../live/stores/map";
 import { useProofs } from "../../live/stores/proofs";
-import { editProof } from "../../live/tooling";
+import { editProof, makeTrue } from "../../live/tooling";
 import type { AnyProof, ShownProof } from "../../model/types";
 import { ShowWhere } from "../parts/ShowWhere";
 import { unseen } from "../../theme/tight";
 
-const signs = { holds: "\u2713", fails: "\u2717", unknown: "?" } as const;
-const told = { holds: "Holds", fails: "Fails", unknown: "Cannot be told" } as const;
-const tones = { holds: "primary.main", fails: "error.main", unknown: "#8A5A00" } as const;
+const signs = { holds: "\u2713", fails: "\u2717", unknown: "?", told: "\u2194" } as const;
+const told = { holds: "Holds", fails: "Fails", unknown: "Cannot be told", told: "It measures" } as const;
+const tones = { holds: "primary.main", fails: "error.main", unknown: "#8A5A00", told: "text.secondary" } as const;
 
 /** Those that ask of a number that there is everywhere on a form. */
 const mapped: AnyProof["kind"][] = ["wall", "draft", "overhang", "gap", "clearance", "symmetric"];
@@ -31,14 +31,17 @@ export function Proofs() {
   );
 }
 
-export function heldWords(list: ShownProof[]): string {
+export function heldWords(all: ShownProof[]): string {
+  // Dimensions that are held to no number neither hold nor fail.
+  const list = all.filter((proof) => proof.holds !== "told");
+  if (!list.length) return all.length === 1 ? "One dimension" : `${all.length} dimensions`;
   const held = list.filter((proof) => proof.holds === "holds").length;
   if (list.length === 1 && !held) return list[0].holds === "fails" ? "The proof does not hold" : "The proof cannot be told";
   return held === list.length ? (held === 1 ? "The proof holds" : `All ${held} proofs hold`) : `${held} of ${list.length} proofs ${held === 1 ? "holds" : "hold"}`;
 }
 
 function Row({ proof }: { proof: ShownProof }) {
-  const { id, piece, asked, holds, words, place, fine } = proof;
+  const { id, piece, asked, holds, words, place, fine, figure, drawn } = proof;
   const own = useDesign((s) => s.design?.proofs.find((p) => p.id === id));
   const shown = useMap((s) => s.wanted === id);
   const anywhere = Object.values(place).some((list) => Array.isArray(list) && list.length > 0);
@@ -59,6 +62,11 @@ function Row({ proof }: { proof: ShownProof }) {
           {"\u00d7"}
         </IconButton>
         {anywhere && <ShowWhere piece={piece} place={place} />}
+        {own && drawn && figure !== null && (
+          <Button size="small" color="inherit" aria-label={`Make true: ${asked}`} title="Type another number" onClick={() => makeTrue(own, figure)} sx={{ minWidth: 0, p: 0, px: 0.5, textDecoration: "underline" }}>
+            Set
+          </Button>
+        )}
         {own && mapped.includes(own.kind) && (
           <Button size="small" color="inherit" aria-pressed={shown} aria-label={`${shown ? "Hide map" : "Map"}: ${asked}`} onClick={() => mapOf(shown ? null : id)} sx={{ minWidth: 0, p: 0, px: 0.5, textDecoration: "underline" }}>
             {shown ? "Hide map" : "Map"}

@@ -31,6 +31,8 @@ export function proofTool<const F extends Fields, const K extends Kind>({ kind, 
     missing: (context) => (asked(context) ? (asked(context)?.curve ? "A curve has no surface to be proved: take a form in hand." : null) : undefined),
     ...given,
     proves: [kind],
+    // What was changed is done; another can be asked right away.
+    leaves: ({ proving }) => proving !== null,
     readsProof: (proof) => read(proof as Of<K>),
     command(values, context) {
       const piece = asked(context);
