@@ -18,9 +18,10 @@ ALLOWED = {
     "core": {"core"},
     "studio": {"core", "studio"},
     "store": {"core", "studio", "store"},
-    "jobs": {"core", "studio", "jobs"},
+    "sheet": {"core", "studio", "sheet"},
+    "jobs": {"core", "studio", "sheet", "jobs"},
     "demo": {"core", "studio", "demo"},
-    "api": {"core", "studio", "store", "jobs", "demo", "api"},
+    "api": {"core", "studio", "sheet", "store", "jobs", "demo", "api"},
 }
 # What is not pure, and what belongs to interfaces.
 NOT_IN_CORE = {"os", "signal", "ctypes", "subprocess", "html"} | {

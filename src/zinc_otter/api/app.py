@@ -27,6 +27,7 @@ from zinc_otter.api import (
     problem_pages,
     problems,
     references,
+    sheets,
     solids,
     triangle_files,
 )
@@ -75,7 +76,7 @@ def create_app(room: Room | None, web: Path = WEB, key: str | None = None) -> Fa
     app.add_middleware(Headers)
     problems.install(app)
     for part in (designs, references, cage_files, curve_files, geometry, curves, measures, solids, triangle_files,
-                 design_files, print_bench, bench, keeping, live, problem_pages):  # fmt: skip
+                 design_files, print_bench, bench, sheets, keeping, live, problem_pages):  # fmt: skip
         app.include_router(part.router)
 
     describe(app)

@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-from collections.abc import Callable
 from dataclasses import asdict
 from typing import TYPE_CHECKING
 
@@ -16,9 +15,9 @@ from zinc_otter.core.cage.cage import Cage
 from zinc_otter.core.cage.topology import Floats, Ints
 from zinc_otter.core.errors import CoreError
 from zinc_otter.core.form import Form, controls
-from zinc_otter.core.proof.distance import MeshDistance
 from zinc_otter.core.proving import Ground, Proof, Verdict
 from zinc_otter.studio.design import Design
+from zinc_otter.studio.grounds import ground_of
 from zinc_otter.studio.references import Component
 
 if TYPE_CHECKING:
@@ -125,21 +124,6 @@ class Proofs:
             return Verdict("unknown", str(error), place=error.place)
 
     def _ground(self, design: Design, cage: Cage, points: Floats, triangles: Ints, settled: bool) -> Ground:
-        forms = {p.id: p.cage for p in design.pieces if p.curve is None}
-        components = {r.id: r for r in design.references if isinstance(r, Component)}
-
-        def other(piece: str) -> MeshDistance | None:
-            return self._gaps.mesh(forms[piece], settled) if piece in forms else None
-
-        def component(key: str) -> tuple[MeshDistance, Callable[[Floats], Floats]] | None:
-            if key not in components:
-                return None
-            try:
-                return self._meshes.get(components[key].asset), components[key].own
-            except CoreError:
-                return None
-
-        every = {p.id: p.form for p in design.pieces}
-        return Ground(
-            cage, points, triangles, lambda: self._gaps.mesh(cage, settled), other, component, settled, every.get
+        return ground_of(
+            design, cage, points, triangles, lambda one: self._gaps.mesh(one, settled), self._meshes.get, settled
         )

@@ -19,6 +19,7 @@ from zinc_otter.core.errors import CoreError
 from zinc_otter.core.form import Form, controls
 from zinc_otter.core.surface import build_stencils, evaluate
 from zinc_otter.studio.design import Design
+from zinc_otter.studio.raster import Raster
 
 PAPER = np.array([244, 241, 234]) / 255
 CLAY = np.array([203, 170, 141]) / 255
@@ -103,7 +104,7 @@ def drawn(cages: list[Cage], frame: Frame) -> NDArray[np.uint8]:
     """(height, width, 3) the surfaces of some cages, shaded."""
     wide, high = 2 * frame.width, 2 * frame.height
     image = np.broadcast_to(PAPER, (high, wide, 3)).copy()
-    sheet = _Sheet(wide, high)
+    sheet = Raster(wide, high)
     fine = _level(cages)
     for cage in cages:
         drape = _Drape.over(cage, fine)
@@ -111,7 +112,7 @@ def drawn(cages: list[Cage], frame: Frame) -> NDArray[np.uint8]:
             rows = drape.quads[first : first + _PORTION]
             sheet.add(frame._laid(drape.points[rows], 2).astype(np.float32), drape.normals[rows])
     covered = np.flatnonzero(sheet.depth > -np.inf)
-    image.reshape(-1, 3)[covered] = _shaded(sheet.normals[covered].astype(np.float64))
+    image.reshape(-1, 3)[covered] = _shaded(sheet.told[covered].astype(np.float64))
     small = image.reshape(frame.height, 2, frame.width, 2, 3).mean(axis=(1, 3))
     return (255 * np.clip(small, 0, 1)).astype(np.uint8)
 
@@ -120,8 +121,6 @@ _WIRE = 0.006
 """Radius of a curve in a picture, of the extent of all that is shown."""
 _PORTION = 20_000
 """Dense faces that are drawn at a time."""
-_SAMPLES = 400_000
-"""Points of dense faces that are held at a time."""
 _MOST_DENSE = 60_000
 """Faces of a design beyond which the cages themselves are drawn: their faces are smaller than a pixel."""
 
@@ -160,50 +159,6 @@ class _Drape:
     @property
     def bounds(self) -> tuple[Floats, Floats]:
         return self.points.min(axis=0), self.points.max(axis=0)
-
-
-class _Sheet:
-    """What is seen in each pixel so far: how near it is, and which way it looks."""
-
-    def __init__(self, wide: int, high: int) -> None:
-        self._wide, self._high = wide, high
-        self.depth = np.full(wide * high, -np.inf, dtype=np.float32)
-        self.normals = np.zeros((wide * high, 3), dtype=np.float32)
-
-    def add(self, quads: NDArray[np.float32], tilts: Floats) -> None:
-        """Quads (m, 4, 3) in pixels with the normals of their corners.
-
-        They are sampled at bilinear points, close enough together to leave no gaps; of the points in a pixel the nearest
-        counts.
-        """
-        flat = quads[:, :, :2]
-        longest = np.linalg.norm(flat - np.roll(flat, 1, axis=1), axis=2).max(axis=1)
-        needed = 2 ** np.ceil(np.log2(np.clip(1.1 * longest, 1, 256))).astype(np.int64)
-        for count in np.unique(needed):
-            some = np.flatnonzero(needed == count)
-            step = max(_SAMPLES // int(count * count), 1)
-            for first in range(0, len(some), step):
-                self._sample(quads, tilts, some[first : first + step], int(count))
-
-    def _sample(self, quads: NDArray[np.float32], tilts: Floats, some: Ints, count: int) -> None:
-        at = ((np.arange(count) + 0.5) / count).astype(np.float32)
-        u, v = (g.ravel() for g in np.meshgrid(at, at))
-        weights = np.stack([(1 - u) * (1 - v), u * (1 - v), u * v, (1 - u) * v])
-        x, y, z = (quads[some, :, k] @ weights for k in range(3))
-        column = np.clip(x.astype(np.int32), 0, self._wide - 1)
-        row = np.clip(y.astype(np.int32), 0, self._high - 1)
-        cell, depth = (row * self._wide + column).ravel(), z.ravel()
-        # Far to near: of the points in one pixel the nearest is written last.
-        order = np.argsort(depth)
-        order = order[depth[order] > self.depth[cell[order]]]
-        self.depth[cell[order]] = depth[order]
-        best = np.full(len(self.depth), -1, dtype=np.int32)
-        best[cell[order]] = order
-        covered = np.flatnonzero(best >= 0)
-        source, place = np.divmod(best[covered], count * count)
-        a, b, c, d = np.moveaxis(tilts[some[source]], 1, 0)
-        u, v = u[place][:, None], v[place][:, None]
-        self.normals[covered] = (1 - v) * ((1 - u) * a + u * b) + v * ((1 - u) * d + u * c)
 
 
 def _shaded(normals: Floats) -> Floats:

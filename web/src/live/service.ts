@@ -1,6 +1,6 @@
 /** REST calls. A refusal becomes a Refused error that carries the problem document. */
 import { answered, asked } from "./asking";
-import type { BenchAnswer, Bill, CastAnswer, CastAsk, Process, Machine, CageFile, CurveFile, SolidFile, Material, Certificate, DesignCard, DesignState, FinderAsk, KeyedJob, FoundState, JobReport, Keeping, Kind, PickRule, Problem, StepState, SurfaceFacts } from "../model/types";
+import type { BenchAnswer, Bill, CastAnswer, CastAsk, SheetAsk, Process, Machine, CageFile, CurveFile, SolidFile, Material, Certificate, DesignCard, DesignState, FinderAsk, KeyedJob, FoundState, JobReport, Keeping, Kind, PickRule, Problem, StepState, SurfaceFacts } from "../model/types";
 
 export class Refused extends Error {
   constructor(readonly problem: Problem) {
@@ -115,6 +115,8 @@ export const service = {
   casting: (design: string, id: string, asked: CastAsk) => call<CastAnswer>("POST", `${piece(design, id)}/casting`, asked),
   bill: (design: string) => call<Bill>("GET", `/designs/${design}/bill`),
   billAddress: (design: string) => `/api/designs/${design}/bill.csv`,
+  beginSheet: (design: string, asked: SheetAsk) => call<KeyedJob>("POST", `/designs/${design}/sheet`, asked),
+  sheetAddress: (key: string, kind: "html" | "pdf", name: string) => `/api/sheets/${key}?${query({ kind, name })}`,
   materials: () => call<Material[]>("GET", "/materials"),
   found: (key: string) => call<FoundState | null>("GET", `/found/${key}`),
 };

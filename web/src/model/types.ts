@@ -24,6 +24,7 @@ export type SolidFile = Schemas["SolidFileState"];
 export type BenchAnswer = Schemas["BenchAnswer"];
 export type Process = Schemas["ProcessState"];
 export type CastAsk = Partial<Schemas["CastAsk"]>;
+export type SheetAsk = Partial<Schemas["SheetAsk"]>;
 export type CastAnswer = Schemas["CastAnswer"];
 export type Bill = Schemas["BillState"];
 export type Machine = Partial<Schemas["MachineAsk"]>;
