@@ -84,6 +84,14 @@ class BrowserCase(unittest.TestCase):
         unexpected = [e for e in self.screen.errors if not any(word in e for word in self.expected_errors)]
         self.assertEqual(unexpected, [])
 
+    def download(self, name: str) -> bytes:
+        """Click a button and take the file that it hands over."""
+        with self.page.expect_download(timeout=120_000) as waiting:
+            self.screen.button(name).click()
+        self.downloaded = self.folder / waiting.value.suggested_filename
+        waiting.value.save_as(self.downloaded)
+        return self.downloaded.read_bytes()
+
     def begin_box(self, size: tuple[float, float, float] = (40, 30, 20), counts: tuple[int, int, int] = (2, 2, 1)) -> None:
         """Open a design that begins with a box of these control points; how a person begins one has tests of its own."""
         state = self.server.post("/api/designs", {"name": "Trial"})

@@ -55,13 +55,6 @@ class FollowerCase(BrowserCase):
     def volume(self) -> float:
         return float(self.stated()["Volume"].split()[0].replace(",", ""))
 
-    def download(self, name: str) -> bytes:
-        with self.page.expect_download(timeout=90_000) as waiting:
-            self.screen.button(name).click()
-        self.downloaded = self.folder / waiting.value.suggested_filename
-        waiting.value.save_as(self.downloaded)
-        return self.downloaded.read_bytes()
-
 
 class CollaredGrip(FollowerCase):
     def test_collar_found_fillet_hollow_trim_then_a_vertex_is_pulled(self) -> None:

@@ -24,14 +24,6 @@ class Making(BrowserCase):
         table = self.page.get_by_label("Certificate", exact=True)
         return dict(zip(table.locator("dt").all_inner_texts(), table.locator("dd").all_inner_texts(), strict=True))
 
-    def download(self, name: str) -> bytes:
-        with self.page.expect_download(timeout=120_000) as waiting:
-            self.screen.button(name).click()
-        target = self.folder / waiting.value.suggested_filename
-        waiting.value.save_as(target)
-        self.downloaded = target
-        return target.read_bytes()
-
     def test_the_cage_of_an_open_piece_as_a_file(self) -> None:
         self.screen.open_design("Bailing scoop")
         self.screen.station("Make")

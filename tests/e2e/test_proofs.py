@@ -2,9 +2,11 @@
 
 from __future__ import annotations
 
+import io
 import re
 
 import numpy as np
+import pypdf
 
 from tests.e2e.case import VerbCase
 
@@ -193,3 +195,33 @@ class Dimensions(VerbCase):
         screen.field("To").fill("50")
         page.get_by_text("Moving what is picked does not change it").wait_for()
         self.assertEqual(screen.state()["proofs"][0]["wanted"], 39)
+
+    def test_a_sheet_is_drawn_printed_and_read_back(self) -> None:
+        page, screen = self.page, self.screen
+        self.press("v")
+        screen.click((-20, -15, 10))
+        screen.click((20, -15, 10), shift=True)
+        screen.tool("Distance")
+        self.apply(3)
+        screen.tool("Proof sheet")
+        screen.choose("Drawn", "true size, if it fits")
+        screen.button("Draw the sheet").click()
+        page.get_by_role("button", name="PDF", exact=True).wait_for(timeout=90_000)
+        reader = pypdf.PdfReader(io.BytesIO(self.download("PDF")))
+        text = reader.pages[0].extract_text()
+        self.assertRegex(text, r"D1 +40 mm")
+        self.assertIn("1:1", text)
+        # On the page a millimetre is a millimetre: 96 pixels are an inch (CSS Values and Units Level 3).
+        (self.folder / "sheet.html").write_bytes(self.download("Page (HTML)"))
+        other = self.context.new_page()
+        self.addCleanup(other.close)
+        other.goto((self.folder / "sheet.html").as_uri())
+        runs = "[...document.querySelectorAll('polyline')].map((p) => p.getBoundingClientRect().width)"
+        widths = np.array(other.evaluate(runs)) / 96 * 25.4
+        for wanted in (40, 50):
+            self.assertLess(abs(widths - wanted).min(), 0.35)
+        self.assertEqual(other.locator("svg").count(), len(reader.pages))
+        # Of another revision there is none yet.
+        page.keyboard.press("Control+z")
+        screen.steps(2)
+        screen.button("Draw the sheet").wait_for()

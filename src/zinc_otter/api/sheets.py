@@ -13,7 +13,9 @@ from zinc_otter.api.designs import AtHand
 from zinc_otter.api.solid_schemas import KeyedJob
 from zinc_otter.api.solids import Key, NoSolidError, download, report_of
 from zinc_otter.api.triangle_files import fineness_of, triangles_place
+from zinc_otter.core.errors import BadSelectionError
 from zinc_otter.core.repeated import Repeated
+from zinc_otter.core.solid.materials import MATERIALS
 from zinc_otter.jobs.sheet_work import write_sheet
 from zinc_otter.sheet.sheet import OfWhat, Wanted
 from zinc_otter.studio.followers import recipe_of
@@ -36,6 +38,8 @@ class SheetAsk(BaseModel):
 @router.post("/designs/{design_id}/sheet", status_code=202)
 def begin_sheet(design_id: str, asked: SheetAsk, room: AtHand) -> KeyedJob:
     """Begin to draw the sheet of what is shown, as the design stands now; it is fetched by its key."""
+    if all(material.name != asked.material for material in MATERIALS):
+        raise BadSelectionError(f"There is no material called {asked.material!r} to weigh it in.")
     saved = room.studio.saved(design_id)
     design, facts = saved.design, saved.facts
     bodies = [p for p in design.pieces if p.visible and p.curve is None and not _are_stones(p.form)]

@@ -58,8 +58,10 @@ def sheet_of(
 ) -> list[Page]:
     """The pages. ``body`` gives pieces' bodies by triangles, ``meshes`` components' by their assets.
 
-    Raises BadNumberError where nothing is shown.
+    Raises BadNumberError where nothing is shown, or for a material that is not known.
     """
+    if all(material.name != wanted.material for material in MATERIALS):
+        raise BadNumberError(f"There is no material called {wanted.material!r} to weigh it in.")
     progress(0.02, "Making the bodies")
     shown = shown_of(design, body)
     if not shown:
@@ -145,7 +147,7 @@ def _measures(asked: list[tuple[Proof, Verdict]], of: OfWhat) -> list[Measure]:
 def _facts(
     flow: Flow, design: Design, of: OfWhat, wanted: Wanted, shown: list[Shown], asked: list[tuple[Proof, Verdict]]
 ) -> None:
-    material = next((m for m in MATERIALS if m.name == wanted.material), MATERIALS[0])
+    material = next(m for m in MATERIALS if m.name == wanted.material)
     metal = [one for one in shown if one.metal]
     rows = []
     for one in metal:
