@@ -24,15 +24,15 @@ from zinc_otter.core.proving.dimensions import Angle, Distance
 from zinc_otter.core.solid.mesh.route import triangles_of
 from zinc_otter.sheet.as_page import as_page
 from zinc_otter.sheet.as_pdf import as_pdf
-from zinc_otter.sheet.bodies import surface_of
 from zinc_otter.sheet.drawing import SCALES, scale_for, scale_words
 from zinc_otter.sheet.paper import POINT, SIZES, Line, Page, Picture, Text, broken, width_of
 from zinc_otter.sheet.sheet import OfWhat, Wanted, sheet_of
 from zinc_otter.sheet.tones import tones
-from zinc_otter.sheet.views import FRONT, RIGHT, TOP, Placed, Thing, picture_of
+from zinc_otter.sheet.views import FRONT, RIGHT, TOP, Placed, picture_of
 from zinc_otter.studio.design import Design
 from zinc_otter.studio.followers import recipe_of
 from zinc_otter.studio.raster import Raster
+from zinc_otter.studio.shown import Thing, surface_of
 
 MADE = datetime(2026, 3, 4, 5, 6)
 

@@ -30,6 +30,7 @@ from zinc_otter.api import (
     sheets,
     solids,
     triangle_files,
+    true_pictures,
 )
 from zinc_otter.api.assets import Assets
 from zinc_otter.api.description import describe
@@ -76,7 +77,7 @@ def create_app(room: Room | None, web: Path = WEB, key: str | None = None) -> Fa
     app.add_middleware(Headers)
     problems.install(app)
     for part in (designs, references, cage_files, curve_files, geometry, curves, measures, solids, triangle_files,
-                 design_files, print_bench, bench, sheets, keeping, live, problem_pages):  # fmt: skip
+                 design_files, print_bench, bench, sheets, true_pictures, keeping, live, problem_pages):  # fmt: skip
         app.include_router(part.router)
 
     describe(app)

@@ -106,6 +106,8 @@ class Room:
         self.edits = Edits(self.edit_work)
         self.studio = Studio(self.store, self.meshes.get, self.edits.apply)
         self.jobs = JobRunner(folder=self.work.path)
+        # By itself, so that nothing waits for a picture; a large fine one takes long.
+        self.pictures = JobRunner(time_limit=4 * 3600, folder=self.work.path)
         self.intake = JobRunner(time_limit=90, folder=self.work.path)
         self.stencils = StencilShelf()
         self.listeners = Listeners()
@@ -185,12 +187,17 @@ class Room:
         finally:
             path.unlink(missing_ok=True)
 
+    def runner_of(self, job_id: str) -> JobRunner:
+        """The runner whose job this is, for all that is asked of a job by its id."""
+        return self.pictures if self.pictures.knows(job_id) else self.jobs
+
     def solid(self, asset: str) -> bytes:
         """The asset of an imported solid. Raises UnknownAssetError."""
         return self.store.asset(asset).data
 
     def close(self) -> None:
         self.jobs.close()
+        self.pictures.close()
         self.intake.close()
         self.edit_work.close()
         self.store.close()

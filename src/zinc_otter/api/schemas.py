@@ -154,6 +154,7 @@ class PieceState(BaseModel):
     visible: bool
     locked: bool
     colour: str
+    finish: str = Field(description="what it is of in pictures")
     group: str | None
     original: str | None
     symmetry: SymmetryState | None
@@ -180,7 +181,7 @@ class PieceState(BaseModel):
         grown = None if piece.grown is None else design.outgrowth(piece.grown)
         return cls(
             id=piece.id, name=piece.name, visible=piece.visible, locked=piece.locked, colour=piece.colour,
-            group=piece.group, original=piece.original,
+            finish=piece.finish, group=piece.group, original=piece.original,
             symmetry=piece.symmetry and SymmetryState.of(piece.symmetry.group),
             curve=None if piece.curve is None else CurveFacts.of(piece.curve),
             grown=piece.grown, pulled=piece.pulled.count if piece.pulled else 0,

@@ -10,14 +10,17 @@ from fastapi import APIRouter, Query, Response
 from pydantic import BaseModel, ConfigDict, Field
 
 from zinc_otter.api.designs import AtHand
+from zinc_otter.api.room import Room
 from zinc_otter.api.solid_schemas import KeyedJob
 from zinc_otter.api.solids import Key, NoSolidError, download, report_of
 from zinc_otter.api.triangle_files import fineness_of, triangles_place
 from zinc_otter.core.errors import BadSelectionError
 from zinc_otter.core.repeated import Repeated
 from zinc_otter.core.solid.materials import MATERIALS
+from zinc_otter.core.solid.recipe import Recipe
 from zinc_otter.jobs.sheet_work import write_sheet
 from zinc_otter.sheet.sheet import OfWhat, Wanted
+from zinc_otter.studio.design import Design
 from zinc_otter.studio.followers import recipe_of
 from zinc_otter.studio.references import Component
 
@@ -42,8 +45,7 @@ def begin_sheet(design_id: str, asked: SheetAsk, room: AtHand) -> KeyedJob:
         raise BadSelectionError(f"There is no material called {asked.material!r} to weigh it in.")
     saved = room.studio.saved(design_id)
     design, facts = saved.design, saved.facts
-    bodies = [p for p in design.pieces if p.visible and p.curve is None and not _are_stones(p.form)]
-    recipes = {p.id: recipe_of(design, p.id, room.solid) for p in bodies}
+    recipes = recipes_of(room, design)
     fineness = fineness_of(room, _CHORD, 180.0)
     if recipes:
         triangles_place(room, design_id, fineness, *recipes.values())
@@ -79,5 +81,8 @@ def fetch_sheet(
     return download(path.read_bytes(), _TYPES[kind], f"{name}.{kind}")
 
 
-def _are_stones(form: object) -> bool:
-    return isinstance(form, Repeated) and bool(form.stones)
+def recipes_of(room: Room, design: Design) -> dict[str, Recipe]:
+    """What the bodies of all shown pieces are made from, by piece; stones and curves have none."""
+    stones = {p.id for p in design.pieces if isinstance(p.form, Repeated) and p.form.stones}
+    bodies = [p for p in design.pieces if p.visible and p.curve is None and p.id not in stones]
+    return {p.id: recipe_of(design, p.id, room.solid) for p in bodies}

@@ -114,13 +114,13 @@ def get_found(key: Key, room: AtHand) -> FoundState | None:
 
 @router.get("/jobs/{job_id}")
 def get_job(job_id: str, room: AtHand) -> JobReport:
-    return report_of(room.jobs.state(job_id))
+    return report_of(room.runner_of(job_id).state(job_id))
 
 
 @router.delete("/jobs/{job_id}")
 def cancel_job(job_id: str, room: AtHand) -> JobReport:
     """Stop a job. What it would have changed stays as it was."""
-    return report_of(room.jobs.cancel(job_id))
+    return report_of(room.runner_of(job_id).cancel(job_id))
 
 
 @router.get(_PIECE + "/certificate")

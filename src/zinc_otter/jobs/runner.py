@@ -182,6 +182,11 @@ class JobRunner:
                 self._jobs.pop(job_id, None)
             job.progress.forget()
 
+    def knows(self, job_id: str) -> bool:
+        """Whether the job is one of these."""
+        with self._lock:
+            return job_id in self._jobs
+
     def cancel(self, job_id: str) -> JobState:
         """Stop a job; its worker is ended. Raises UnknownJobError."""
         job = self._job(job_id)

@@ -10,7 +10,8 @@ import numpy as np
 from zinc_otter.core.cage.topology import Floats
 from zinc_otter.core.dimension.measured import Measured
 from zinc_otter.sheet.paper import INK, LIGHT, POINT, ZINC, Line, Page, Picture, Text, rectangle, ruler, width_of
-from zinc_otter.sheet.views import FRONT, RIGHT, TOP, Placed, Thing, View, aslant, extent_in, picture_of
+from zinc_otter.sheet.views import FRONT, RIGHT, TOP, Placed, View, aslant, extent_in, picture_of
+from zinc_otter.studio.shown import Thing
 
 SCALES = (50.0, 20.0, 10.0, 5.0, 2.0, 1.0, 0.5, 0.2, 0.1, 0.05, 0.02, 0.01, 0.005, 0.002, 0.001)
 """Of ISO 5455: enlarged, full size, reduced."""

@@ -13,7 +13,8 @@ from zinc_otter.core.words import number
 from zinc_otter.sheet.paper import FAULT, INK, ZINC, Line, Picture, Text, rectangle
 from zinc_otter.sheet.tables import MARGIN, Flow
 from zinc_otter.sheet.tones import tones
-from zinc_otter.sheet.views import Placed, Thing, aslant, extent_in, picture_of
+from zinc_otter.sheet.views import Placed, aslant, extent_in, picture_of
+from zinc_otter.studio.shown import Thing
 
 _TALL = 62.0
 _STEPS, _BINS = 60, 30

@@ -16,7 +16,6 @@ from zinc_otter.core.proving.base import Valued
 from zinc_otter.core.proving.dimensions import Dimension
 from zinc_otter.core.solid.materials import MATERIALS
 from zinc_otter.core.words import number
-from zinc_otter.sheet.bodies import Body, Shown, mesh_of, shown_of
 from zinc_otter.sheet.drawing import FOOT, MARGIN, Measure, drawing, scale_words
 from zinc_otter.sheet.maps import put_map
 from zinc_otter.sheet.paper import INK, LIGHT, OTTER, SIZES, ZINC, Line, Page, Text, broken, rectangle
@@ -24,6 +23,7 @@ from zinc_otter.sheet.tables import Flow
 from zinc_otter.studio.bill import bill_of
 from zinc_otter.studio.design import Design
 from zinc_otter.studio.grounds import ground_of
+from zinc_otter.studio.shown import Body, Shown, mesh_of, shown_of
 
 Progress = Callable[[float, str], None]
 _PER = {"mm": (1.0, 2), "cm": (10.0, 3), "in": (25.4, 3)}

@@ -9,24 +9,13 @@ import numpy as np
 from PIL import Image
 
 from zinc_otter.core.cage.cage import unit
-from zinc_otter.core.cage.topology import Bools, Floats, Ints
+from zinc_otter.core.cage.topology import Bools, Floats
 from zinc_otter.studio.raster import Raster
+from zinc_otter.studio.shown import Thing, corner_normals
 
 _PER_MM = 7.0
 """Pixels to a mm of paper: 178 to an inch."""
 _MOST_PIXELS = 1_600_000
-_SHARP = 0.8
-"""Where normals of neighbouring faces agree by less, there is an edge."""
-
-
-@dataclass(frozen=True, eq=False)
-class Thing:
-    """One piece as it is drawn: ``points`` (n, 3) and ``triangles`` (m, 3), coloured in sRGB from 0 to 1, evenly (3,) or at
-    every point (n, 3)."""
-
-    points: Floats
-    triangles: Ints
-    colour: Floats
 
 
 @dataclass(frozen=True, eq=False)
@@ -85,7 +74,7 @@ def picture_of(placed: Placed, things: list[Thing], plain: bool = False) -> byte
     middle = np.array([wide / 2, high / 2, 0])
     for k, thing in enumerate(things):
         seen = ((placed.view.seen(thing.points) - placed.middle) * scale + middle).astype(np.float32)
-        normals = _corner_normals(thing) @ placed.view.frame.T
+        normals = corner_normals(thing) @ placed.view.frame.T
         colours = np.broadcast_to(thing.colour, thing.points.shape)[thing.triangles]
         raster.add_triangles(seen[thing.triangles], np.concatenate([normals, colours], axis=2), k)
     image = _lit(raster, plain).reshape(high, wide, 3)
@@ -94,18 +83,6 @@ def picture_of(placed: Placed, things: list[Thing], plain: bool = False) -> byte
     out = io.BytesIO()
     Image.fromarray((255 * np.clip(small, 0, 1)).astype(np.uint8)).save(out, "PNG")
     return out.getvalue()
-
-
-def _corner_normals(thing: Thing) -> Floats:
-    """(m, 3, 3) those of the surface, or of the face alone where it turns sharply."""
-    a, b, c = (thing.points[thing.triangles[:, k]] for k in range(3))
-    whole = np.cross(b - a, c - a)
-    total = np.zeros_like(thing.points)
-    for k in range(3):
-        np.add.at(total, thing.triangles[:, k], whole)
-    smooth, flat = unit(total)[thing.triangles], unit(whole)[:, None, :]
-    agrees = (smooth * flat).sum(axis=2, keepdims=True) > _SHARP
-    return np.where(agrees, smooth, np.broadcast_to(flat, smooth.shape))
 
 
 def _lit(raster: Raster, plain: bool) -> Floats:

@@ -28,7 +28,7 @@ from zinc_otter.studio.references import Component, Picture, Reference
 
 FORMAT = 7
 """1 had neither references nor locks, colours and groups of pieces, 2 no symmetry, 3 no followers, 4 neither curves nor what
-grows, only mirrored copies, 5 neither stones nor proofs, 6 no dimensions; they are still read."""
+grows, only mirrored copies, 5 neither stones nor proofs, 6 no dimensions and finishes; they are still read."""
 
 
 def to_document(design: Design) -> tuple[dict[str, Any], dict[str, bytes]]:
@@ -166,7 +166,7 @@ def from_document(document: Mapping[str, Any], blobs: Mapping[str, bytes]) -> De
     return design
 
 
-_PIECE_KEYS = ("id", "name", "visible", "locked", "colour", "group", "original")
+_PIECE_KEYS = ("id", "name", "visible", "locked", "colour", "finish", "group", "original")
 
 
 def _growth(p: Mapping[str, Any]) -> Growth | None:

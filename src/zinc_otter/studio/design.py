@@ -49,10 +49,10 @@ class FollowsError(CoreError):
 class Piece:
     """One thing in a design: a named form, shown or hidden, free or locked.
 
-    ``colour`` is the name of one of the workshop's clays; pieces of one ``group`` (a name) are shown, locked and placed
-    together. A variant knows the id of its ``original``. With a ``symmetry`` every edit is done on all sides at once. The
-    form of a piece that has a ``grown`` is made from the forms of others, with what a hand ``pulled`` on top. Its
-    ``followers`` lead from its form to its solid.
+    ``colour`` is the name of one of the workshop's clays, and ``finish`` what it is of in pictures; pieces of one ``group``
+    (a name) are shown, locked and placed together. A variant knows the id of its ``original``. With a ``symmetry`` every
+    edit is done on all sides at once. The form of a piece that has a ``grown`` is made from the forms of others, with what
+    a hand ``pulled`` on top. Its ``followers`` lead from its form to its solid.
     """
 
     id: str
@@ -61,6 +61,7 @@ class Piece:
     visible: bool = True
     locked: bool = False
     colour: str = "clay"
+    finish: str = "clay"
     group: str | None = None
     original: str | None = None
     symmetry: Symmetry | None = None
@@ -158,7 +159,9 @@ class Design:
             alike = isinstance(form, Cage) and isinstance(like.form, Cage) and form.topology is like.form.topology
             symmetry = like.symmetry if alike else None
             followers = like.followers if alike else ()
-            piece = replace(piece, colour=like.colour, group=like.group, symmetry=symmetry, followers=followers)
+            piece = replace(
+                piece, colour=like.colour, finish=like.finish, group=like.group, symmetry=symmetry, followers=followers
+            )
             at = next(i for i, other in enumerate(self.pieces) if other.id == like.id) + 1
         pieces = (*self.pieces[:at], piece, *self.pieces[at:])
         return replace(self, pieces=pieces, next_number=self.next_number + 1), piece

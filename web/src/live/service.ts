@@ -1,6 +1,6 @@
 /** REST calls. A refusal becomes a Refused error that carries the problem document. */
 import { answered, asked } from "./asking";
-import type { BenchAnswer, Bill, CastAnswer, CastAsk, SheetAsk, Process, Machine, CageFile, CurveFile, SolidFile, Material, Certificate, DesignCard, DesignState, FinderAsk, KeyedJob, FoundState, JobReport, Keeping, Kind, PickRule, Problem, StepState, SurfaceFacts } from "../model/types";
+import type { BenchAnswer, Bill, CastAnswer, CastAsk, SheetAsk, PictureAsk, TruePicture, Process, Machine, CageFile, CurveFile, SolidFile, Material, Certificate, DesignCard, DesignState, FinderAsk, KeyedJob, FoundState, JobReport, Keeping, Kind, PickRule, Problem, StepState, SurfaceFacts } from "../model/types";
 
 export class Refused extends Error {
   constructor(readonly problem: Problem) {
@@ -117,6 +117,10 @@ export const service = {
   billAddress: (design: string) => `/api/designs/${design}/bill.csv`,
   beginSheet: (design: string, asked: SheetAsk) => call<KeyedJob>("POST", `/designs/${design}/sheet`, asked),
   sheetAddress: (key: string, kind: "html" | "pdf", name: string) => `/api/sheets/${key}?${query({ kind, name })}`,
+  beginPicture: (design: string, asked: PictureAsk) => call<KeyedJob>("POST", `/designs/${design}/true-pictures`, asked),
+  enoughOf: (key: string) => call<void>("POST", `/true-pictures/${key}/enough`),
+  pictureAddress: (key: string, passed = 0) => `/api/true-pictures/${key}?${query({ passed })}`,
+  picturesOf: (design: string) => call<TruePicture[]>("GET", `/designs/${design}/true-pictures`),
   materials: () => call<Material[]>("GET", "/materials"),
   found: (key: string) => call<FoundState | null>("GET", `/found/${key}`),
 };

@@ -28,6 +28,10 @@ export interface View {
   eye: Vec | null;
   /** Millimetres to a pixel in the middle of the view. */
   pixel: number;
+  /** What it turns about; how many mm are seen there from top to bottom, and in perspective how many degrees. */
+  target: Vec;
+  tall: number;
+  field: number | null;
 }
 
 /** Elements that were set aside on a piece, to be joined with what is picked next. */

@@ -54,6 +54,15 @@ export class Eye {
     return (2 * this.halfHeight) / this.height;
   }
 
+  /** Millimetres that the view spans at the target, from top to bottom; and the degrees that it sees. */
+  get tall(): number {
+    return 2 * this.halfHeight;
+  }
+
+  get field(): number {
+    return fieldOfView;
+  }
+
   private get halfHeight(): number {
     return this.distance * Math.tan((fieldOfView * Math.PI) / 360);
   }

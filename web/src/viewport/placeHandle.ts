@@ -43,6 +43,9 @@ function tellView({ eye }: Scene): void {
   const back = eye.back.toArray();
   view.frame = [eye.right.toArray(), eye.up.toArray(), back];
   view.pixel = eye.pixel;
+  view.target = eye.target.toArray();
+  view.tall = eye.tall;
+  view.field = eye.flat ? null : eye.field;
   view.eye = eye.flat ? null : plus(eye.target.toArray(), back, eye.distance);
 }
 

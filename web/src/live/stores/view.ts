@@ -2,4 +2,4 @@
 import type { View } from "../../model/context";
 import { world } from "../../model/vec";
 
-export const view: View = { frame: world, eye: null, pixel: 1 };
+export const view: View = { frame: world, eye: null, pixel: 1, target: [0, 0, 0], tall: 100, field: null };

@@ -1,4 +1,4 @@
-"""What a sheet shows of each piece, and what it measures: its body by triangles, or where there is none its surface."""
+"""What is shown of each piece on paper and in pictures, and what it measures: its body by triangles, or else its surface."""
 
 from __future__ import annotations
 
@@ -7,7 +7,7 @@ from dataclasses import dataclass
 
 import numpy as np
 
-from zinc_otter.core.cage.cage import Cage
+from zinc_otter.core.cage.cage import Cage, unit
 from zinc_otter.core.cage.topology import Floats, Ints
 from zinc_otter.core.curve.growing import pipe
 from zinc_otter.core.errors import CoreError
@@ -17,19 +17,30 @@ from zinc_otter.core.proof.distance import MeshDistance
 from zinc_otter.core.repeated import Repeated
 from zinc_otter.core.solid.moments import moments
 from zinc_otter.core.surface import build_stencils, evaluate
-from zinc_otter.sheet.views import Thing
 from zinc_otter.studio.design import Design, Piece
 
 Body = Callable[[str], tuple[Floats, Ints, float]]
 """From a piece to its body by triangles, and how far (mm) these stray from it. Raises CoreError."""
 
 _DENSE = 20_000
+_SHARP = 0.8
+"""Where normals of neighbouring faces agree by less, there is an edge."""
 _STONE = np.array([0.78, 0.86, 0.90])
 
 
 @dataclass(frozen=True, eq=False)
+class Thing:
+    """One piece as it is drawn: ``points`` (n, 3) and ``triangles`` (m, 3), coloured in sRGB from 0 to 1, evenly (3,) or at
+    every point (n, 3)."""
+
+    points: Floats
+    triangles: Ints
+    colour: Floats
+
+
+@dataclass(frozen=True, eq=False)
 class Shown:
-    """A piece on a sheet: how it is drawn, its ``size`` in mm, its ``volume`` in mm³ where it encloses one, and ``how``
+    """A piece as it is shown: how it is drawn, its ``size`` in mm, its ``volume`` in mm³ where it encloses one, and ``how``
     these were found. A stone is no ``metal``."""
 
     piece: Piece
@@ -59,6 +70,18 @@ def surface_of(cage: Cage, level: int) -> tuple[Floats, Ints]:
     quads = stencils.quads.astype(np.int64)
     triangles = np.concatenate([quads[:, [0, 1, 2]], quads[:, [0, 2, 3]]])
     return evaluate(stencils, cage).points[: stencils.vertex_count], triangles
+
+
+def corner_normals(thing: Thing) -> Floats:
+    """(m, 3, 3) those of the surface, or of the face alone where it turns sharply."""
+    a, b, c = (thing.points[thing.triangles[:, k]] for k in range(3))
+    whole = np.cross(b - a, c - a)
+    total = np.zeros_like(thing.points)
+    for k in range(3):
+        np.add.at(total, thing.triangles[:, k], whole)
+    smooth, flat = unit(total)[thing.triangles], unit(whole)[:, None, :]
+    agrees = (smooth * flat).sum(axis=2, keepdims=True) > _SHARP
+    return np.where(agrees, smooth, np.broadcast_to(flat, smooth.shape))
 
 
 def _shown(design: Design, piece: Piece, body: Body) -> Shown | None:

@@ -1,0 +1,147 @@
+"""A scene as light would show it, by a path tracer (Mitsuba 3). In a worker process: the library is large."""
+
+from __future__ import annotations
+
+import tempfile
+from collections.abc import Iterator
+from functools import lru_cache
+from pathlib import Path
+from typing import Any
+
+import numpy as np
+
+from zinc_otter.core.cage.topology import Floats
+from zinc_otter.core.picture.finishes import Colour, Finish
+from zinc_otter.core.picture.lights import sphere_of
+from zinc_otter.core.picture.scene import Camera, Film, Scene, Seen
+
+_PAPER: Colour = (0.78, 0.76, 0.72)
+_BOUNCES = 24
+"""How often light is followed on: stones send it back and forth."""
+
+
+def passes(scene: Scene, film: Film, each: int = 8) -> Iterator[tuple[int, Floats]]:
+    """The picture, better and better: samples so far, and (height, width, 4) linear light with what it covers.
+
+    Each pass has a seed of its own, so that the same scene gives the same picture.
+    """
+    mi = _library()
+    with tempfile.TemporaryDirectory() as folder:
+        loaded = mi.load_dict(_described(scene, film, Path(folder), mi))
+        total = np.zeros((film.height, film.width, 4))
+        done = 0
+        while done < film.samples:
+            count = min(each, film.samples - done)
+            total += count * np.array(mi.render(loaded, spp=count, seed=done), dtype=np.float64)
+            done += count
+            yield done, total / done
+
+
+def developed(light: Floats, exposure: float) -> Floats:
+    """(height, width, 4) sRGB from 0 to 1: brighter by ``exposure`` stops; what is too bright rolls off from 0.8 on."""
+    linear = np.clip(light[..., :3], 0, None) * 2.0**exposure
+    over = np.clip(linear - 0.8, 0, None)
+    rolled = np.where(linear > 0.8, 0.8 + 0.2 * (1 - np.exp(-over / 0.2)), linear)
+    tone = np.where(rolled <= 0.0031308, 12.92 * rolled, 1.055 * rolled ** (1 / 2.4) - 0.055)
+    return np.concatenate([tone, np.clip(light[..., 3:], 0, 1)], axis=2)
+
+
+@lru_cache(maxsize=1)
+def _library() -> Any:
+    import mitsuba
+
+    # Compiled by LLVM where that is installed, which is quicker; otherwise as it comes.
+    mitsuba.set_variant("scalar_rgb")
+    mitsuba.set_log_level(mitsuba.LogLevel.Error)
+    return mitsuba
+
+
+def _described(scene: Scene, film: Film, folder: Path, mi: Any) -> dict[str, Any]:
+    turn = mi.ScalarTransform4f().rotate([0, 0, 1], scene.turned)
+    # Its pictures of the sphere stand on y, and begin at another side.
+    stands = mi.ScalarTransform4f().rotate([1, 0, 0], 90)
+    clear = film.clear
+    found: dict[str, Any] = {
+        "type": "scene",
+        "integrator": {"type": "path", "max_depth": _BOUNCES, "hide_emitters": clear or scene.floor is not None},
+        "sensor": _sensor(scene.camera, film, mi),
+        "light": {
+            "type": "envmap",
+            "bitmap": mi.Bitmap(np.ascontiguousarray(sphere_of(scene.light), dtype=np.float32)),
+            "to_world": turn @ stands,
+        },
+    }
+    for k, body in enumerate(scene.bodies):
+        path = folder / f"body{k}.ply"
+        path.write_bytes(_ply(body))
+        bsdf = _bsdf(body.finish, body.own)
+        found[f"body{k}"] = {"type": "ply", "filename": str(path), "face_normals": body.normals is None, "bsdf": bsdf}
+    if scene.floor is not None and scene.bodies:
+        points = np.concatenate([body.points for body in scene.bodies])
+        middle, extent = (points.min(axis=0) + points.max(axis=0)) / 2, float(np.ptp(points, axis=0).max())
+        place = mi.ScalarTransform4f().translate([float(middle[0]), float(middle[1]), scene.floor]).scale(60 * extent)
+        found["floor"] = {"type": "disk", "to_world": place, "bsdf": {"type": "twosided", "below": _matt(_PAPER)}}
+    return found
+
+
+def _sensor(camera: Camera, film: Film, mi: Any) -> dict[str, Any]:
+    eye, back = np.array(camera.eye), np.array(camera.back)
+    sight = mi.ScalarTransform4f().look_at(eye.tolist(), (eye - back).tolist(), list(camera.up))
+    size = {
+        "type": "hdrfilm", "width": film.width, "height": film.height, "pixel_format": "rgba", "component_format": "float32",
+        # No pixel takes part in another: sums do not hang on the order in which parts are done.
+        "rfilter": {"type": "box"},
+    }  # fmt: skip
+    far = {"near_clip": 0.05, "far_clip": 1e6}
+    if camera.field is not None:
+        return {"type": "perspective", "fov": camera.field, "fov_axis": "y", "to_world": sight, "film": size, **far}
+    half = camera.tall / 2 * film.width / film.height
+    return {"type": "orthographic", "to_world": sight @ mi.ScalarTransform4f().scale([half, half, 1]), "film": size, **far}
+
+
+def _matt(colour: Colour) -> dict[str, Any]:
+    return {"type": "diffuse", "reflectance": {"type": "rgb", "value": list(colour)}}
+
+
+def _bsdf(finish: Finish, own: Colour) -> dict[str, Any]:
+    colour = finish.colour or own
+    if finish.kind == "matt":
+        return {"type": "twosided", "of": _matt(colour)}
+    if finish.kind == "coated":
+        coat = {"diffuse_reflectance": {"type": "rgb", "value": list(colour)}, "int_ior": finish.index, "nonlinear": True}
+        smooth = finish.roughness < 0.05
+        kind = {"type": "plastic"} if smooth else {"type": "roughplastic", "alpha": finish.roughness}
+        return {"type": "twosided", "of": {**kind, **coat}}
+    if finish.kind == "clear":
+        passed = {"type": "rgb", "value": list(finish.colour or (1.0, 1.0, 1.0))}
+        return {"type": "dielectric", "int_ior": finish.index, "specular_transmittance": passed}
+    mixed: dict[str, Any] | None = None
+    so_far = 0.0
+    for symbol, share in finish.metals:
+        metal = {"type": "roughconductor", "material": symbol, "alpha": finish.roughness, "distribution": "ggx"}
+        so_far += share
+        mixed = metal if mixed is None else {"type": "blendbsdf", "weight": share / so_far, "one": mixed, "other": metal}
+    assert mixed is not None
+    return {"type": "twosided", "of": mixed}
+
+
+def _ply(body: Seen) -> bytes:
+    """The body as binary PLY (G. Turk, 1994); where its normals break, so do its points."""
+    count = len(body.triangles)
+    if body.normals is None:
+        rows, triangles = body.points, body.triangles
+    else:
+        points = body.points[body.triangles].reshape(-1, 3)
+        rows = np.concatenate([points, body.normals.reshape(-1, 3)], axis=1)
+        triangles = np.arange(3 * count).reshape(-1, 3)
+    names = ["x", "y", "z", "nx", "ny", "nz"][: rows.shape[1]]
+    head = "".join(f"property float {name}\n" for name in names)
+    faces = np.zeros(count, dtype=[("count", "u1"), ("verts", "<i4", 3)])
+    faces["count"], faces["verts"] = 3, triangles
+    header = (
+        f"ply\nformat binary_little_endian 1.0\nelement vertex {len(rows)}\n{head}"
+        f"element face {count}\nproperty list uchar int vertex_indices\nend_header\n"
+    )
+    return header.encode() + rows.astype("<f4").tobytes() + faces.tobytes()
+
+

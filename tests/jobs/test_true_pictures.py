@@ -1,0 +1,197 @@
+"""True pictures: energy kept, metals as their indices say, the same scene twice the same, and scenes of designs."""
+
+from __future__ import annotations
+
+import io
+import json
+import tempfile
+import unittest
+from pathlib import Path
+
+import numpy as np
+from PIL import Image
+
+from tests.core.stone.test_laying import BAND, ROUND, done
+from zinc_otter.core.cage.topology import Floats, Ints
+from zinc_otter.core.errors import BadNumberError, CoreError
+from zinc_otter.core.picture.finishes import FINISHES, Finish, finish_named
+from zinc_otter.core.picture.lights import WORDS, sphere_of
+from zinc_otter.core.picture.scene import Camera, Film, Scene, Seen
+from zinc_otter.core.primitives.sized import sized_patched_sphere
+from zinc_otter.jobs.path_tracing import developed, passes
+from zinc_otter.jobs.triangle_work import Fineness
+from zinc_otter.jobs.true_picture import take_picture
+from zinc_otter.store.documents import from_document, to_document
+from zinc_otter.studio.commands.finish_piece import FinishPiece
+from zinc_otter.studio.design import Design
+from zinc_otter.studio.followers import recipe_of
+from zinc_otter.studio.scenes import scene_of, stone_finish
+from zinc_otter.studio.shown import Thing, corner_normals, surface_of
+
+FRONT = Camera((0.0, -60.0, 0.0), (0.0, -1.0, 0.0), (0.0, 0.0, 1.0), 32.0)
+FLAT = Camera((0.0, -600.0, 0.0), (0.0, -1.0, 0.0), (0.0, 0.0, 1.0), None, 40.0)
+WHITE = (1.0, 1.0, 1.0)
+
+
+def ball(finish: Finish, width: float = 20.0) -> Seen:
+    points, triangles = surface_of(sized_patched_sphere(width, 4, "surface"), 4)
+    return Seen(points, triangles, corner_normals(Thing(points, triangles, np.ones(3))), finish, WHITE)
+
+
+def traced(scene: Scene, film: Film) -> Floats:
+    *_, (count, light) = passes(scene, film)
+    assert count == film.samples
+    return light
+
+
+class Energy(unittest.TestCase):
+    def test_a_white_furnace(self) -> None:
+        """What reflects all light cannot be seen in light that is even all around."""
+        for finish in (Finish("white", "matt", WHITE), Finish("clear", "clear", WHITE, index=1.5)):
+            light = traced(Scene((ball(finish),), FRONT, "even"), Film(48, 36, 64))
+            np.testing.assert_allclose(light[..., :3].mean(), 1, atol=0.004)
+            self.assertLess(abs(light[14:22, 20:28, :3].mean() - 1), 0.01)
+
+    def test_nothing_gives_back_more_than_it_takes(self) -> None:
+        for name, finish in FINISHES.items():
+            light = traced(Scene((ball(finish),), FRONT, "even"), Film(32, 24, 32))
+            self.assertLess(light[9:15, 13:19, :3].mean(), 1.01, name)
+
+    def test_metals_at_normal_incidence_by_fresnel(self) -> None:
+        """((n - 1)² + k²) / ((n + 1)² + k²), any optics textbook, with the indices in the renderer's own tables."""
+        import mitsuba
+
+        for symbol in ("Au", "Ag", "Cu"):
+            smooth = Finish(symbol, "metal", metals=((symbol, 1.0),), roughness=0.002)
+            light = traced(Scene((ball(smooth),), FRONT, "even"), Film(61, 61, 32))
+            found = light[29:32, 29:32, :3].mean(axis=(0, 1))
+            held = mitsuba.traverse(mitsuba.load_dict({"type": "conductor", "material": symbol}))
+            n, k = (np.array(held[f"{part}.value"]).ravel() for part in ("eta", "k"))
+            wanted = ((n - 1) ** 2 + k**2) / ((n + 1) ** 2 + k**2)
+            np.testing.assert_allclose(found, wanted, atol=0.006)
+        # Gold reflects less from red to blue (CRC Handbook, from memory: about 0.97, 0.87, 0.39 at 650, 550, 450 nm).
+        gold = traced(Scene((ball(finish_named("gold")),), FRONT, "even"), Film(31, 31, 16))[15, 15, :3]
+        self.assertGreater(gold[0], gold[1])
+        self.assertGreater(gold[1], 1.3 * gold[2])
+
+    def test_lights_are_as_bright_as_they_say(self) -> None:
+        rows = (np.arange(256) + 0.5) / 256 * np.pi
+        weight = np.where(rows < np.pi / 2, np.sin(rows) * np.cos(rows), 0) * (np.pi / 256) * (2 * np.pi / 512)
+        for light in WORDS:
+            found = sphere_of(light)
+            self.assertTrue(np.isfinite(found).all() and (found >= 0).all())
+            white = (found.mean(axis=2) * weight[:, None]).sum() / np.pi
+            self.assertAlmostEqual(white, {"tent": 0.9, "window": 0.8, "dusk": 0.5}.get(light, 1.0), delta=1e-6)
+
+    def test_a_light_turned_round_comes_from_elsewhere(self) -> None:
+        scenes = [Scene((ball(Finish("white", "matt", WHITE)),), FRONT, "window", turn) for turn in (0.0, 180.0)]
+        left, right = (traced(scene, Film(40, 40, 32))[15:25, :, :3] for scene in scenes)
+        # The window stands to the left of the front; turned by half a turn it stands behind.
+        self.assertGreater(left[:, 12:20].mean(), 1.1 * left[:, 20:28].mean())
+        self.assertGreater(left[:, 12:20].mean(), 1.5 * right[:, 12:20].mean())
+
+
+class Cameras(unittest.TestCase):
+    def test_a_ball_is_as_large_as_it_is(self) -> None:
+        film = Film(80, 60, 16, clear=True)
+        for camera, radius in ((FLAT, 10 * 60 / 40), (FRONT, 30 * np.tan(np.arcsin(10 / 60)) / np.tan(np.radians(16)))):
+            light = traced(Scene((ball(Finish("white", "matt", WHITE)),), camera, "even"), film)
+            self.assertAlmostEqual(np.sqrt(light[..., 3].sum() / np.pi), radius, delta=0.02 * radius)
+            self.assertAlmostEqual(light[0, 0, 3], 0, delta=1e-6)
+
+    def test_the_same_twice_and_finer_with_more(self) -> None:
+        scene = Scene((ball(finish_named("silver")),), FRONT, "tent")
+        first, second = (traced(scene, Film(32, 24, 16)) for _ in range(2))
+        np.testing.assert_array_equal(first, second)
+        counts = [count for count, _ in passes(scene, Film(32, 24, 20))]
+        self.assertEqual(counts, [8, 16, 20])
+
+    def test_wrong_numbers_are_refused_in_words(self) -> None:
+        for words, act in (
+            ("no finish", lambda: finish_named("cheese")),
+            ("no light", lambda: Scene((), FRONT, "moon")),
+            ("16 pixels", lambda: Film(8, 600)),
+            ("at most", lambda: Film(9000, 9000)),
+            ("samples", lambda: Film(64, 64, 0)),
+            ("sees from", lambda: Camera((0, 0, 0), (0, -1, 0), (0, 0, 1), 170.0)),
+            ("more than 0 mm", lambda: Camera((0, 0, 0), (0, -1, 0), (0, 0, 1), None, 0.0)),
+        ):
+            with self.assertRaisesRegex(BadNumberError, words):
+                act()
+
+    def test_development(self) -> None:
+        """Mid tones by the curve of IEC 61966-2-1, brighter ones rolled off, never beyond white."""
+        light = np.zeros((1, 4, 4))
+        light[0, :, :3] = np.array([0.0, 0.18, 0.8, 40.0])[:, None]
+        found = developed(light, 0.0)[0, :, 0]
+        np.testing.assert_allclose(found[:3], [0.0, 0.4613, 0.9063], atol=1e-3)
+        self.assertLessEqual(found[3], 1.0)
+        self.assertGreater(found[3], 0.99)
+        np.testing.assert_allclose(developed(light, 1.0)[0, 1, 0], developed(2 * light, 0.0)[0, 1, 0])
+
+
+class Designs(unittest.TestCase):
+    def setUp(self) -> None:
+        design = done(Design(), **BAND)
+        self.design = done(design, kind="lay-stones", host="p1", cut=ROUND, way="round", points=[[12, 0, 0]], count=3)
+
+    def body(self, piece: str) -> tuple[Floats, Ints, float]:
+        points, triangles = surface_of(self.design.piece(piece).cage, 2)
+        return points, triangles, 0.1
+
+    def test_stones_are_clear_and_metal_is_what_was_said(self) -> None:
+        design = done(self.design, kind="finish-piece", piece="p1", finish="rose-gold")
+        scene = scene_of(design, self.body, FRONT)
+        self.assertEqual([seen.finish.kind for seen in scene.bodies], ["metal", "clear", "clear", "clear"])
+        self.assertEqual(scene.bodies[1].finish.index, stone_finish(design.piece("p2").form.stones[0][0]).index)  # type: ignore[union-attr]
+        self.assertAlmostEqual(scene.bodies[1].finish.index, 2.417)
+        self.assertIsNone(scene.bodies[1].normals)
+        lowest = min(seen.points[:, 2].min() for seen in scene.bodies)
+        assert scene.floor is not None
+        self.assertLess(scene.floor, lowest)
+        self.assertIsNone(scene_of(design, self.body, FRONT, on_floor=False).floor)
+
+    def test_a_finish_is_a_step_that_the_document_keeps(self) -> None:
+        design = done(self.design, kind="finish-piece", piece="p1", finish="glass")
+        document, blobs = to_document(design)
+        back = from_document(json.loads(json.dumps(document)), blobs)
+        self.assertEqual([piece.finish for piece in back.pieces], ["glass", "clay"])
+        for piece in document["pieces"]:
+            del piece["finish"]
+        self.assertEqual(from_document(document, blobs).pieces[0].finish, "clay")
+        self.assertIn("Glass", FinishPiece(piece="p1", finish="glass").title(design).title())
+        names = FinishPiece.model_json_schema()["properties"]["finish"]["enum"]
+        self.assertEqual(names, list(FINISHES))
+
+    def test_nothing_shown_is_said(self) -> None:
+        hidden = self.design
+        for piece in ("p1", "p2"):
+            hidden = done(hidden, kind="show-piece", piece=piece, visible=False)
+        with self.assertRaisesRegex(CoreError, "no piece is shown"):
+            scene_of(hidden, self.body, FRONT)
+
+    def test_taken_kept_and_ended_early(self) -> None:
+        with tempfile.TemporaryDirectory() as name:
+            folder = Path(name)
+            between, path = folder / "k.shot.png", folder / "shots" / "k.png"
+            said: list[str] = []
+
+            def progress(_: float, words: str) -> None:
+                said.append(words)
+                if words.startswith("8 of"):
+                    # What there is so far can be looked at, and is enough.
+                    self.assertEqual(Image.open(io.BytesIO(between.read_bytes())).size, (64, 48))
+                    between.with_suffix(".enough").touch()
+
+            recipes = {"p1": recipe_of(self.design, "p1")}
+            set_up = {"light": "tent", "turned": 0.0, "on_floor": False}
+            take_picture(
+                progress, self.design, FRONT, Film(64, 48, 64, clear=True), set_up, recipes, Fineness(0.3, 180.0, folder),
+                between, path, {"design": "Ring", "revision": 3},
+            )  # fmt: skip
+            self.assertEqual(said[-1], "8 samples")
+            image = Image.open(path)
+            self.assertEqual(image.mode, "RGBA")
+            self.assertEqual(image.info["Title"], "Ring, revision 3")
+            self.assertEqual(json.loads(image.info["Comment"])["samples"], 8)
+            self.assertEqual(sorted(one.name for one in folder.iterdir()), ["shots", "triangles"])
