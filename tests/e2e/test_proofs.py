@@ -3,10 +3,12 @@
 from __future__ import annotations
 
 import io
+import json
 import re
 
 import numpy as np
 import pypdf
+from PIL import Image
 
 from tests.e2e.case import VerbCase
 
@@ -225,3 +227,38 @@ class Dimensions(VerbCase):
         page.keyboard.press("Control+z")
         screen.steps(2)
         screen.button("Draw the sheet").wait_for()
+
+    def test_a_true_picture_is_taken_seen_and_saved(self) -> None:
+        page, screen = self.page, self.screen
+        self.press("w")
+        screen.click((0, 0, 10))
+        screen.tool("True picture")
+        screen.choose("Box is of", "Copper, polished")
+        screen.steps(3)
+        self.assertEqual(screen.state()["pieces"][0]["finish"], "copper")
+        screen.choose("Pixels", "640 × 480")
+        screen.choose("How fine", "very fine")
+        screen.button("Take the picture").click()
+        # It is seen while it gets finer, and is enough when the hand says so.
+        page.get_by_alt_text("The picture so far").wait_for(timeout=60_000)
+        screen.button("Fine enough").click()
+        saved = page.get_by_label("Pictures that are kept").get_by_role("button")
+        saved.wait_for(timeout=60_000)
+        with page.expect_download() as waiting:
+            saved.click()
+        waiting.value.save_as(self.folder / "picture.png")
+        image = Image.open(self.folder / "picture.png")
+        self.assertEqual(image.size, (640, 480))
+        about = json.loads(image.info["Comment"])
+        self.assertLess(about["samples"], 256)
+        # Where the box is it is copper, redder than it is blue; the floor beside it is not.
+        colours = np.asarray(image.convert("RGB"), dtype=np.float64)
+        warm = (colours[..., 0] - colours[..., 2]) > 40
+        self.assertGreater(warm[180:300, 240:400].mean(), 0.5)
+        self.assertLess(warm[:40, :60].mean(), 0.05)
+        # Stopped, it is not among them.
+        screen.button("Take the picture").click()
+        page.get_by_alt_text("The picture so far").wait_for(timeout=60_000)
+        screen.button("Stop").click()
+        screen.button("Take the picture").wait_for()
+        self.assertEqual(saved.count(), 1)

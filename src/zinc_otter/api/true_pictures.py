@@ -89,6 +89,7 @@ def begin_picture(design_id: str, asked: PictureAsk, room: AtHand) -> KeyedJob:
         key, "Taking the picture", take_picture, saved.design, camera, film, set_up, recipes, fineness,
         _between(room, key), room.made.path(_name(key)), about,
     )  # fmt: skip
+    room.pictures.when_over(job_id, lambda: _forget(room, key))
     return KeyedJob(job=report_of(room.pictures.state(job_id)), key=key)
 
 
@@ -102,7 +103,8 @@ def stop_at_this(key: Key, room: AtHand) -> None:
 @router.get("/true-pictures/{key}", response_class=Response)
 def fetch_picture(key: Key, room: AtHand, passed: Annotated[int, Query(ge=0)] = 0) -> Response:
     """The picture as PNG: the finished one, or what there is so far; ``passed`` only tells one look from the next."""
-    for path in (room.made.path(_name(key)), _between(room, key)):
+    so_far = [_between(room, key)] if room.pictures.is_under_way(key) else []
+    for path in (room.made.path(_name(key)), *so_far):
         try:
             return Response(path.read_bytes(), media_type="image/png")
         except FileNotFoundError:
@@ -133,3 +135,9 @@ def _name(key: str) -> str:
 def _between(room: Room, key: str) -> Path:
     """Where what there is so far lies; gone when it is finished, called off, or the application ended."""
     return room.work.path / f"{key}.shot.png"
+
+
+def _forget(room: Room, key: str) -> None:
+    """What a worker that was ended may have left."""
+    for path in room.work.path.glob(f"{key}.shot*"):
+        path.unlink(missing_ok=True)

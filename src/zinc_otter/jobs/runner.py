@@ -13,7 +13,7 @@ from concurrent.futures import CancelledError
 from concurrent.futures.process import BrokenProcessPool
 from dataclasses import dataclass
 from pathlib import Path
-from threading import Lock, Thread
+from threading import Lock, Thread, Timer
 from typing import Any, Literal
 
 from pebble import ProcessExpired, ProcessPool
@@ -182,6 +182,21 @@ class JobRunner:
                 self._jobs.pop(job_id, None)
             job.progress.forget()
 
+    def is_under_way(self, key: str) -> bool:
+        """Whether work of this key has not ended yet."""
+        with self._lock:
+            return any(job.key == key and not (job.cancelled or job.future.done()) for job in self._jobs.values())
+
+    def when_over(self, job_id: str, act: Callable[[], None]) -> None:
+        """Do something a little after a job has ended, however it did: by then its worker writes no more."""
+
+        def soon(_: object) -> None:
+            timer = Timer(_SETTLED, act)
+            timer.daemon = True
+            timer.start()
+
+        self._job(job_id).future.add_done_callback(soon)
+
     def knows(self, job_id: str) -> bool:
         """Whether the job is one of these."""
         with self._lock:
@@ -233,6 +248,8 @@ class JobRunner:
 
 
 _REMEMBERED = 50
+_SETTLED = 1.0
+"""Seconds within which a worker that is ended has ended."""
 _LOOK = 0.2
 """Seconds between looks at the clock."""
 
