@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import base64
 import re
 import tempfile
 from pathlib import Path
@@ -24,6 +25,7 @@ def main() -> None:
                 name = show.__name__.replace("_", "-")
                 show(screen)
                 screen.page.screenshot(path=TARGET / f"{name}.png")
+                screen.page.set_viewport_size({"width": 1280, "height": 800})
                 print(f"{name}.png")
         finally:
             server.kill()
@@ -168,27 +170,6 @@ def shape(screen: Screen) -> None:
     screen.settled()
 
 
-def mirrored(screen: Screen) -> None:
-    """One edge of the bailer's rim picked, its answer on the other side, and how far a move would reach."""
-    screen.page.keyboard.press("Escape")
-    screen.open_design("Hand bailer")
-    cage = screen.cage()
-    points = np.array(cage["positions"])
-    middles = points[np.array(cage["edges"])].mean(axis=1)
-    rim = int(np.argmin(np.abs(middles - [15, -48, 36]).sum(axis=1)))
-    screen.viewport.focus()
-    for key in ("m", "e", "."):
-        screen.page.keyboard.press(key)
-        screen.settled()
-    screen.click(middles[rim])
-    screen.field("Reach").fill("55")
-    screen.field("Along y").fill("-10")
-    screen.page.get_by_text("not applied yet").wait_for()
-    screen.page.mouse.move(640, 560)
-    screen.settled()
-    screen.page.wait_for_timeout(500)
-
-
 def bridge(screen: Screen) -> None:
     """The handle of the bailer as it comes to be: one face picked, bridged to the one that answers it."""
     page = screen.page
@@ -296,22 +277,6 @@ def print_bench(screen: Screen) -> None:
     screen.settled()
 
 
-def incomplete(screen: Screen) -> None:
-    """A hollow that finds no room: told first, with the place."""
-    screen.open_design("Dry-bag toggle")
-    screen.page.get_by_role("navigation").get_by_text("Make", exact=True).click()
-    screen.tool("Hollow")
-    screen.field("Wall").fill("30")
-    screen.page.get_by_text("not applied yet").wait_for()
-    screen.press("Enter")
-    screen.page.get_by_role("region", name="Steps", exact=True).get_by_text("Hollow ", exact=False).first.wait_for()
-    screen.tool("Solid")
-    screen.button("Make solid").click()
-    screen.page.get_by_text(": incomplete").wait_for(timeout=90_000)
-    screen.page.get_by_role("button", name="Show where").first.click()
-    at_rest(screen)
-
-
 def prove(screen: Screen) -> None:
     """The wall of the ford ring as a map, with the value under the pointer."""
     screen.open_design("Ford ring")
@@ -323,6 +288,52 @@ def prove(screen: Screen) -> None:
     screen.page.mouse.move(*screen.at((2.0, 0.0, 10.8)))
     screen.settled()
     screen.page.wait_for_timeout(400)
+
+
+def sheet(screen: Screen) -> None:
+    """The first page of the ford ring's proof sheet, as it is printed."""
+    screen.open_design("Ford ring")
+    screen.station("Prove")
+    screen.tool("Proof sheet")
+    screen.button("Draw the sheet").click()
+    with screen.page.expect_download(timeout=120_000) as waiting:
+        screen.button("Page (HTML)").click()
+    with tempfile.TemporaryDirectory() as folder:
+        page = Path(folder) / "sheet.html"
+        waiting.value.save_as(page)
+        screen.page.goto(page.as_uri())
+        screen.page.evaluate("document.body.style.zoom = 0.98")
+        screen.page.wait_for_timeout(400)
+
+
+def true_pictures(screen: Screen) -> None:
+    """Two demo pieces as light shows them: in gold with its stones, and in glazed clay at dusk."""
+    asked = (("Ford ring", "Light tent", None), ("Hand bailer", "North window", "Glazed clay, in its own colour"))
+    taken = [base64.b64encode(_taken(screen, *one)).decode() for one in asked]
+    columns = "".join(f'<img src="data:image/png;base64,{one}" width="632">' for one in taken)
+    look = "margin:0;background:#F4F1EA;display:flex;gap:16px;align-items:center;height:480px"
+    screen.page.set_viewport_size({"width": 1280, "height": 480})
+    # A page of its own: that of the application lets no styles in.
+    screen.page.goto("about:blank")
+    screen.page.set_content(f'<body style="{look}">{columns}</body>')
+    screen.page.wait_for_timeout(400)
+
+
+def _taken(screen: Screen, design: str, light: str, finish: str | None) -> bytes:
+    screen.open_design(design)
+    screen.station("Prove")
+    screen.tool("True picture")
+    if finish:
+        screen.page.get_by_label("Tool card").get_by_role("combobox", name="is of").click()
+        screen.page.get_by_role("option", name=finish).click()
+    screen.choose("Light", light)
+    screen.choose("How fine", "very fine")
+    screen.button("Take the picture").click()
+    saved = screen.page.get_by_label("Pictures that are kept").get_by_role("button")
+    saved.wait_for(timeout=400_000)
+    with screen.page.expect_download() as waiting:
+        saved.click()
+    return Path(waiting.value.path()).read_bytes()
 
 
 def at_rest(screen: Screen) -> None:
@@ -339,7 +350,6 @@ SHOWN = (
     two_views,
     variants,
     shape,
-    mirrored,
     bridge,
     refine,
     curves,
@@ -347,8 +357,9 @@ SHOWN = (
     fillet_finder,
     followers,
     print_bench,
-    incomplete,
     prove,
+    sheet,
+    true_pictures,
     growing,
     stones,
 )

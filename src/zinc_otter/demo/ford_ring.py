@@ -21,6 +21,10 @@ def ford_ring(hand: Hand) -> None:
     # The shoulders are drawn in a little, so that the top stands free.
     shoulders = hand.pick("vertex", lambda x, y, z: (np.abs(y) > 5) & (z > 2) & (np.hypot(y, z) > 9.4))
     hand.do("size", shoulders, factors=[0.86, 1, 1])
+    rows = []
+    for side in (1, -1):
+        row = hand.pick("vertex", lambda x, y, z, side=side: (np.abs(y) < 0.1) & (side * z > 0))["ids"]
+        rows.append(sorted(row, key=lambda v: float(hand.cage.positions[v, 0])))
 
     def on_band(degrees: float) -> list[float]:
         a = np.radians(degrees)
@@ -45,3 +49,8 @@ def ford_ring(hand: Hand) -> None:
         {"kind": "sound"},
     ):
         hand.give("add-proof", proof={**proof, "piece": "p1"})
+    # How wide it is on top and below stays on the form.
+    for row in rows:
+        ends = [{"kind": "vertex", "piece": "p1", "ids": [v]} for v in (row[0], row[-1])]
+        hand.give("add-proof", proof={"kind": "distance", "piece": "p1", "first": ends[0], "second": ends[1], "way": "x"})
+    hand.give("finish-piece", piece="p1", finish="rose-gold")

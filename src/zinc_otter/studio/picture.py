@@ -22,9 +22,10 @@ from zinc_otter.studio.design import Design
 from zinc_otter.studio.raster import Raster
 
 PAPER = np.array([244, 241, 234]) / 255
-CLAY = np.array([203, 170, 141]) / 255
-SHADE = np.array([94, 71, 58]) / 255
-LIGHT = np.array([255, 246, 232]) / 255
+CLAY = np.array([214, 178, 148]) / 255
+SHADE = np.array([84, 64, 54]) / 255
+LIGHT = np.array([255, 250, 242]) / 255
+COOL = np.array([176, 196, 204]) / 255
 
 # The three-quarter view: from the front right, a little above.
 _BACK = np.array([0.55, -0.72, 0.45]) / np.linalg.norm([0.55, -0.72, 0.45])
@@ -41,7 +42,7 @@ def picture(design: Design, width: int = 480, height: int = 320) -> bytes:
 def picture_key(design: Design) -> str:
     """A name for the picture by all that it shows: equal designs have one picture, whatever they are called."""
     shown = "\n".join(piece.form.digest for piece in design.pieces if piece.visible)
-    return hashlib.sha256(f"1\n{shown}".encode()).hexdigest()[:32]
+    return hashlib.sha256(f"2\n{shown}".encode()).hexdigest()[:32]
 
 
 def picture_of(forms: list[Form], width: int = 480, height: int = 320) -> bytes:
@@ -167,6 +168,12 @@ def _shaded(normals: Floats) -> Floats:
     # Backs of open sheets are seen too: light them as if turned round, a little darker.
     behind = unit[:, 2] < 0
     unit = np.where(behind[:, None], -unit, unit)
-    lit = np.clip(unit @ np.array([-0.42, 0.62, 0.66]), 0, 1)[:, None]
-    colour = SHADE + (CLAY - SHADE) * lit**0.8 + (LIGHT - CLAY) * 0.55 * lit**12
+    # By a wide window that wraps far round, with cool light from below into the shade: as in the viewport.
+    facing = unit @ np.array([-0.42, 0.62, 0.66])
+    key = (np.clip((facing + 0.36) / 1.36, 0, 1) ** 1.3)[:, None]
+    below = np.clip(unit @ np.array([0.5, -0.68, 0.42]), 0, 1)[:, None]
+    dark = SHADE + 0.24 * (CLAY - SHADE)
+    colour = dark + (1.04 * CLAY - dark) * key
+    colour = colour + 0.18 * below * (COOL - colour)
+    colour = colour + 0.4 * np.clip(facing, 0, 1)[:, None] ** 22 * (LIGHT - colour)
     return np.where(behind[:, None], colour * 0.82, colour)

@@ -24,17 +24,24 @@ export function painted(tone: (x: number, y: number, z: number) => Tone, size = 
   return texture;
 }
 
-/** Clay, lit by a north window. */
+const part = (value: number): number => Math.min(1, Math.max(0, value));
+
+/** Clay by a wide north window: light that wraps far round, cool light from below into the shade, and a thin bright rim. */
 export function clay(base: Tone, shade: Tone): CanvasTexture {
   return painted((x, y, z) => {
-    const key = Math.max(0, -0.42 * x + 0.62 * y + 0.66 * z);
-    const sky = 0.5 + 0.5 * y;
-    const rim = (1 - z) ** 3;
-    const lit = Math.min(1, key ** 0.85 * 0.92 + 0.1 * sky);
-    const glow = 0.5 * key ** 18 + 0.1 * rim * sky;
+    const facing = -0.42 * x + 0.62 * y + 0.66 * z;
+    const key = part((facing + 0.36) / 1.36) ** 1.3;
+    const below = part(0.5 * x - 0.68 * y + 0.42 * z);
+    const rim = (1 - z) ** 4 * part(0.35 + 0.65 * y);
+    const glow = 0.4 * part(facing) ** 22 + 0.3 * rim;
     return [0, 1, 2].map((k) => {
-      const tone = shade[k] + (base[k] - shade[k]) * lit;
-      return tone + (250 - tone) * glow;
+      const dark = shade[k] + 0.24 * (base[k] - shade[k]);
+      const lit = dark + (base[k] * 1.04 - dark) * key;
+      const filled = lit + below * 0.18 * (cool[k] - lit);
+      return filled + (252 - filled) * glow;
     }) as Tone;
   });
 }
+
+/** What comes up from the river. */
+const cool: Tone = [176, 196, 204];

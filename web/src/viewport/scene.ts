@@ -16,6 +16,7 @@ import { type Covered, Eye } from "./camera";
 import type { CopyDress } from "./copyView";
 import { CopyViews } from "./copyViews";
 import { DimensionLabels } from "./dimensionLabels";
+import { FloorShadow } from "./floorShadow";
 import { Grid } from "./grid";
 import { keepView, keptView } from "./keptView";
 import { HiddenPicks } from "./hiddenPicks";
@@ -41,6 +42,7 @@ export class Scene {
   private readonly views = new Map<string, PieceView>();
   private readonly grid = new Grid();
   private readonly overlay = new Overlay();
+  private readonly shadow = new FloorShadow();
   /** What the section cuts away; empty where there is none. The views share the array. */
   private readonly planes: Plane[] = [];
   private readonly bodies = new BodyViews(this.planes);
@@ -79,7 +81,7 @@ export class Scene {
       this.eye.flat = true;
       this.eye.take(side);
     } else useShow.setState({ flat: false });
-    this.three.add(this.grid.object, this.bodies.group, this.copies.group, this.references.group, this.overlay.group, this.handle.group, this.handle.beads);
+    this.three.add(this.grid.object, this.shadow.mesh, this.bodies.group, this.copies.group, this.references.group, this.overlay.group, this.handle.group, this.handle.beads);
     this.handle.hide();
     this.stopListening = pieces.listen((changes) => this.take(changes));
     this.resize();
@@ -113,10 +115,8 @@ export class Scene {
     this.stale.clear();
     this.marked = markedNow();
     if (design) this.takeDesign();
-    if (bodies) {
-      this.bodies.sync();
-      this.layFloor();
-    }
+    if (bodies) this.bodies.sync();
+    if (design || bodies) this.layFloor();
     this.dressAll();
   }
 
@@ -241,6 +241,8 @@ export class Scene {
     const bottom = useShow.getState().bodies ? this.bodies.lowest : Infinity;
     lowest = Math.min(lowest, bottom);
     this.floor = Number.isFinite(lowest) ? lowest - 0.03 * Math.max(highest - lowest, 10) : 0;
+    const { compare } = useShow.getState();
+    this.shadow.lay(compare ? [] : this.shownViews().filter((view) => view.hasFaces).map((view) => view.arrays.surface.positions), this.floor);
   }
 
   /** With the answer that is on its way, so that handle and form are drawn once, together; or a little later, without it. */
@@ -276,6 +278,7 @@ export class Scene {
     this.references.dispose();
     this.bodies.dispose();
     this.overlay.dispose();
+    this.shadow.dispose();
     this.labels.dispose();
     this.renderer.dispose();
     this.renderer.domElement.remove();
@@ -289,6 +292,8 @@ export class Scene {
     this.labels.draw(this.eye, this.overlay.group.visible);
     for (const view of this.views.values()) view.face(this.eye.back);
     this.grid.lay(this.eye, this.floor);
+    // From below, and where a flat view is seen square from a side, nothing lies on a floor.
+    if (this.shadow.mesh.visible) this.shadow.mesh.material.opacity = this.eye.back.z > 0.02 ? 1 : 0;
     const { camera } = this.eye;
     this.renderer.render(this.three, camera);
     this.frames += 1;

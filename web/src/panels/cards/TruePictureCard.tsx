@@ -70,7 +70,7 @@ export default function TruePictureCard({ tool }: CardProps) {
         <CardHead drawing={tool.icon}>True picture</CardHead>
         <FinishChoice />
         <Choice label="Light" value={light} words={lights} wide={130} onChange={(v) => setLight(v)} />
-        <Choice label="Light turned" value={String(turned)} words={Object.fromEntries(turns.map((t) => [String(t), `${t}°`]))} wide={80} onChange={(t) => setTurned(+t)} />
+        <Choice label="Turned by" value={String(turned)} words={Object.fromEntries(turns.map((t) => [String(t), `${t}°`]))} wide={80} onChange={(t) => setTurned(+t)} />
         <Choice label="Pixels" value={size} words={sizeWords} onChange={(v) => setSize(v)} />
         <Choice label="How fine" value={fine} words={fines} wide={84} onChange={(v) => setFine(v)} />
         <Choice label="Stands" value={background} words={backgrounds} onChange={(v) => setBackground(v)} />
