@@ -327,7 +327,7 @@ def _taken(screen: Screen, design: str, light: str, finish: str | None) -> bytes
         screen.page.get_by_label("Tool card").get_by_role("combobox", name="is of").click()
         screen.page.get_by_role("option", name=finish).click()
     screen.choose("Light", light)
-    screen.choose("How fine", "very fine")
+    screen.choose("How fine", "fine")
     screen.button("Take the picture").click()
     saved = screen.page.get_by_label("Pictures that are kept").get_by_role("button")
     saved.wait_for(timeout=400_000)
