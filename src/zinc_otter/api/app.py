@@ -79,6 +79,7 @@ def create_app(room: Room | None, web: Path = WEB, key: str | None = None) -> Fa
     for part in (designs, references, cage_files, curve_files, geometry, curves, measures, solids, triangle_files,
                  design_files, print_bench, bench, sheets, true_pictures, keeping, live, problem_pages):  # fmt: skip
         app.include_router(part.router)
+    app.include_router(print_bench.processes)
 
     describe(app)
 

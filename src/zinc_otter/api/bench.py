@@ -61,7 +61,7 @@ class CastAsk(BaseModel):
 
 
 class CastAnswer(BaseModel):
-    """Whether nothing was found, what was, and the least wall in mm (99 of 100 samples have more) with its place."""
+    """Whether nothing was found, what was, and the least wall in mm of all places looked at, with where it is."""
 
     holds: bool
     faults: list[RemarkState]

@@ -9,6 +9,7 @@ from typing import Literal
 
 from mako.template import Template
 
+from zinc_otter.core.proof.walls import SAMPLES
 from zinc_otter.core.remark import Remark
 from zinc_otter.core.solid.certificate import Certificate
 from zinc_otter.core.solid.gate import in_short
@@ -66,7 +67,7 @@ def certificate_page(
         at = ", ".join(f"{x:.1f}" for x in m.thinnest_at)
         truth += [
             ("Crossing itself", crossings),
-            ("Smallest wall", f"{m.thinnest:.2f} mm near {at} (99 of 100 sampled points have more)"),
+            ("Smallest wall", f"{m.thinnest:.2f} mm near {at} (the least of up to {SAMPLES:,} places)"),
             ("Triangles measured on", f"{m.triangle_count:,}, within {m.chord:.2g} mm"),
         ]
         if c.route == "kernel":

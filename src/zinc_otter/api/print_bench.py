@@ -9,10 +9,11 @@ from fastapi import APIRouter, Query, Response
 
 from zinc_otter.api.designs import AtHand
 from zinc_otter.api.room import Room
-from zinc_otter.api.solid_schemas import BenchAnswer, MachineAsk
+from zinc_otter.api.solid_schemas import BenchAnswer, MachineAsk, PrintProcessState
 from zinc_otter.api.triangle_files import Chord, triangles_for
 from zinc_otter.core.formats.surfaces import Appearance, write_surface
 from zinc_otter.core.printing.print_bench import Job, Machine, judge, layer_picture, take
+from zinc_otter.core.printing.processes import PROCESSES
 from zinc_otter.studio.followers import recipe_of
 
 router = APIRouter(prefix="/api/designs/{design_id}/pieces/{piece_id}/print-bench", tags=["print bench"])
@@ -27,6 +28,15 @@ def _job(room: Room, design_id: str, piece_id: str, tolerance: float) -> Job:
 
     digest = recipe_of(room.studio.saved(design_id).design, piece_id).digest
     return room.print_jobs.get((digest, tolerance), taken)
+
+
+processes = APIRouter(prefix="/api", tags=["print bench"])
+
+
+@processes.get("/print-processes")
+def list_print_processes() -> list[PrintProcessState]:
+    """Ways to print, and what each asks for; each number can be changed."""
+    return [PrintProcessState(**asdict(process)) for process in PROCESSES]
 
 
 @router.post("")

@@ -47,7 +47,7 @@ class MeasuredState(BaseModel):
     mesh_volume: float = Field(description="what the route by triangles found on its own")
     centre: tuple[float, float, float]
     crossings: int
-    thinnest: float = Field(description="99 of 100 sampled points have a thicker wall")
+    thinnest: float = Field(description="the least wall of all sampled places whose two sides face one another")
     thinnest_at: tuple[float, float, float]
     tolerance: float
     followers: list[tuple[str, str, str, str]] = Field(description="id, name, what became of it, and why")
@@ -172,6 +172,31 @@ class MachineAsk(In):
     speed: Annotated[float, Field(ge=0.1, le=10_000)] = 60.0
     fill: Annotated[float, Field(ge=0, le=1)] = 0.15
     density: Annotated[float, Field(ge=0.01, le=25)] = 1.24
+    process: Literal["filament", "resin", "powder", "metal"] = "filament"
+
+
+class PrintProcessState(BaseModel):
+    """A way to print and what it asks for: mm, degrees from upright, g/cm³."""
+
+    id: str
+    name: str
+    layer: float
+    line: float
+    wall: float
+    overhang: float
+    density: float
+    supports: bool
+    trapped: str
+
+
+class StandingState(BaseModel):
+    """One way up: the direction that points up, mm³ of supports, height in mm, and mm² on the bed."""
+
+    words: str
+    up: tuple[float, float, float]
+    supports: float
+    height: float
+    foot: float
 
 
 class ObjectionState(BaseModel):
@@ -191,6 +216,7 @@ class BenchAnswer(BaseModel):
     grams: float
     metres: float
     size: tuple[float, float, float]
+    ways: list[StandingState]
 
 
 class JobReport(BaseModel):

@@ -21,10 +21,9 @@ def ford_ring(hand: Hand) -> None:
     # The shoulders are drawn in a little, so that the top stands free.
     shoulders = hand.pick("vertex", lambda x, y, z: (np.abs(y) > 5) & (z > 2) & (np.hypot(y, z) > 9.4))
     hand.do("size", shoulders, factors=[0.86, 1, 1])
-    rows = []
-    for side in (1, -1):
-        row = hand.pick("vertex", lambda x, y, z, side=side: (np.abs(y) < 0.1) & (side * z > 0))["ids"]
-        rows.append(sorted(row, key=lambda v: float(hand.cage.positions[v, 0])))
+    top = hand.pick("vertex", lambda x, y, z: (np.abs(y) < 0.1) & (z > 0))["ids"]
+    foot = hand.pick("vertex", lambda x, y, z: (np.abs(y) < 0.1) & (z < 0))["ids"]
+    rows = [sorted(row, key=lambda v: float(hand.cage.positions[v, 0])) for row in (top, foot)]
 
     def on_band(degrees: float) -> list[float]:
         a = np.radians(degrees)

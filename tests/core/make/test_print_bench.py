@@ -88,3 +88,52 @@ class Bench(unittest.TestCase):
         for wrong in ({"layer": 0.0}, {"fill": 1.1}, {"overhang": 90.0}, {"bed": (1.0, float("nan"), 1.0)}):
             with self.assertRaises(BadNumberError):
                 Machine(**wrong)  # type: ignore[arg-type]
+
+
+class Hollows(unittest.TestCase):
+    def test_a_sealed_hollow_traps_resin_and_powder(self) -> None:
+        sealed = block(20, 30, 12) - block(10, 10, 4).translate((5, 5, 4))
+        for process, refuses in (("filament", False), ("resin", True), ("powder", True), ("metal", True)):
+            found = [o for o in judge(on_bench(sealed), Machine(process=process)).objections if o.what == "hollow"]
+            self.assertEqual([o.refuses for o in found], [refuses], process)
+            self.assertIn("0.4 cm³", found[0].words)
+            np.testing.assert_allclose(found[0].places[0], [10, 10, 6], atol=0.01)
+        # With an outlet there is nothing to say.
+        vented = sealed - manifold3d.Manifold.cylinder(6, 1.5, 1.5, 24).translate((10, 10, 7))
+        for process in ("filament", "resin", "powder"):
+            answer = judge(on_bench(vented), Machine(process=process))
+            self.assertEqual([o for o in answer.objections if o.what == "hollow"], [], process)
+
+    def test_a_single_thin_place_is_found(self) -> None:
+        # A fin of 0.3 mm on a large block: far less than one place of a hundred.
+        finned = block(60, 60, 20) + block(4, 0.3, 3).translate((20, 30, 20))
+        walls = [o for o in judge(on_bench(finned), Machine()).objections if o.what == "wall"]
+        self.assertIn("down to 0.30 mm", walls[0].words)
+        for x, y, z in walls[0].places:
+            self.assertTrue(19.9 < x < 24.1 and 29.9 < y < 30.4 and z > 19.9)
+
+
+class WaysUp(unittest.TestCase):
+    def test_a_table_is_printed_upside_down(self) -> None:
+        table = block(40, 40, 3).translate((0, 0, 20))
+        for x, y in ((0, 0), (36, 0), (0, 36), (36, 36)):
+            table += block(4, 4, 20).translate((x, y, 0))
+        answer = judge(on_bench(table), Machine())
+        now, best = answer.ways[0], answer.ways[1]
+        # Under the top between the legs: (40 x 40 - 4 x 4 x 4) x 20 mm³; the first of what hangs over holds by itself.
+        self.assertAlmostEqual(now.supports / (1536 * 20), 1, delta=0.08)
+        self.assertEqual(best.words, "-z up")
+        self.assertAlmostEqual(best.supports, 0, delta=1)
+        self.assertAlmostEqual(best.foot, 1600, delta=1)
+        (found,) = [o for o in answer.objections if o.what == "overhang"]
+        self.assertIn("With -z up it takes 0 cm³", found.words)
+        # Powder holds what hangs over.
+        self.assertEqual(judge(on_bench(table), Machine(process="powder")).ways, ())
+
+    def test_a_wedge_lies_on_its_slope(self) -> None:
+        # Leaning by 60 degrees over its foot, so that no axis is up without supports.
+        bar = block(10, 40, 10).rotate((0, 30, 0)).rotate((25, 0, 0))
+        ways = judge(on_bench(bar), Machine(overhang=45)).ways
+        self.assertGreater(ways[0].supports, 100)
+        self.assertTrue(ways[1].words.startswith("on its flat side"))
+        self.assertAlmostEqual(ways[1].supports, 0, delta=ways[0].supports / 50)

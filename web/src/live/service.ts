@@ -1,6 +1,6 @@
 /** REST calls. A refusal becomes a Refused error that carries the problem document. */
 import { answered, asked } from "./asking";
-import type { BenchAnswer, Bill, CastAnswer, CastAsk, SheetAsk, PictureAsk, TruePicture, Process, Machine, CageFile, CurveFile, SolidFile, Material, Certificate, DesignCard, DesignState, FinderAsk, KeyedJob, FoundState, JobReport, Keeping, Kind, PickRule, Problem, StepState, SurfaceFacts } from "../model/types";
+import type { BenchAnswer, Bill, CastAnswer, CastAsk, SheetAsk, PrintProcess, PictureAsk, TruePicture, Process, Machine, CageFile, CurveFile, SolidFile, Material, Certificate, DesignCard, DesignState, FinderAsk, KeyedJob, FoundState, JobReport, Keeping, Kind, PickRule, Problem, StepState, SurfaceFacts } from "../model/types";
 
 export class Refused extends Error {
   constructor(readonly problem: Problem) {
@@ -111,6 +111,7 @@ export const service = {
     call<BenchAnswer>("POST", `${piece(design, id)}/print-bench?${query({ tolerance })}`, machine),
   layerAddress: (design: string, id: string, tolerance: number, layer: number, index: number, madeFrom: string) =>
     `/api${piece(design, id)}/print-bench/layer.svg?${query({ tolerance, layer, index, of: madeFrom.slice(0, 12) })}`,
+  printProcesses: () => call<PrintProcess[]>("GET", "/print-processes"),
   processes: () => call<Process[]>("GET", "/processes"),
   casting: (design: string, id: string, asked: CastAsk) => call<CastAnswer>("POST", `${piece(design, id)}/casting`, asked),
   bill: (design: string) => call<Bill>("GET", `/designs/${design}/bill`),

@@ -1178,6 +1178,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/print-processes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * List Print Processes
+         * @description Ways to print, and what each asks for; each number can be changed.
+         */
+        get: operations["list_print_processes"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/health": {
         parameters: {
             query?: never;
@@ -2771,6 +2791,8 @@ export interface components {
                 number,
                 number
             ];
+            /** Ways */
+            ways: components["schemas"]["StandingState"][];
         };
         /**
          * Bend
@@ -3352,7 +3374,7 @@ export interface components {
         };
         /**
          * CastAnswer
-         * @description Whether nothing was found, what was, and the least wall in mm (99 of 100 samples have more) with its place.
+         * @description Whether nothing was found, what was, and the least wall in mm of all places looked at, with where it is.
          */
         CastAnswer: {
             /** Holds */
@@ -7230,6 +7252,12 @@ export interface components {
              * @default 1.24
              */
             density?: number;
+            /**
+             * Process
+             * @default filament
+             * @enum {string}
+             */
+            process?: "filament" | "resin" | "powder" | "metal";
         };
         /**
          * MakeIndependent
@@ -7460,7 +7488,7 @@ export interface components {
             crossings: number;
             /**
              * Thinnest
-             * @description 99 of 100 sampled points have a thicker wall
+             * @description the least wall of all sampled places whose two sides face one another
              */
             thinnest: number;
             /** Thinnest At */
@@ -8828,6 +8856,30 @@ export interface components {
                     number
                 ]
             ] | null;
+        };
+        /**
+         * PrintProcessState
+         * @description A way to print and what it asks for: mm, degrees from upright, g/cm³.
+         */
+        PrintProcessState: {
+            /** Id */
+            id: string;
+            /** Name */
+            name: string;
+            /** Layer */
+            layer: number;
+            /** Line */
+            line: number;
+            /** Wall */
+            wall: number;
+            /** Overhang */
+            overhang: number;
+            /** Density */
+            density: number;
+            /** Supports */
+            supports: boolean;
+            /** Trapped */
+            trapped: string;
         };
         /**
          * ProcessState
@@ -11174,6 +11226,26 @@ export interface components {
              * @enum {string}
              */
             kind: "sprue";
+        };
+        /**
+         * StandingState
+         * @description One way up: the direction that points up, mm³ of supports, height in mm, and mm² on the bed.
+         */
+        StandingState: {
+            /** Words */
+            words: string;
+            /** Up */
+            up: [
+                number,
+                number,
+                number
+            ];
+            /** Supports */
+            supports: number;
+            /** Height */
+            height: number;
+            /** Foot */
+            foot: number;
         };
         /** StepAt */
         StepAt: {
@@ -26348,6 +26420,143 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["KeepingState"];
+                };
+            };
+            /** @description The request cannot be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The key is missing. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It comes from another place, or designs are only read here. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such design, piece, asset, job or file. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description This is not done here. */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The rest of the request did not arrive. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The design has moved on, or the work was stopped. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request does not say how long it is. */
+            411: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request is too large. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It is refused: the detail says what is wrong, and the place where. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Something nobody foresaw; nothing was changed. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is too much to do at once, another program holds the designs, or they are damaged. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full; nothing was changed. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    list_print_processes: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PrintProcessState"][];
                 };
             };
             /** @description The request cannot be read. */

@@ -16,18 +16,24 @@ from zinc_otter.core.cage.plane import Vec
 from zinc_otter.core.cage.topology import Floats
 from zinc_otter.core.errors import BadNumberError, CoreError, FileFormatError
 from zinc_otter.core.formats.mesh import read_mesh
+from zinc_otter.core.printing.processes import PrintProcess, process_of
+from zinc_otter.core.printing.standing import Standing, ways_up
+from zinc_otter.core.proof.casting import shells_of, volumes_of
 from zinc_otter.core.proof.soundness import looked_over
 from zinc_otter.core.proof.walls import wall_at
 
 MOST_LAYERS = 5_000
+_WAYS = 4
+"""Ways up that are told."""
 
 
 @dataclass(frozen=True)
 class Machine:
     """What the machine can do: bed (x, y, z) in mm, layer and line in mm, least wall mm, speed mm/s, fill from 0 to 1.
 
-    ``overhang`` degrees from upright that still hold; ``density`` of the material in g/cm³. A least wall of 1.2 mm in
-    printed plastic is common practice, no source.
+    ``overhang`` degrees from upright that still hold; ``density`` of the material in g/cm³; the ``process`` tells whether
+    there are supports, and what would be trapped in a hollow. A least wall of 1.2 mm in printed plastic is common practice,
+    no source.
     """
 
     bed: Vec = (220.0, 220.0, 250.0)
@@ -38,6 +44,7 @@ class Machine:
     speed: float = 60.0
     fill: float = 0.15
     density: float = 1.24
+    process: str = "filament"
 
     def __post_init__(self) -> None:
         numbers = (*self.bed, self.layer, self.line, self.least_wall, self.speed, self.density)
@@ -68,6 +75,8 @@ class Answer:
     grams: float
     metres: float
     size: Vec
+    ways: tuple[Standing, ...] = ()
+    """As it stands, and the best other ways up; none where nothing is held by supports."""
 
 
 @dataclass(frozen=True, eq=False)
@@ -101,7 +110,12 @@ def take(data: bytes, extension: str) -> Job:
 
 def judge(job: Job, machine: Machine) -> Answer:
     """Look at it, slice it, and answer. Raises CoreError for layers too thin to count."""
-    found = [*_soundness(job), *_bed(job, machine), *_walls(job, machine), *_overhangs(job, machine)]
+    process = process_of(machine.process)
+    ways = ways_up(job.points, job.triangles, machine.overhang)[:_WAYS] if process.supports else ()
+    found = [
+        *_soundness(job), *_bed(job, machine), *_walls(job, machine), *_hollows(job, process),
+        *_overhangs(job, machine, ways),
+    ]  # fmt: skip
     size = job.points.max(axis=0) - job.points.min(axis=0)
     count = int(np.ceil(size[2] / machine.layer - 1e-9))
     if count > MOST_LAYERS:
@@ -128,6 +142,7 @@ def judge(job: Job, machine: Machine) -> Answer:
         grams=volume / 1000 * machine.density,
         metres=way / 1000,
         size=(x, y, z),
+        ways=ways,
     )
 
 
@@ -169,20 +184,36 @@ def _bed(job: Job, machine: Machine) -> list[Objection]:
 
 
 def _walls(job: Job, machine: Machine) -> list[Objection]:
-    walls, at = wall_at(job.points, job.triangles, 3000)
+    walls, at = wall_at(job.points, job.triangles)
     thin = walls < machine.least_wall
-    # Rays beside sharp edges are short whatever the wall is; one in a hundred is forgiven.
-    if thin.mean() <= 0.01:
+    if not thin.any():
         return []
-    order = np.argsort(walls)[: max(1, int(thin.sum()))]
-    least = walls[order[len(order) // 10]]
+    order = np.argsort(walls)[: int(thin.sum())]
     words = (
-        f"{100 * thin.mean():.0f} % of the surface has a wall under {machine.least_wall:g} mm, down to {least:.2f} mm."
+        f"{100 * thin.mean():.2g} % of {len(walls):,} places have a wall under {machine.least_wall:g} mm, down to "
+        f"{walls[order[0]]:.2f} mm."
     )
     return [Objection("wall", True, words, _spread(at[order] - [0, 0, job.lifted]))]
 
 
-def _overhangs(job: Job, machine: Machine) -> list[Objection]:
+def _hollows(job: Job, process: PrintProcess) -> list[Objection]:
+    shells = shells_of(len(job.points), job.triangles)
+    volumes = volumes_of(job.points, job.triangles, shells)
+    hollow = np.flatnonzero(volumes < -1e-9)
+    if not len(hollow):
+        return []
+    where = [job.points[np.unique(job.triangles[shells == k])].mean(axis=0) - [0, 0, job.lifted] for k in hollow]
+    many = "1 hollow has" if len(hollow) == 1 else f"{len(hollow)} hollows have"
+    volume = f"{-float(volumes[hollow].sum()) / 1000:.3g} cm³"
+    empty = f"nothing can be taken out of the {volume} within"
+    within = f"{volume} of {process.trapped} stay within" if process.trapped else empty
+    words = f"{many} no outlet: {within}. Hollow them with a vent."
+    return [Objection("hollow", bool(process.trapped), words, _spread(np.array(where)))]
+
+
+def _overhangs(job: Job, machine: Machine, ways: tuple[Standing, ...]) -> list[Objection]:
+    if not ways:
+        return []
     p = job.points[job.triangles]
     cross = np.cross(p[:, 1] - p[:, 0], p[:, 2] - p[:, 0])
     area = np.linalg.norm(cross, axis=1) / 2
@@ -192,8 +223,16 @@ def _overhangs(job: Job, machine: Machine) -> list[Objection]:
     if hanging < 1.0:
         return []
     order = np.argsort(-area * down)[: int(down.sum())]
-    words = f"{hanging:.0f} mm² hang over by more than {machine.overhang:g}°; they need supports, or another way up."
+    words = f"{hanging:.0f} mm² hang over by more than {machine.overhang:g}°; about {_centimetres(ways[0])} of supports."
+    best = min(ways, key=lambda way: way.supports)
+    if best.supports < 0.8 * ways[0].supports:
+        words += f" With {best.words} it takes {_centimetres(best)}." if best.words.endswith("up") else ""
+        words += "" if best.words.endswith("up") else f" Laid {best.words} it takes {_centimetres(best)}."
     return [Objection("overhang", False, words, _spread(middle[order] - [0, 0, job.lifted]))]
+
+
+def _centimetres(way: Standing) -> str:
+    return f"{way.supports / 1000:.2g} cm³"
 
 
 def _spread(points: Floats, most: int = 12) -> tuple[Vec, ...]:

@@ -16,8 +16,6 @@ _SAMPLES = 6_000
 _MARKED = 24
 _SHARP = 35.0
 """Degrees by which faces have to turn towards one another to be an inner corner."""
-_NEAR_EDGES = 0.02
-"""Share of samples that may be thin: straight inwards beside a sharp edge a wall is short whatever it is."""
 
 
 @dataclass(frozen=True)
@@ -40,7 +38,7 @@ PROCESSES = (
 
 @dataclass(frozen=True, eq=False)
 class CastProof:
-    """The least wall (mm) that all but the thinnest of a hundred points exceed, and where; ``faults`` in words."""
+    """The least wall (mm) of all places looked at, and where; ``faults`` in words."""
 
     wall: float
     wall_at: tuple[float, float, float]
@@ -56,13 +54,16 @@ def cast_proof(points: Floats, triangles: Ints, process: Process, prongs: Sequen
     """
     faults: list[Remark] = []
     walls, at = wall_at(points, triangles, _SAMPLES)
+    if not len(walls):
+        # No two sides face one another: as thick as it is.
+        walls, at = np.array([float(np.ptp(points, axis=0).max())]), points.mean(axis=0)[None]
     order = np.argsort(walls)
-    least = order[min(len(order) - 1, int(_NEAR_EDGES * len(order)) // 2)]
+    least = order[0]
     thin = order[walls[order] < process.wall]
-    if len(thin) > _NEAR_EDGES * len(walls):
+    if len(thin):
         share = 100 * len(thin) / len(walls)
         words = (
-            f"At {share:.0f} % of {len(walls):,} places the wall is thinner than {process.wall:g} mm, at least "
+            f"At {share:.2g} % of {len(walls):,} places the wall is thinner than {process.wall:g} mm, at least "
             f"{float(walls[least]):.2f} mm: {process.name.lower()} asks for more."
         )
         faults.append(Remark(words, at_points(at[thin[:: max(1, len(thin) // _MARKED)][:_MARKED]])))
@@ -73,8 +74,8 @@ def cast_proof(points: Floats, triangles: Ints, process: Process, prongs: Sequen
                 f"Prongs of {weak[0]:g} mm are thinner than the {process.prong:g} mm that {process.name.lower()} asks for."
             )
         )
-    shells = _shells(len(points), triangles)
-    volumes = _volumes(points, triangles, shells)
+    shells = shells_of(len(points), triangles)
+    volumes = volumes_of(points, triangles, shells)
     hollow = np.flatnonzero(volumes < -1e-9)
     if len(hollow):
         where = np.array([points[np.unique(triangles[shells == k])].mean(axis=0) for k in hollow])
@@ -106,12 +107,13 @@ def inner_corners(points: Floats, triangles: Ints) -> Floats:
     return np.asarray(middle[(turn > _SHARP) & inwards])
 
 
-def _shells(count: int, triangles: Ints) -> Ints:
-    """(m,) which connected shell each triangle belongs to."""
+def shells_of(count: int, triangles: Ints) -> Ints:
+    """(m,) which connected shell each triangle belongs to, of ``count`` points."""
     links = np.concatenate([triangles[:, [0, 1]], triangles[:, [1, 2]]])
     return np.asarray(np.unique(joined_labels(count, links)[triangles[:, 0]], return_inverse=True)[1].reshape(-1))
 
 
-def _volumes(points: Floats, triangles: Ints, shells: Ints) -> Floats:
+def volumes_of(points: Floats, triangles: Ints, shells: Ints) -> Floats:
+    """(s,) mm³ that each shell encloses; below 0 for a hollow, whose faces look inwards."""
     a, b, c = points[triangles].transpose(1, 0, 2)
     return np.asarray(np.bincount(shells, (a * np.cross(b, c)).sum(axis=1) / 6))

@@ -58,7 +58,7 @@ class Measured:
     """What is measured of the finished body on ``triangle_count`` triangles within ``chord`` mm of it.
 
     ``mesh_volume`` mm³ is what the mesh route found on its own, ``centre`` the centre of mass, ``crossings`` how many pairs
-    of triangles cross, ``thinnest`` the wall that 99 of 100 sampled points exceed, at ``thinnest_at``; ``tolerance`` the
+    of triangles cross, ``thinnest`` the least wall of all sampled places, at ``thinnest_at``; ``tolerance`` the
     largest of the kernel's own. ``followers``: id, name, what became of it, and why.
     """
 
