@@ -62,7 +62,7 @@ export function ShowMenu() {
           <Typography variant="body2" color="text.secondary" data-testid="triangles">
             {surface ? `Level ${surface.level}: ${(surface.quads.length / 2).toLocaleString("en")} triangles` : "Nothing is picked"}
           </Typography>
-          <Choice<Material> label="Material" value={look.material} options={[["clay", "clay"], ["metal", "metal"], ["stripes", "stripes"]]} onChange={(material) => show({ material })} />
+          <Choice<Material> label="Material" value={look.material} options={[["clay", "clay"], ["finish", "as it is of"], ["metal", "metal"], ["stripes", "stripes"]]} onChange={(material) => show({ material })} />
           <Choice label="Isolines to a face" value={look.isolines} options={[[0, "none"], [1, "1"], [2, "2"], [4, "4"], [8, "8"]]} onChange={(isolines) => show({ isolines })} />
           <Choice label="Wireframe of level" value={look.wire} options={[[0, "none"], [1, "1"], [2, "2"], [3, "3"], [4, "4"]]} onChange={(wire) => show({ wire })} />
           <Choice<FlatName | "none"> label="Second view" value={look.second ?? "none"} options={[["none", "none"], ["front", "front"], ["right", "right"], ["top", "top"]]} onChange={(s) => show({ second: s === "none" ? null : s })} />

@@ -80,10 +80,10 @@ export class BodyViews {
     this.broken.geometry.setAttribute("position", new BufferAttribute(new Float32Array(broken.flat()), 3));
   }
 
-  dress(visible: (id: string) => boolean, colourOf: (id: string) => string, material: Material, isGlass: (id: string) => boolean): void {
+  dress(visible: (id: string) => boolean, lookOf: (id: string) => [colour: string, finish: string], material: Material, isGlass: (id: string) => boolean): void {
     for (const [id, { mesh }] of this.shown) {
       mesh.visible = visible(id);
-      mesh.material.matcap = surfaceTexture(material, colourOf(id));
+      mesh.material.matcap = surfaceTexture(material, ...lookOf(id));
       asGlass(mesh, isGlass(id));
     }
   }

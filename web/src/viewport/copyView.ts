@@ -29,6 +29,7 @@ export interface CopyDress {
   shown: boolean;
   material: Material;
   colour: string;
+  finish: string;
   glass: boolean;
   marked: "plain" | "picked" | "hover";
 }
@@ -69,10 +70,10 @@ export class CopyView {
     return this.parts.some((part) => part.of === base);
   }
 
-  dress({ shown, material, colour, glass, marked }: CopyDress): void {
+  dress({ shown, material, colour, finish, glass, marked }: CopyDress): void {
     this.group.visible = shown;
     for (const { of, material: own, meshes } of this.parts) {
-      own.matcap = of.stone && material !== "stripes" ? gemTexture(of.stone, of.smooth === true) : surfaceTexture(material, colour);
+      own.matcap = of.stone && material !== "stripes" ? gemTexture(of.stone, of.smooth === true) : surfaceTexture(material, colour, finish);
       own.color.set(marked === "picked" ? colours.answer : marked === "hover" ? "#F0C9DC" : "#FFFFFF");
       for (const mesh of meshes) asGlass(mesh as never, glass);
     }

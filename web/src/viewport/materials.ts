@@ -2,6 +2,7 @@
 import { type BufferGeometry, type CanvasTexture, DoubleSide, type Mesh, MeshMatcapMaterial, type Plane } from "three";
 import type { Material } from "../live/stores/show";
 import { clays } from "../theme/clays";
+import { finishBall } from "./finishes";
 import { clay, painted } from "./matcap";
 
 const textures = new Map<string, CanvasTexture>();
@@ -14,7 +15,9 @@ function texture(name: string, paint: () => CanvasTexture): CanvasTexture {
 
 export const paleTexture = () => texture("pale", () => clay([226, 219, 205], [116, 112, 106]));
 
-export function surfaceTexture(material: Material, colour: string): CanvasTexture {
+/** By a clay's name; of what is shown as it is `of` something, by that as well. */
+export function surfaceTexture(material: Material, colour: string, of = "clay"): CanvasTexture {
+  if (material === "finish" && of !== "clay") return texture(`${of} ${colour}`, () => finishBall(of, colour));
   if (material === "metal") return texture("metal", metal);
   if (material === "stripes") return texture("stripes", stripes);
   const { lit, shade } = clays[colour] ?? clays.clay;

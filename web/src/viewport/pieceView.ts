@@ -34,6 +34,7 @@ export interface Dress {
   display: Shows;
   material: Material;
   colour: string;
+  finish: string;
   isolines: number;
   wire: number;
   normals: boolean;
@@ -93,7 +94,7 @@ export class PieceView {
   private readonly outdated = new Set<"surface" | "cage">();
   private marks: Marks = { kind: "face", picked: [], hover: null, faults: null, held: null };
   private dress: Dress = {
-    display: "both", material: "clay", colour: "clay", isolines: 0, wire: 0, normals: false, valences: false, badges: false, backs: true, faint: false, replaced: false, quiet: false, polygon: true,
+    display: "both", material: "clay", colour: "clay", finish: "clay", isolines: 0, wire: 0, normals: false, valences: false, badges: false, backs: true, faint: false, replaced: false, quiet: false, polygon: true,
   };
   private drawnLines = "";
   /** Goes up whenever the points have moved. */
@@ -196,11 +197,11 @@ export class PieceView {
   /** All that depends on the form and on how it is shown, but not on what is picked. */
   private redraw(): void {
     const { surface } = this.arrays;
-    const { display, material, colour, faint, replaced } = this.dress;
+    const { display, material, colour, finish, faint, replaced } = this.dress;
     const { withCage } = this;
     this.tint.value = this.dress.backs ? 1 : 0;
     const clay = this.surfaceMesh.material;
-    clay.matcap = surfaceTexture(material, colour);
+    clay.matcap = surfaceTexture(material, colour, finish);
     asGlass(this.surfaceMesh, faint);
     asGlass(this.cageMesh, faint);
     this.surfaceMesh.visible = this.hasFaces && (display !== "cage" || this.dress.quiet) && !replaced;

@@ -16,8 +16,8 @@ import { type Covered, Eye } from "./camera";
 import type { CopyDress } from "./copyView";
 import { CopyViews } from "./copyViews";
 import { DimensionLabels } from "./dimensionLabels";
-import { FloorShadow } from "./floorShadow";
-import { Grid } from "./grid";
+import { isClear } from "./finishes";
+import { Floor } from "./floor";
 import { keepView, keptView } from "./keptView";
 import { HiddenPicks } from "./hiddenPicks";
 import { Handle } from "./handle";
@@ -40,9 +40,8 @@ export class Scene {
   private readonly renderer: WebGLRenderer;
   private readonly three = new Three();
   private readonly views = new Map<string, PieceView>();
-  private readonly grid = new Grid();
+  private readonly floor = new Floor();
   private readonly overlay = new Overlay();
-  private readonly shadow = new FloorShadow();
   /** What the section cuts away; empty where there is none. The views share the array. */
   private readonly planes: Plane[] = [];
   private readonly bodies = new BodyViews(this.planes);
@@ -55,7 +54,6 @@ export class Scene {
   private soon = 0;
   private frames = 0;
   private fitted = false;
-  private floor = 0;
   /** Called before each frame, to put the handle where it belongs. */
   beforeDraw: () => void = () => undefined;
   private readonly labels: DimensionLabels;
@@ -81,7 +79,8 @@ export class Scene {
       this.eye.flat = true;
       this.eye.take(side);
     } else useShow.setState({ flat: false });
-    this.three.add(this.grid.object, this.shadow.mesh, this.bodies.group, this.copies.group, this.references.group, this.overlay.group, this.handle.group, this.handle.beads);
+    this.floor.addTo(this.three);
+    this.three.add(this.bodies.group, this.copies.group, this.references.group, this.overlay.group, this.handle.group, this.handle.beads);
     this.handle.hide();
     this.stopListening = pieces.listen((changes) => this.take(changes));
     this.resize();
@@ -125,7 +124,7 @@ export class Scene {
     const { design, preview } = useDesign.getState();
     this.states = new Map((preview ?? design)?.pieces.map((piece) => [piece.id, piece]) ?? []);
     this.references.show((preview ?? design)?.references ?? []);
-    this.grid.unit = design?.unit === "in" ? 25.4 : 1;
+    this.floor.grid.unit = design?.unit === "in" ? 25.4 : 1;
     if (!this.fitted && design?.references.length) this.fit();
   }
 
@@ -227,22 +226,9 @@ export class Scene {
     return { top: useShow.getState().compare ? 200 : 60, bottom: Math.max(foot, card + 24), left: drawer && drawer + 12 };
   }
 
-  /** The grid lies under what is shown, so that it never cuts through a form. */
   private layFloor(): void {
-    let [lowest, highest] = [Infinity, -Infinity];
-    for (const view of this.shownViews()) {
-      const { positions } = view.arrays.cage;
-      for (let i = 2; i < positions.length; i += 3) {
-        lowest = Math.min(lowest, positions[i]);
-        highest = Math.max(highest, positions[i]);
-      }
-    }
-    for (const { z } of this.copies.corners()) [lowest, highest] = [Math.min(lowest, z), Math.max(highest, z)];
-    const bottom = useShow.getState().bodies ? this.bodies.lowest : Infinity;
-    lowest = Math.min(lowest, bottom);
-    this.floor = Number.isFinite(lowest) ? lowest - 0.03 * Math.max(highest - lowest, 10) : 0;
-    const { compare } = useShow.getState();
-    this.shadow.lay(compare ? [] : this.shownViews().filter((view) => view.hasFaces).map((view) => view.arrays.surface.positions), this.floor);
+    const { bodies, compare } = useShow.getState();
+    this.floor.lay(this.shownViews(), this.copies.corners(), bodies ? this.bodies.lowest : Infinity, !compare);
   }
 
   /** With the answer that is on its way, so that handle and form are drawn once, together; or a little later, without it. */
@@ -278,7 +264,7 @@ export class Scene {
     this.references.dispose();
     this.bodies.dispose();
     this.overlay.dispose();
-    this.shadow.dispose();
+    this.floor.dispose();
     this.labels.dispose();
     this.renderer.dispose();
     this.renderer.domElement.remove();
@@ -291,9 +277,7 @@ export class Scene {
     this.overlay.draw();
     this.labels.draw(this.eye, this.overlay.group.visible);
     for (const view of this.views.values()) view.face(this.eye.back);
-    this.grid.lay(this.eye, this.floor);
-    // From below, and where a flat view is seen square from a side, nothing lies on a floor.
-    if (this.shadow.mesh.visible) this.shadow.mesh.material.opacity = this.eye.back.z > 0.02 ? 1 : 0;
+    this.floor.draw(this.eye);
     const { camera } = this.eye;
     this.renderer.render(this.three, camera);
     this.frames += 1;
@@ -301,7 +285,7 @@ export class Scene {
       this.hidden.later();
       keepView(useDesign.getState().id, this.eye);
     }
-    if (!this.side && useShow.getState().grid !== this.grid.spacing) useShow.setState({ grid: this.grid.spacing });
+    if (!this.side && useShow.getState().grid !== this.floor.grid.spacing) useShow.setState({ grid: this.floor.grid.spacing });
     // What the screen shows, for those who read it without eyes: the matrix that took points to the screen.
     const matrix = camera.projectionMatrix.clone().multiply(camera.matrixWorldInverse);
     this.host.dataset.viewProjection = matrix.elements.join(" ");
@@ -342,11 +326,24 @@ export class Scene {
 
   private dressOfCopy(id: string): CopyDress {
     const { kind, piece, others, picked, hover } = this.marked;
-    const { material, glass, compare } = useShow.getState();
+    const { material, compare } = useShow.getState();
     const held = kind === "piece" && ((piece === id && picked.length > 0) || others.includes(id));
     const marked = held ? "picked" : hover?.piece === id ? "hover" : "plain";
     const shown = this.isShown(id) && !this.showsBody(id) && !compare;
-    return { shown, material, colour: this.states.get(id)?.colour ?? "clay", glass: glass.includes(id), marked };
+    const [colour, finish] = this.lookOf(id);
+    return { shown, material, colour, finish, glass: this.isGlass(id), marked };
+  }
+
+  /** The clay of a piece, and what it is of. */
+  private lookOf(id: string): [colour: string, finish: string] {
+    const state = this.states.get(id);
+    return [state?.colour ?? "clay", state?.finish ?? "clay"];
+  }
+
+  /** Seen through: asked for, or shown as what it is of where that is clear. */
+  private isGlass(id: string): boolean {
+    const { glass, material } = useShow.getState();
+    return glass.includes(id) || (material === "finish" && isClear(this.lookOf(id)[1]));
   }
 
   private showsBody(id: string): boolean {
@@ -358,9 +355,9 @@ export class Scene {
     const { shows } = this.marked;
     this.bodies.dress(
       (id) => this.showsBody(id) && shows !== "cage",
-      (id) => this.states.get(id)?.colour ?? "clay",
+      (id) => this.lookOf(id),
       useShow.getState().material,
-      (id) => useShow.getState().glass.includes(id),
+      (id) => this.isGlass(id),
     );
   }
 
@@ -381,16 +378,17 @@ export class Scene {
 
   private dress(view: PieceView): void {
     const { marked } = this;
-    const { material, isolines, wire, normals, valences, backs, compare, glass } = useShow.getState();
+    const { material, isolines, wire, normals, valences, backs, compare } = useShow.getState();
     view.group.visible = this.isShown(view.id);
     const dress: Dress = {
       display: compare ? "surface" : marked.shows,
       material: compare?.over ? "clay" : material,
-      colour: this.states.get(view.id)?.colour ?? "clay",
+      colour: this.lookOf(view.id)[0],
+      finish: this.lookOf(view.id)[1],
       isolines, wire, normals, valences, backs,
       badges: marked.badges && !compare,
       // Laid over one another both are seen through, each in its own clay: the smaller one shows within the larger.
-      faint: compare?.over ?? (glass.includes(view.id) && !this.showsBody(view.id)),
+      faint: compare?.over ?? (this.isGlass(view.id) && !this.showsBody(view.id)),
       replaced: this.showsBody(view.id),
       quiet: this.isQuiet(view.id),
       polygon: marked.piece === view.id || marked.kind === "vertex" || marked.kind === "edge",

@@ -3,7 +3,7 @@ import { keep, kept } from "./kept";
 
 const initial = {
   shows: "both" as "cage" | "surface" | "both",
-  material: "clay" as "clay" | "metal" | "stripes",
+  material: "clay" as "clay" | "finish" | "metal" | "stripes",
   isolines: 0,
   wire: 0,
   normals: false,
@@ -16,7 +16,7 @@ const initial = {
 };
 export type KeptLook = typeof initial;
 
-const words: Partial<Record<keyof KeptLook, readonly string[]>> = { shows: ["cage", "surface", "both"], material: ["clay", "metal", "stripes"] };
+const words: Partial<Record<keyof KeptLook, readonly string[]>> = { shows: ["cage", "surface", "both"], material: ["clay", "finish", "metal", "stripes"] };
 
 /** What was kept, as far as it can be understood; what cannot is as it is at first. */
 export function rememberedLook(): KeptLook {

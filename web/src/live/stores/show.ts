@@ -6,7 +6,7 @@ import { keep, kept } from "./kept";
 import { keepLook, type KeptLook, rememberedLook } from "./keptLook";
 
 export type Shows = "cage" | "surface" | "both";
-export type Material = "clay" | "metal" | "stripes";
+export type Material = "clay" | "finish" | "metal" | "stripes";
 export type FlatName = "front" | "right" | "top";
 export type Snap = "grid" | "vertex" | "edge" | "face" | "reference";
 export type Orientation = "world" | "view" | "selection" | "edge";

@@ -13,6 +13,7 @@ import { attempt } from "../../live/picks";
 import { download, service } from "../../live/service";
 import { useDesign, usePiece } from "../../live/stores/design";
 import { usePicking } from "../../live/stores/picking";
+import { show } from "../../live/stores/show";
 import { view } from "../../live/stores/view";
 import { parameters } from "../../model/parameters.generated";
 import type { CardProps } from "../../model/tool";
@@ -104,7 +105,12 @@ function FinishChoice() {
   const piece = usePiece(usePicking((s) => s.piece));
   const words = Object.fromEntries(parameters["finish-piece"].finish.words) as Record<Finish, string>;
   if (!piece || piece.curve || piece.grown?.kind === "stones") return null;
-  return <Choice label={`${piece.name} is of`} value={piece.finish as Finish} words={words} wide={150} onChange={(finish) => void give({ kind: "finish-piece", piece: piece.id, finish })} />;
+  const choose = (finish: Finish) => {
+    // Shown at once, as it would be in a light tent.
+    show({ material: "finish" });
+    void give({ kind: "finish-piece", piece: piece.id, finish });
+  };
+  return <Choice label={`${piece.name} is of`} value={piece.finish as Finish} words={words} wide={150} onChange={choose} />;
 }
 
 function Kept({ list, name }: { list: TruePicture[]; name: string }) {
