@@ -3,7 +3,9 @@
 from __future__ import annotations
 
 import json
+import re
 import unittest
+from pathlib import Path
 from typing import Any
 
 import numpy as np
@@ -12,12 +14,17 @@ from tests import sample_cages
 from tests.core.stone.test_laying import BAND, done
 from zinc_otter.core.cage import Cage, Selection
 from zinc_otter.core.cage.edits.delete import delete_elements
+from zinc_otter.core.curve.curve import Curve
+from zinc_otter.core.curve.growing import pipe
 from zinc_otter.core.errors import BadNumberError, CoreError
 from zinc_otter.core.primitives.ring import ring_band
 from zinc_otter.core.primitives.sized import sized_box, sized_patched_sphere, sized_torus, sized_tube
+from zinc_otter.core.printing.processes import PROCESSES as PRINTED
+from zinc_otter.core.proof.casting import PROCESSES as CAST
 from zinc_otter.core.proof.distance import MeshDistance
 from zinc_otter.core.proving import KINDS, Ground, Proof
-from zinc_otter.core.proving.distances import ClearanceKept, GapKept, Symmetric
+from zinc_otter.core.proving.bends import Bends, radii
+from zinc_otter.core.proving.distances import ClearanceKept, Deviation, GapKept, Symmetric
 from zinc_otter.core.proving.facing import Draft, Overhang
 from zinc_otter.core.proving.sizes import BoreHeld, FitsIn, SizeHeld
 from zinc_otter.core.proving.soundly import Sound, WeighsAtMost
@@ -194,6 +201,71 @@ class Soundness(unittest.TestCase):
         self.assertAlmostEqual(verdict.figure / grams, 1, delta=0.01)
         self.assertEqual(WeighsAtMost(most=grams * 0.9).judge(ground(torus)).holds, "fails")
         self.assertEqual(WeighsAtMost().judge(ground(sample_cages.tray())).holds, "unknown")
+
+
+class Bending(unittest.TestCase):
+    def test_a_torus_by_its_radii(self) -> None:
+        # 36 over all and 24 through it: 3 mm of section about a circle of 15.
+        at = ground(sized_torus((30, 6), (24, 12), "surface"), 3)
+        outside, inside = radii(at.points, at.triangles, "outside"), radii(at.points, at.triangles, "inside")
+        # The surface strays from a torus by little, its curvature by two per cent.
+        np.testing.assert_allclose(outside, 3.0, rtol=0.03)
+        # Hollow it is along its bore only, by the bore's own radius.
+        self.assertAlmostEqual(inside.min(), 12.0, delta=0.15)
+        out = np.hypot(at.points[:, 0], at.points[:, 1])
+        self.assertTrue(np.isinf(inside[out > 16]).all())
+        for least, fails in ((2.9, False), (3.2, True)):
+            self.assertEqual(Bends(least=least).judge(at).holds, "fails" if fails else "holds")
+        for least, fails in ((11.5, False), (12.5, True)):
+            self.assertEqual(Bends(least=least, side="inside").judge(at).holds, "fails" if fails else "holds")
+
+    def test_a_pipe_along_a_helix(self) -> None:
+        # The centre line's radius is (r² + c²) / r; the pipe is hollow towards its axis by that less its own.
+        turn = np.linspace(0, 2 * np.pi, 24)
+        spring = Curve(np.column_stack([20 * np.cos(turn), 20 * np.sin(turn), 4 * turn]))
+        at = ground(pipe(spring, 3.0, 12, each=3).cage, 3)
+        middle = np.abs(at.points[:, 2] - 4 * np.pi) < 6
+        found = radii(at.points, at.triangles, "outside")[middle]
+        np.testing.assert_allclose(np.median(found), 3.0, rtol=0.02)
+        inside = radii(at.points, at.triangles, "inside")[middle]
+        self.assertAlmostEqual(inside.min(), (20**2 + 4**2) / 20 - 3, delta=0.6)
+
+    def test_sharp_edges_have_no_radius_and_know_their_side(self) -> None:
+        block = sized_box((30.0, 20.0, 8.0), (3, 2, 1), "surface")
+        sharp = block.with_sharpness(edges=np.full(block.topology.edge_count, 10.0))
+        at = ground(sharp, 2)
+        verdict = Bends(least=0.5).judge(at)
+        self.assertEqual((verdict.holds, verdict.figure), ("fails", 0.0))
+        self.assertIn("sharp", verdict.words)
+        self.assertEqual(Bends(least=0.5, side="inside").judge(at).holds, "holds")
+
+
+class Deviating(unittest.TestCase):
+    def test_a_displaced_copy_by_its_displacement(self) -> None:
+        ball = sized_patched_sphere(20.0, 4, "surface")
+        larger = ball.with_positions(ball.positions * 1.03)
+        at = ground(larger, 3, {"p2": ball})
+        verdict = Deviation(piece="p1", other="p2", most=0.31).judge(at)
+        self.assertEqual(verdict.holds, "holds")
+        assert verdict.figure is not None
+        self.assertAlmostEqual(verdict.figure, 0.3, delta=5e-3)
+        self.assertIn("0.3 mm root mean square", verdict.words)
+        self.assertIn("100 % of", verdict.words)
+        failing = Deviation(piece="p1", component="p2", most=0.2)
+        self.assertEqual(failing.judge(at).holds, "fails")
+        found = failing.map(at)
+        np.testing.assert_allclose(found.values, 0.3, atol=6e-3)
+        self.assertFalse(found.below)
+        self.assertEqual(Deviation(piece="p1", other="p9").judge(at).holds, "unknown")
+
+    def test_the_card_offers_what_processes_ask_for(self) -> None:
+        source = (Path(__file__).parents[3] / "web/src/tools/prove/wall.ts").read_text("utf-8")
+        table = source.split("const made")[1].split("}")[0]
+        offered = {name: float(wall) for name, wall in re.findall(r"(\w+): (\d\.\d)", table)}
+        for process in PRINTED:
+            self.assertEqual(offered[process.id], process.wall)
+        for process in CAST:
+            self.assertEqual(offered[process.id], process.wall)
 
 
 class Kept(unittest.TestCase):

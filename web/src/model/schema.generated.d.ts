@@ -2007,7 +2007,7 @@ export interface components {
              */
             kind: "add-proof";
             /** Proof */
-            proof: components["schemas"]["Angle-Input"] | components["schemas"]["BoreHeld-Input"] | components["schemas"]["ClearanceKept-Input"] | components["schemas"]["Distance-Input"] | components["schemas"]["Draft-Input"] | components["schemas"]["FitsIn-Input"] | components["schemas"]["GapKept-Input"] | components["schemas"]["LengthAlong-Input"] | components["schemas"]["Overhang-Input"] | components["schemas"]["Round-Input"] | components["schemas"]["SizeHeld-Input"] | components["schemas"]["Sound-Input"] | components["schemas"]["Symmetric-Input"] | components["schemas"]["Wall-Input"] | components["schemas"]["WeighsAtMost-Input"];
+            proof: components["schemas"]["Angle-Input"] | components["schemas"]["Bends-Input"] | components["schemas"]["BoreHeld-Input"] | components["schemas"]["ClearanceKept-Input"] | components["schemas"]["Deviation-Input"] | components["schemas"]["Distance-Input"] | components["schemas"]["Draft-Input"] | components["schemas"]["FitsIn-Input"] | components["schemas"]["GapKept-Input"] | components["schemas"]["LengthAlong-Input"] | components["schemas"]["Overhang-Input"] | components["schemas"]["Round-Input"] | components["schemas"]["SizeHeld-Input"] | components["schemas"]["Sound-Input"] | components["schemas"]["Symmetric-Input"] | components["schemas"]["Wall-Input"] | components["schemas"]["WeighsAtMost-Input"];
         };
         /**
          * AddRing
@@ -2843,6 +2843,74 @@ export interface components {
             ] | null;
         };
         /**
+         * Bends
+         * @description No radius of curvature is less than ``least`` mm: ``outside``, where the form bulges, ``inside``, where it is hollow,
+         *     or both. By quadrics laid through the dense points about each (D. Panozzo, E. Puppo, L. Rocca, "Efficient multi-scale
+         *     curvature and crease estimation", 2010, as libigl has it); along sharp edges the radius is 0.
+         */
+        "Bends-Input": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Piece
+             * @default
+             */
+            piece?: string;
+            /**
+             * Least
+             * @default 1
+             */
+            least?: number;
+            /**
+             * Side
+             * @default both
+             * @enum {string}
+             */
+            side?: "both" | "outside" | "inside";
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "bends";
+        };
+        /**
+         * Bends
+         * @description No radius of curvature is less than ``least`` mm: ``outside``, where the form bulges, ``inside``, where it is hollow,
+         *     or both. By quadrics laid through the dense points about each (D. Panozzo, E. Puppo, L. Rocca, "Efficient multi-scale
+         *     curvature and crease estimation", 2010, as libigl has it); along sharp edges the radius is 0.
+         */
+        "Bends-Output": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Piece
+             * @default
+             */
+            piece?: string;
+            /**
+             * Least
+             * @default 1
+             */
+            least?: number;
+            /**
+             * Side
+             * @default both
+             * @enum {string}
+             */
+            side?: "both" | "outside" | "inside";
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "bends";
+        };
+        /**
          * Bezel
          * @description A ``wall`` that stands ``over`` the girdle, on its inside a ``ledge`` on which the stone rests; mm.
          *
@@ -3536,7 +3604,7 @@ export interface components {
              */
             kind: "change-proof";
             /** Proof */
-            proof: components["schemas"]["Angle-Input"] | components["schemas"]["BoreHeld-Input"] | components["schemas"]["ClearanceKept-Input"] | components["schemas"]["Distance-Input"] | components["schemas"]["Draft-Input"] | components["schemas"]["FitsIn-Input"] | components["schemas"]["GapKept-Input"] | components["schemas"]["LengthAlong-Input"] | components["schemas"]["Overhang-Input"] | components["schemas"]["Round-Input"] | components["schemas"]["SizeHeld-Input"] | components["schemas"]["Sound-Input"] | components["schemas"]["Symmetric-Input"] | components["schemas"]["Wall-Input"] | components["schemas"]["WeighsAtMost-Input"];
+            proof: components["schemas"]["Angle-Input"] | components["schemas"]["Bends-Input"] | components["schemas"]["BoreHeld-Input"] | components["schemas"]["ClearanceKept-Input"] | components["schemas"]["Deviation-Input"] | components["schemas"]["Distance-Input"] | components["schemas"]["Draft-Input"] | components["schemas"]["FitsIn-Input"] | components["schemas"]["GapKept-Input"] | components["schemas"]["LengthAlong-Input"] | components["schemas"]["Overhang-Input"] | components["schemas"]["Round-Input"] | components["schemas"]["SizeHeld-Input"] | components["schemas"]["Sound-Input"] | components["schemas"]["Symmetric-Input"] | components["schemas"]["Wall-Input"] | components["schemas"]["WeighsAtMost-Input"];
         };
         /**
          * ChangeReference
@@ -4795,7 +4863,7 @@ export interface components {
             /** References */
             references: (components["schemas"]["PictureState"] | components["schemas"]["ComponentState"])[];
             /** Proofs */
-            proofs: (components["schemas"]["Angle-Output"] | components["schemas"]["BoreHeld-Output"] | components["schemas"]["ClearanceKept-Output"] | components["schemas"]["Distance-Output"] | components["schemas"]["Draft-Output"] | components["schemas"]["FitsIn-Output"] | components["schemas"]["GapKept-Output"] | components["schemas"]["LengthAlong-Output"] | components["schemas"]["Overhang-Output"] | components["schemas"]["Round-Output"] | components["schemas"]["SizeHeld-Output"] | components["schemas"]["Sound-Output"] | components["schemas"]["Symmetric-Output"] | components["schemas"]["Wall-Output"] | components["schemas"]["WeighsAtMost-Output"])[];
+            proofs: (components["schemas"]["Angle-Output"] | components["schemas"]["Bends-Output"] | components["schemas"]["BoreHeld-Output"] | components["schemas"]["ClearanceKept-Output"] | components["schemas"]["Deviation-Output"] | components["schemas"]["Distance-Output"] | components["schemas"]["Draft-Output"] | components["schemas"]["FitsIn-Output"] | components["schemas"]["GapKept-Output"] | components["schemas"]["LengthAlong-Output"] | components["schemas"]["Overhang-Output"] | components["schemas"]["Round-Output"] | components["schemas"]["SizeHeld-Output"] | components["schemas"]["Sound-Output"] | components["schemas"]["Symmetric-Output"] | components["schemas"]["Wall-Output"] | components["schemas"]["WeighsAtMost-Output"])[];
             /** Steps */
             steps: components["schemas"]["StepState"][];
             /** Earlier */
@@ -4829,6 +4897,78 @@ export interface components {
              * @default false
              */
             as_piece?: boolean;
+        };
+        /**
+         * Deviation
+         * @description Its surface lies within ``most`` mm of the piece ``other``, or of a ``component``, everywhere.
+         */
+        "Deviation-Input": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Piece
+             * @default
+             */
+            piece?: string;
+            /**
+             * Other
+             * @default
+             */
+            other?: string;
+            /**
+             * Component
+             * @default
+             */
+            component?: string;
+            /**
+             * Most
+             * @default 0.5
+             */
+            most?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "deviation";
+        };
+        /**
+         * Deviation
+         * @description Its surface lies within ``most`` mm of the piece ``other``, or of a ``component``, everywhere.
+         */
+        "Deviation-Output": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Piece
+             * @default
+             */
+            piece?: string;
+            /**
+             * Other
+             * @default
+             */
+            other?: string;
+            /**
+             * Component
+             * @default
+             */
+            component?: string;
+            /**
+             * Most
+             * @default 0.5
+             */
+            most?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "deviation";
         };
         /**
          * Distance
@@ -13431,6 +13571,41 @@ export interface components {
             kind: "beads";
         };
         /**
+         * Bends
+         * @description No radius of curvature is less than ``least`` mm: ``outside``, where the form bulges, ``inside``, where it is hollow,
+         *     or both. By quadrics laid through the dense points about each (D. Panozzo, E. Puppo, L. Rocca, "Efficient multi-scale
+         *     curvature and crease estimation", 2010, as libigl has it); along sharp edges the radius is 0.
+         */
+        Bends: {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Piece
+             * @default
+             */
+            piece?: string;
+            /**
+             * Least
+             * @default 1
+             */
+            least?: number;
+            /**
+             * Side
+             * @default both
+             * @enum {string}
+             */
+            side?: "both" | "outside" | "inside";
+            /**
+             * Kind
+             * @default bends
+             * @constant
+             */
+            kind: "bends";
+        };
+        /**
          * Bezel
          * @description A ``wall`` that stands ``over`` the girdle, on its inside a ``ledge`` on which the stone rests; mm.
          *
@@ -14020,6 +14195,43 @@ export interface components {
              * @constant
              */
             kind: "cylinder";
+        };
+        /**
+         * Deviation
+         * @description Its surface lies within ``most`` mm of the piece ``other``, or of a ``component``, everywhere.
+         */
+        Deviation: {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Piece
+             * @default
+             */
+            piece?: string;
+            /**
+             * Other
+             * @default
+             */
+            other?: string;
+            /**
+             * Component
+             * @default
+             */
+            component?: string;
+            /**
+             * Most
+             * @default 0.5
+             */
+            most?: number;
+            /**
+             * Kind
+             * @default deviation
+             * @constant
+             */
+            kind: "deviation";
         };
         /**
          * Distance

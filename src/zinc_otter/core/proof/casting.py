@@ -7,8 +7,8 @@ from dataclasses import dataclass
 
 import numpy as np
 
-from zinc_otter.core.cage.cage import unit
 from zinc_otter.core.cage.topology import Floats, Ints, joined_labels
+from zinc_otter.core.proof.sharp_edges import sharp_edges
 from zinc_otter.core.proof.walls import wall_at
 from zinc_otter.core.remark import Remark, at_points
 
@@ -91,20 +91,8 @@ def cast_proof(points: Floats, triangles: Ints, process: Process, prongs: Sequen
 
 def inner_corners(points: Floats, triangles: Ints) -> Floats:
     """(k, 3) the middles of edges whose two triangles turn towards one another by more than 35 degrees."""
-    a, b, c = (points[triangles[:, k]] for k in range(3))
-    normals = unit(np.cross(b - a, c - a))
-    ends = np.concatenate([triangles[:, [0, 1]], triangles[:, [1, 2]], triangles[:, [2, 0]]])
-    owner = np.tile(np.arange(len(triangles)), 3)
-    key = np.sort(ends, axis=1)
-    order = np.lexsort((key[:, 1], key[:, 0]))
-    one, other = owner[order[::2]], owner[order[1::2]]
-    edge = key[order[::2]]
-    middle = points[edge].mean(axis=1)
-    turn = np.degrees(np.arccos(np.clip((normals[one] * normals[other]).sum(axis=1), -1, 1)))
-    # The far corner of one lies before the plane of the other: an inner corner.
-    apex = points[triangles[other]].mean(axis=1)
-    inwards = ((apex - middle) * normals[one]).sum(axis=1) > 0
-    return np.asarray(middle[(turn > _SHARP) & inwards])
+    edges, inner = sharp_edges(points, triangles, _SHARP)
+    return np.asarray(points[edges[inner]].mean(axis=1))
 
 
 def shells_of(count: int, triangles: Ints) -> Ints:

@@ -86,6 +86,57 @@ class ClearanceKept(Proof):
 
 
 @dataclass(frozen=True)
+class Deviation(Proof):
+    """Its surface lies within ``most`` mm of the piece ``other``, or of a ``component``, everywhere."""
+
+    what: ClassVar[str] = "Deviation"
+    other: str = ""
+    component: str = ""
+    most: float = 0.5
+    kind: Literal["deviation"] = "deviation"
+
+    def __post_init__(self) -> None:
+        super().__post_init__()
+        above(self.what, deviation=self.most)
+
+    @property
+    def beside(self) -> tuple[str, ...]:
+        return (self.other,) if self.other else ()
+
+    @property
+    def components(self) -> tuple[str, ...]:
+        return (self.component,) if self.component else ()
+
+    def asked(self, name_of: Callable[[str], str]) -> str:
+        return f"{name_of(self.piece)} within {millimetres(self.most)} of {name_of(self.other or self.component)}"
+
+    def map(self, at: Ground) -> Valued | None:
+        off = self._off(at)
+        return None if off is None else Valued(off, self.most, "mm", below=False)
+
+    def judge(self, ground: Ground) -> Verdict:
+        off = self._off(ground)
+        if off is None:
+            return Verdict("unknown", "What it is measured against is gone, or has no faces.")
+        worst = int(off.argmax())
+        rms, most = float(np.sqrt((off**2).mean())), float(off[worst])
+        within = 100 * float((off <= self.most).mean())
+        words = (
+            f"Up to {millimetres(most)} off, {millimetres(rms)} root mean square, 95 % within "
+            f"{millimetres(float(np.percentile(off, 95)))}; {within:.3g} % of {len(off):,} points lie within it."
+        )
+        return Verdict("holds" if most <= self.most + 1e-9 else "fails", words, most, at(ground.points[worst]))
+
+    def _off(self, ground: Ground) -> Floats | None:
+        """(n,) mm of every point of the surface."""
+        if self.component:
+            held = ground.component(self.component)
+            return None if held is None else np.abs(held[0].signed(held[1](ground.points))[0])
+        mesh = ground.other(self.other)
+        return None if mesh is None else np.abs(mesh.signed(ground.points)[0])
+
+
+@dataclass(frozen=True)
 class Symmetric(Proof):
     """Its mirror image in the plane across ``axis`` at ``at`` mm lies within ``tolerance`` mm of it."""
 

@@ -18,7 +18,7 @@ const told = { holds: "Holds", fails: "Fails", unknown: "Cannot be told", told: 
 const tones = { holds: "primary.main", fails: "error.main", unknown: "#8A5A00", told: "text.secondary" } as const;
 
 /** Those that ask of a number that there is everywhere on a form. */
-const mapped: AnyProof["kind"][] = ["wall", "draft", "overhang", "gap", "clearance", "symmetric"];
+const mapped: AnyProof["kind"][] = ["wall", "draft", "overhang", "bends", "gap", "clearance", "deviation", "symmetric"];
 
 export function Proofs() {
   const list = useProofs((s) => s.list);
