@@ -198,6 +198,24 @@ class Dimensions(VerbCase):
         page.get_by_text("Moving what is picked does not change it").wait_for()
         self.assertEqual(screen.state()["proofs"][0]["wanted"], 39)
 
+    def test_from_an_axis_and_what_was_picked_stays_picked(self) -> None:
+        page, screen = self.page, self.screen
+        self.press("f")
+        screen.click((10, -15, 0))
+        screen.tool("Distance")
+        page.get_by_text("Pick two vertices, edges or faces").wait_for()
+        # One is enough where the other end is an axis: the card says so, and offers it.
+        screen.choose("Between", "the z axis and the picked")
+        self.previewed()
+        self.assertEqual(self.label(), "18.03 mm")  # The middle of that face lies at (10, -15).
+        self.apply(3)
+        page.get_by_test_id("chosen").get_by_text("1 face").wait_for()
+        screen.tool("Angle")
+        screen.choose("Between", "the y axis and the picked")
+        self.previewed()
+        self.apply(4)
+        self.assertEqual([d.inner_text() for d in page.get_by_test_id("dimension").all()], ["18.03 mm", "90°"])
+
     def test_a_sheet_is_drawn_printed_and_read_back(self) -> None:
         page, screen = self.page, self.screen
         self.press("v")

@@ -187,6 +187,8 @@ class PrintProcessState(BaseModel):
     density: float
     supports: bool
     trapped: str
+    pause: float
+    speed: float
 
 
 class StandingState(BaseModel):

@@ -139,7 +139,7 @@ function take(design: DesignState): void {
   if (!before || before.revision === design.revision) return;
   useSession.setState({ touched: false, typedSince: false, values: settled() });
   showNothing();
-  takePicks(design);
+  takePicks(design, before);
   useProblem.setState({ problem: null, piece: null });
   // Numbers of elements that were set aside may mean others by now.
   useEnds.setState({ far: null });
@@ -149,10 +149,17 @@ function take(design: DesignState): void {
   bend();
 }
 
-function takePicks(design: DesignState): void {
+/** Whether something else is asked of the same forms: then what was picked to measure is still meant. */
+function asksOtherwise(design: DesignState, before: DesignState): boolean {
+  const forms = ({ pieces }: DesignState) => pieces.map(({ id, digest }) => `${id} ${digest}`).join();
+  return JSON.stringify(design.proofs) !== JSON.stringify(before.proofs) && forms(design) === forms(before);
+}
+
+function takePicks(design: DesignState, before: DesignState): void {
   const now = usePicking.getState();
   const { selected } = design;
   setHover(null);
+  if (!selected?.ids.length && asksOtherwise(design, before)) return;
   if (!selected) {
     // A change that picked nothing, such as one of a reference, leaves the piece in hand where it is still there.
     const there = design.pieces.find((p) => p.id === now.piece) ?? design.pieces[0];

@@ -9020,6 +9020,10 @@ export interface components {
             supports: boolean;
             /** Trapped */
             trapped: string;
+            /** Pause */
+            pause: number;
+            /** Speed */
+            speed: number;
         };
         /**
          * ProcessState

@@ -60,7 +60,8 @@ export function Numbers({ tool }: { tool: Numbered }) {
   useEffect(() => {
     if (tool.is === "verb" && tool.makesTrue && proving) focusCard();
   }, [tool, proving]);
-  const missing = missingNow();
+  // It may hang on the values: told when the answer is another, not with every value.
+  const missing = useSession(() => missingNow());
   const form = tool.is === "form";
   return (
     <Box
@@ -80,7 +81,7 @@ export function Numbers({ tool }: { tool: Numbered }) {
     >
       <Stack direction="row" spacing={form ? 1 : 1.25} useFlexGap sx={{ alignItems: "center", flexWrap: "wrap", rowGap: 1.1 }}>
         <CardHead drawing={tool.icon}>{tool.name}</CardHead>
-        <FieldRow tool={tool} disabled={missing !== null && !tool.pointing} />
+        <FieldRow tool={tool} disabled={missing !== null && !tool.pointing && !isAsking(tool)} />
         {tool.is === "verb" && !missing && <Bars tool={tool} />}
         <Deeds tool={tool} ready={missing === null} />
       </Stack>
@@ -91,6 +92,9 @@ export function Numbers({ tool }: { tool: Numbered }) {
     </Box>
   );
 }
+
+/** What is still missing may hang on what the fields say: from the picked, or from an axis. */
+const isAsking = (tool: Numbered): boolean => tool.is === "verb" && tool.proves !== undefined;
 
 function FieldRow({ tool, disabled }: { tool: Numbered; disabled: boolean }) {
   const values = useSession((s) => s.values);

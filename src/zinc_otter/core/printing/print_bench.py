@@ -137,8 +137,8 @@ def judge(job: Job, machine: Machine) -> Answer:
         accepted=not any(objection.refuses for objection in found),
         objections=tuple(found),
         layers=count,
-        # Two seconds a layer to move up and begin anew.
-        minutes=(way / machine.speed + 2 * count) / 60,
+        # For each layer it moves up and begins anew.
+        minutes=(way / machine.speed + process.pause * count) / 60,
         grams=volume / 1000 * machine.density,
         metres=way / 1000,
         size=(x, y, z),
@@ -224,10 +224,6 @@ def _overhangs(job: Job, machine: Machine, ways: tuple[Standing, ...]) -> list[O
         return []
     order = np.argsort(-area * down)[: int(down.sum())]
     words = f"{hanging:.0f} mm² hang over by more than {machine.overhang:g}°; about {_centimetres(ways[0])} of supports."
-    best = min(ways, key=lambda way: way.supports)
-    if best.supports < 0.8 * ways[0].supports:
-        words += f" With {best.words} it takes {_centimetres(best)}." if best.words.endswith("up") else ""
-        words += "" if best.words.endswith("up") else f" Laid {best.words} it takes {_centimetres(best)}."
     return [Objection("overhang", False, words, _spread(middle[order] - [0, 0, job.lifted]))]
 
 

@@ -10,7 +10,8 @@ class PrintProcess:
     """``layer``, ``line`` and ``wall`` in mm, ``overhang`` in degrees from upright, ``density`` in g/cm³.
 
     ``supports`` tells whether what hangs over needs any; what is ``trapped`` in a hollow without an outlet stays there, and
-    refuses it unless it is empty.
+    refuses it unless it is empty. A layer takes ``pause`` seconds beside its lines, which are drawn at ``speed`` mm/s; light
+    that falls on a whole layer draws them all but at once.
     """
 
     id: str
@@ -22,13 +23,15 @@ class PrintProcess:
     density: float
     supports: bool
     trapped: str
+    pause: float
+    speed: float
 
 
 PROCESSES = (
-    PrintProcess("filament", "Filament", 0.2, 0.4, 1.2, 50.0, 1.24, True, ""),
-    PrintProcess("resin", "Resin, by light", 0.05, 0.1, 0.8, 45.0, 1.18, True, "resin"),
-    PrintProcess("powder", "Powder, sintered", 0.1, 0.3, 0.8, 89.0, 1.01, False, "powder"),
-    PrintProcess("metal", "Metal powder, molten", 0.04, 0.15, 0.5, 45.0, 7.9, True, "powder"),
+    PrintProcess("filament", "Filament", 0.2, 0.4, 1.2, 50.0, 1.24, True, "", 2.0, 60.0),
+    PrintProcess("resin", "Resin, by light", 0.05, 0.1, 0.8, 45.0, 1.18, True, "resin", 9.0, 10_000.0),
+    PrintProcess("powder", "Powder, sintered", 0.1, 0.3, 0.8, 89.0, 1.01, False, "powder", 12.0, 5_000.0),
+    PrintProcess("metal", "Metal powder, molten", 0.04, 0.15, 0.5, 45.0, 7.9, True, "powder", 12.0, 900.0),
 )
 
 

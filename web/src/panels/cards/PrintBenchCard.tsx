@@ -67,7 +67,7 @@ export default function PrintBenchCard({ tool }: CardProps) {
     setBusy(true);
     await attempt(async () => {
       const got = await service.printBench(design, piece.id, chord, {
-        layer, least_wall: wall, fill: fill / 100, process, ...(by && { line: by.line, overhang: by.overhang, density: by.density }),
+        layer, least_wall: wall, fill: fill / 100, process, ...(by && { line: by.line, overhang: by.overhang, density: by.density, speed: by.speed }),
       });
       setAnswer(got);
       setIndex(Math.floor(got.layers / 2));
