@@ -3,9 +3,11 @@
 from __future__ import annotations
 
 import hashlib
+from collections.abc import Mapping
 from datetime import datetime
 from typing import Annotated, Literal
 
+import numpy as np
 from fastapi import APIRouter, Query, Response
 from pydantic import BaseModel, ConfigDict, Field
 
@@ -26,8 +28,6 @@ from zinc_otter.studio.references import Component
 
 router = APIRouter(prefix="/api", tags=["sheets"])
 
-_CHORD = 0.05
-
 
 class SheetAsk(BaseModel):
     """On which paper, whether at true size also where that is small, and in which material it is weighed."""
@@ -46,7 +46,7 @@ def begin_sheet(design_id: str, asked: SheetAsk, room: AtHand) -> KeyedJob:
     saved = room.studio.saved(design_id)
     design, facts = saved.design, saved.facts
     recipes = recipes_of(room, design)
-    fineness = fineness_of(room, _CHORD, 180.0)
+    fineness = fineness_of(room, chord_of(recipes, 0.05), 180.0)
     if recipes:
         triangles_place(room, design_id, fineness, *recipes.values())
     needed = {key for proof in design.proofs for key in proof.components}
@@ -79,6 +79,12 @@ def fetch_sheet(
     if not path.exists():
         raise NoSolidError("This sheet has not been drawn, or is not kept any more.")
     return download(path.read_bytes(), _TYPES[kind], f"{name}.{kind}")
+
+
+def chord_of(recipes: Mapping[str, Recipe], least: float) -> float:
+    """So many mm triangles may stray: a ten-thousandth of what is large, since a hull is not drawn to a hair."""
+    points = [recipe.cage.positions for recipe in recipes.values()]
+    return max([least, *(float(np.ptp(own, axis=0).max()) / 10_000 for own in points)])
 
 
 def recipes_of(room: Room, design: Design) -> dict[str, Recipe]:

@@ -14,7 +14,7 @@ from pydantic import BaseModel, ConfigDict, Field
 
 from zinc_otter.api.designs import AtHand
 from zinc_otter.api.room import Room
-from zinc_otter.api.sheets import recipes_of
+from zinc_otter.api.sheets import chord_of, recipes_of
 from zinc_otter.api.solid_schemas import KeyedJob
 from zinc_otter.api.solids import Key, NoSolidError, report_of
 from zinc_otter.api.triangle_files import fineness_of, triangles_place
@@ -24,7 +24,6 @@ from zinc_otter.studio.commands.base import Direction, Vector
 
 router = APIRouter(prefix="/api", tags=["true pictures"])
 
-_CHORD = 0.03
 _KEPT = 60
 
 
@@ -73,7 +72,7 @@ def begin_picture(design_id: str, asked: PictureAsk, room: AtHand) -> KeyedJob:
     film = Film(asked.width, asked.height, asked.samples, asked.exposure, asked.background == "clear")
     camera = Camera(seen.eye, seen.back, seen.up, seen.field, seen.tall)
     recipes = recipes_of(room, saved.design)
-    fineness = fineness_of(room, _CHORD, 180.0)
+    fineness = fineness_of(room, chord_of(recipes, 0.03), 180.0)
     if recipes:
         triangles_place(room, design_id, fineness, *recipes.values())
     made = datetime.now().isoformat(timespec="seconds")
