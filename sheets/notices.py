@@ -17,7 +17,8 @@ with the whole text of its licence, in `/assets/notices.txt` of the running appl
 
 These packages run the service. They are installed beside it, unchanged, and each brings its own licence text along. Written
 by `make tables` from what the packages state of themselves. One to know of before all of it is handed on as one thing: the
-solid kernel within cadquery-ocp-novtk (Open CASCADE) is under the LGPL 2.1 with an exception.
+solid kernel within cadquery-ocp-novtk (Open CASCADE) is under the LGPL 2.1 with an exception. Proof
+sheets are set in a subset of Source Sans 3, renamed, under the SIL Open Font License 1.1, whose text lies beside it.
 
 | Package | Version | Licence |
 |---|---|---|"""
