@@ -174,7 +174,7 @@ def bridge(screen: Screen) -> None:
     """The handle of the bailer as it comes to be: one face picked, bridged to the one that answers it."""
     page = screen.page
     page.keyboard.press("Escape")
-    page.keyboard.press("Escape")
+    screen.open_design("Hand bailer")
     page.locator("[aria-label=Steps]").get_by_text("reaching 60 mm").first.click()
     screen.settled()
     screen.viewport.focus()

@@ -126,7 +126,7 @@ class WaysUp(unittest.TestCase):
         self.assertAlmostEqual(best.supports, 0, delta=1)
         self.assertAlmostEqual(best.foot, 1600, delta=1)
         (found,) = [o for o in answer.objections if o.what == "overhang"]
-        self.assertRegex(found.words, r"about 3\d cm³ of supports")
+        self.assertRegex(found.words, r"about 3\d(\.\d)? cm³ of supports")
         # Powder holds what hangs over.
         self.assertEqual(judge(on_bench(table), Machine(process="powder")).ways, ())
 

@@ -21,6 +21,7 @@ from zinc_otter.core.printing.standing import Standing, ways_up
 from zinc_otter.core.proof.casting import shells_of, volumes_of
 from zinc_otter.core.proof.soundness import looked_over
 from zinc_otter.core.proof.walls import wall_at
+from zinc_otter.core.words import number
 
 MOST_LAYERS = 5_000
 _WAYS = 4
@@ -204,7 +205,7 @@ def _hollows(job: Job, process: PrintProcess) -> list[Objection]:
         return []
     where = [job.points[np.unique(job.triangles[shells == k])].mean(axis=0) - [0, 0, job.lifted] for k in hollow]
     many = "1 hollow has" if len(hollow) == 1 else f"{len(hollow)} hollows have"
-    volume = f"{-float(volumes[hollow].sum()) / 1000:.3g} cm³"
+    volume = f"{number(-float(volumes[hollow].sum()) / 1000)} cm³"
     empty = f"nothing can be taken out of the {volume} within"
     within = f"{volume} of {process.trapped} stay within" if process.trapped else empty
     words = f"{many} no outlet: {within}. Hollow them with a vent."
@@ -228,7 +229,7 @@ def _overhangs(job: Job, machine: Machine, ways: tuple[Standing, ...]) -> list[O
 
 
 def _centimetres(way: Standing) -> str:
-    return f"{way.supports / 1000:.2g} cm³"
+    return f"{number(way.supports / 1000, 1)} cm³"
 
 
 def _spread(points: Floats, most: int = 12) -> tuple[Vec, ...]:
