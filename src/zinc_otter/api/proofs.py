@@ -77,24 +77,18 @@ class Proofs:
             return None
         if found is None:
             return None
-        values = found.values
-        # To the very worst at the end that is at fault; a few far ones at the other would only pale the rest. The limit
-        # stands on the scale, wherever the form lies.
-        low, high = (float(x) for x in np.percentile(values, [0, 99.5] if found.below else [0.5, 100]))
-        low, high = min(low, found.limit), max(high, found.limit)
-        counts, _ = np.histogram(np.clip(values, low, high), bins=_BINS, range=(low, high if high > low else low + 1.0))
-        at_fault = values < found.limit if found.below else values > found.limit
+        low, high = found.span
         return {
             "proof": proof.id,
             "piece": proof.piece,
-            "rows": values[row_vertex].astype(np.float32),
+            "rows": found.values[row_vertex].astype(np.float32),
             "unit": found.unit,
             "limit": found.limit,
             "below": found.below,
             "low": low,
             "high": high,
-            "counts": [int(count) for count in counts],
-            "share": float(at_fault.mean()),
+            "counts": [int(count) for count in found.counts(_BINS)],
+            "share": float(found.at_fault.mean()),
         }
 
     def _verdict(self, design: Design, proof: Proof, settled: bool) -> Verdict:

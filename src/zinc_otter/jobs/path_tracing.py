@@ -14,6 +14,7 @@ from zinc_otter.core.cage.topology import Floats
 from zinc_otter.core.picture.finishes import Colour, Finish
 from zinc_otter.core.picture.lights import sphere_of
 from zinc_otter.core.picture.scene import Camera, Film, Scene, Seen
+from zinc_otter.core.srgb import from_linear
 
 _PAPER: Colour = (0.78, 0.76, 0.72)
 _BOUNCES = 24
@@ -42,8 +43,7 @@ def developed(light: Floats, exposure: float) -> Floats:
     linear = np.clip(light[..., :3], 0, None) * 2.0**exposure
     over = np.clip(linear - 0.8, 0, None)
     rolled = np.where(linear > 0.8, 0.8 + 0.2 * (1 - np.exp(-over / 0.2)), linear)
-    tone = np.where(rolled <= 0.0031308, 12.92 * rolled, 1.055 * rolled ** (1 / 2.4) - 0.055)
-    return np.concatenate([tone, np.clip(light[..., 3:], 0, 1)], axis=2)
+    return np.concatenate([from_linear(rolled), np.clip(light[..., 3:], 0, 1)], axis=2)
 
 
 @lru_cache(maxsize=1)

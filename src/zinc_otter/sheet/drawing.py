@@ -9,7 +9,7 @@ import numpy as np
 
 from zinc_otter.core.cage.topology import Floats
 from zinc_otter.core.dimension.measured import Measured
-from zinc_otter.sheet.paper import INK, LIGHT, POINT, ZINC, Line, Page, Picture, Text, rectangle, ruler, width_of
+from zinc_otter.sheet.paper import FAULT, INK, LIGHT, POINT, ZINC, Line, Page, Picture, Text, rectangle, ruler, width_of
 from zinc_otter.sheet.views import FRONT, RIGHT, TOP, Placed, View, aslant, extent_in, picture_of
 from zinc_otter.studio.shown import Thing
 
@@ -131,7 +131,7 @@ def _measure(page: Page, measure: Measure, views: list[Placed]) -> None:
     found = measure.found
     best = max(views, key=lambda placed: _seen_of(found, placed))
     line = best.on_paper(found.line)
-    colour = "#B3261E" if measure.fails else INK
+    colour = FAULT if measure.fails else INK
     for a, b in found.helper:
         pair = best.on_paper(np.array([a, b]))
         page.add(Line(_points(pair), ZINC, 0.13))

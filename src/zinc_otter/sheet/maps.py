@@ -27,8 +27,7 @@ def put_map(
     flow.room(_TALL + 26)
     flow.title(f"Map: {title}", _TALL + 20)
     flow.words(words)
-    low, high = (float(v) for v in np.percentile(value.values, [0, 99.5] if value.below else [0.5, 100]))
-    low, high = min(low, value.limit), max(high, value.limit)
+    low, high = value.span
     colours = tones(value.values, low, high, value.limit, value.below)
     thing = Thing(ground.points, ground.triangles, colours)
     normals = point_normals(ground.points, ground.triangles)
@@ -68,7 +67,7 @@ def _scale(flow: Flow, value: Valued, low: float, high: float, x: float) -> None
     for k, colour in enumerate(colours):
         tone = "#" + "".join(f"{round(255 * v):02X}" for v in colour)
         flow.page.add(Line(rectangle(x, top + k * each, 6, each + 0.05), tone, 0.0, fill=tone))
-    counts, _ = np.histogram(np.clip(value.values, low, high), bins=_BINS, range=(low, high if high > low else low + 1.0))
+    counts = value.counts(_BINS)
     for k, count in enumerate(counts):
         y = top + tall - (k + 1) * tall / _BINS
         long = 14 * count / max(counts.max(), 1)
@@ -83,7 +82,7 @@ def _scale(flow: Flow, value: Valued, low: float, high: float, x: float) -> None
     y = heights[value.limit]
     flow.page.add(Line(((x - 1, y), (x + 22, y)), INK, 0.4))
     flow.page.add(Text((x + 23, y + 1), f"limit {_told(value.limit, value)}", 8, True))
-    at_fault = value.values < value.limit if value.below else value.values > value.limit
+    at_fault = value.at_fault
     many = f"{100 * at_fault.mean():.2g} %" if at_fault.any() else "none"
     words = f"{many} of {len(value.values):,} points beyond the limit"
     flow.page.add(Text((x, top + tall + 5), words, 7.5, colour=FAULT if at_fault.any() else ZINC))

@@ -5,6 +5,7 @@ from __future__ import annotations
 import numpy as np
 
 from zinc_otter.core.cage.topology import Floats
+from zinc_otter.core.srgb import from_linear
 
 # Oklab (B. Ottosson, 2020) of the ends: what is at fault warm and dark, what holds cool and light.
 _FAULT = np.array([[0.24, 0.09, 0.03], [0.5, 0.13, 0.05]])
@@ -43,4 +44,4 @@ def _srgb(lab: Floats) -> Floats:
         ],
         axis=1,
     ).clip(0, 1)
-    return np.asarray(np.where(linear <= 0.0031308, 12.92 * linear, 1.055 * linear ** (1 / 2.4) - 0.055))
+    return from_linear(linear)

@@ -9,6 +9,7 @@ from zinc_otter.core.errors import BadNumberError
 from zinc_otter.core.picture.finishes import Colour, Finish, finish_named
 from zinc_otter.core.picture.scene import Camera, Scene, Seen
 from zinc_otter.core.repeated import Images, Repeated, moved, reverses
+from zinc_otter.core.srgb import to_linear
 from zinc_otter.core.stone.materials import stone_material
 from zinc_otter.core.stone.stone import Stone
 from zinc_otter.studio.design import Design
@@ -61,5 +62,5 @@ def _stones(part: Images) -> list[Seen]:
 
 def _linear(colour: Floats) -> Colour:
     """Linear light of an sRGB colour."""
-    red, green, blue = (float(v) for v in np.where(colour <= 0.04045, colour / 12.92, ((colour + 0.055) / 1.055) ** 2.4))
+    red, green, blue = (float(v) for v in to_linear(colour))
     return red, green, blue

@@ -10,6 +10,7 @@ import numpy as np
 from zinc_otter.core.cage.cage import unit
 from zinc_otter.core.cage.plane import Vec, frame_along
 from zinc_otter.core.cage.topology import Floats, Ints
+from zinc_otter.core.words import number
 
 _SLICES = 48
 _FLATS = 4
@@ -57,7 +58,8 @@ def _candidates(points: Floats, triangles: Ints) -> list[tuple[str, Vec]]:
             break
         x, y, z = (float(v) for v in -unit((area[beside, None] * normal[beside]).sum(axis=0)))
         taken.append(np.array([x, y, z]))
-        found.append((f"on its flat side towards {-x:.2f}, {-y:.2f}, {-z:.2f}", (x, y, z)))
+        towards = ", ".join(number(-part) for part in (x, y, z))
+        found.append((f"on its flat side towards {towards}", (x, y, z)))
     return found
 
 

@@ -11,7 +11,7 @@ import numpy as np
 
 from zinc_otter.core.cage.cage import LARGEST_LENGTH, Cage
 from zinc_otter.core.cage.edit import ElementMap
-from zinc_otter.core.cage.topology import Floats, Ints
+from zinc_otter.core.cage.topology import Bools, Floats, Ints
 from zinc_otter.core.dimension.measured import Measured
 from zinc_otter.core.errors import NOWHERE, BadNumberError, Place
 from zinc_otter.core.form import Form
@@ -69,6 +69,22 @@ class Valued:
     limit: float
     unit: Literal["mm", "°"]
     below: bool = True
+
+    @property
+    def at_fault(self) -> Bools:
+        return np.asarray(self.values < self.limit if self.below else self.values > self.limit)
+
+    @property
+    def span(self) -> tuple[float, float]:
+        """Where the scale begins and ends: to the very worst at the end that is at fault; a few far ones at the other would
+        only pale the rest. The limit stands on it, wherever the form lies."""
+        low, high = (float(x) for x in np.percentile(self.values, [0, 99.5] if self.below else [0.5, 100]))
+        return min(low, self.limit), max(high, self.limit)
+
+    def counts(self, bins: int) -> Ints:
+        """(bins,) how many points lie in even steps of the span."""
+        low, high = self.span
+        return np.histogram(np.clip(self.values, low, high), bins=bins, range=(low, high if high > low else low + 1.0))[0]
 
 
 @dataclass(frozen=True)

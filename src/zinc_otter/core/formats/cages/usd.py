@@ -21,6 +21,7 @@ from zinc_otter.core.cage.cage import Cage
 from zinc_otter.core.cage.topology import Floats
 from zinc_otter.core.errors import FileFormatError
 from zinc_otter.core.formats.cages.loaded import Build, Loaded, cage_of
+from zinc_otter.core.srgb import from_linear, to_linear
 
 _PRECISE, _PRECISE_CREASES, _PRECISE_CORNERS = "precisePoints", "preciseCreases", "preciseCorners"
 _MM = 0.001
@@ -53,7 +54,7 @@ def write(cage: Cage, name: str, kind: str = "usda", colour: Colour | None = Non
     prim.SetDisplayName(name)
     if colour is not None:
         # Colours are linear there.
-        linear = [c / 12.92 if c <= 0.04045 else ((c + 0.055) / 1.055) ** 2.4 for c in colour]
+        linear = to_linear(colour).tolist()
         mesh.CreateDisplayColorAttr(Vt.Vec3fArray([Gf.Vec3f(*linear)]))
     points = prim.CreateAttribute(_PRECISE, Sdf.ValueTypeNames.Double3Array, custom=True)
     points.Set(Vt.Vec3dArray.FromNumpy(cage.positions))
@@ -122,7 +123,7 @@ def _colour(mesh: Any) -> Colour | None:
     values = mesh.GetDisplayColorAttr().Get()
     if values is None or len(values) != 1:
         return None
-    r, g, b = (12.92 * c if c <= 0.0031308 else 1.055 * c ** (1 / 2.4) - 0.055 for c in map(float, values[0]))
+    r, g, b = (float(c) for c in from_linear([float(c) for c in values[0]]))
     return r, g, b
 
 

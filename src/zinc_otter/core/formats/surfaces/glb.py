@@ -10,6 +10,7 @@ from zinc_otter.core.cage.topology import Floats
 from zinc_otter.core.formats.surfaces.appearance import Appearance
 from zinc_otter.core.solid.mesh.body import NamedTriangles
 from zinc_otter.core.solid.tessellation import Triangles
+from zinc_otter.core.srgb import to_linear
 
 FLOAT, UNSIGNED = 5126, 5125
 
@@ -21,7 +22,7 @@ def write_glb(triangles: Triangles, appearance: Appearance) -> bytes:
     positions = (_y_up(points) / 1000).astype("<f4")
     arrays = [positions.tobytes(), _y_up(normals).astype("<f4").tobytes(), faces.astype("<u4").tobytes()]
     starts = np.cumsum([0, *(len(a) for a in arrays)])
-    linear = [float(c / 12.92 if c <= 0.04045 else ((c + 0.055) / 1.055) ** 2.4) for c in appearance.colour]
+    linear = to_linear(appearance.colour).tolist()
     document = {
         "asset": {"version": "2.0", "generator": "Zinc Otter"},
         "scene": 0,
