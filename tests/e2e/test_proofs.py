@@ -323,7 +323,7 @@ class Standing(VerbCase):
         screen.tool("Deviation")
         self.previewed()
         self.apply(6)
-        page.get_by_text(re.compile(r"^The smallest radius is [\d.]+ mm, of [\d,]+ points; ")).wait_for()
+        page.get_by_text(re.compile(r"The smallest radius is [\d.]+ mm, of [\d,]+ points; ")).wait_for()
         page.get_by_text(re.compile(r"root mean square")).wait_for()
         kept = [(proof["kind"], proof.get("other")) for proof in screen.state()["proofs"]]
         self.assertEqual(kept, [("bends", None), ("deviation", "p2")])
