@@ -21,7 +21,7 @@ from zinc_otter.studio.commands import AnyCommand, Picked
 from zinc_otter.studio.commands.base import PieceId
 from zinc_otter.studio.commands.placement import ReachBy
 
-VERSION = 6
+VERSION = 7
 """Raised whenever a page that was loaded before could not talk to the service any more."""
 
 
@@ -300,8 +300,9 @@ class ShownProof(TypedDict):
 
 class ShownMap(TypedDict):
     """What a proof asks of, a number at every row of its piece's surface in a ``unit``: those ``below`` the limit are at
-    fault, or else those above. ``low`` and ``high`` hold all but a hundredth of its points; ``counts`` are these by even
-    steps, ``share`` how many are at fault."""
+    fault, or else those above, or on ``both`` sides of 0 those further from it; what is not a number could not be told.
+    ``low`` and ``high`` hold all but a hundredth of its points; ``counts`` are these by even steps, ``share`` how many are
+    at fault."""
 
     proof: str
     piece: str
@@ -309,6 +310,7 @@ class ShownMap(TypedDict):
     unit: Literal["mm", "°"]
     limit: float
     below: bool
+    both: bool
     low: float
     high: float
     counts: list[int]

@@ -85,10 +85,11 @@ class Proofs:
             "unit": found.unit,
             "limit": found.limit,
             "below": found.below,
+            "both": found.both,
             "low": low,
             "high": high,
             "counts": [int(count) for count in found.counts(_BINS)],
-            "share": float(found.at_fault.mean()),
+            "share": found.share,
         }
 
     def _verdict(self, design: Design, proof: Proof, settled: bool) -> Verdict:

@@ -9,12 +9,17 @@ from typing import Annotated, Literal
 import numpy as np
 from fastapi import APIRouter, Query, Request, Response
 from fastapi.concurrency import run_in_threadpool
+from pydantic import BaseModel, ConfigDict, Field
 
 from zinc_otter.api.designs import AtHand
 from zinc_otter.api.packing import pack
+from zinc_otter.api.room import Room
 from zinc_otter.api.schemas import DesignState
 from zinc_otter.core.errors import FileFormatError
-from zinc_otter.jobs.component_work import ComponentFile, read_component
+from zinc_otter.core.form import require_faces
+from zinc_otter.core.scan.scanner import Looks, Scanning
+from zinc_otter.jobs.component_work import ComponentFile, read_component, scan_cage
+from zinc_otter.studio.commands.base import PieceId
 from zinc_otter.studio.commands.components import AddComponent
 from zinc_otter.studio.commands.pictures import AddPicture, FlatView
 from zinc_otter.studio.picture_files import read_picture
@@ -65,15 +70,49 @@ async def add_component(
     def work() -> DesignState:
         room.studio.saved(design_id)
         made = room.read_in(data, "Reading the component", read_component, extension, unit)
-        assert isinstance(made, ComponentFile)
-        asset = room.store.put_asset("mesh", made.data, made.facts)
-        x, y, z = made.facts["size"]
-        command = AddComponent(
-            name=title, asset=asset.hash, triangles=made.facts["triangles"], size=(x, y, z), clearance=clearance
-        )
-        return DesignState.of(room.told(room.studio.commit(design_id, revision, command)))
+        return _put_down(room, design_id, revision, title, made, clearance)
 
     return await run_in_threadpool(work)
+
+
+class ScanRequest(BaseModel):
+    """What the simulated scanner is to do: points about ``spacing`` mm apart, ``noise`` mm as a standard deviation.
+
+    ``looks`` from all around, or from around and above as on a turntable; a patch of ``missing`` mm radius is left out, and
+    ``spikes`` points stand out. ``tossed``: it comes home somewhere, turned anyhow.
+    """
+
+    model_config = ConfigDict(extra="forbid")
+    piece: PieceId
+    spacing: Annotated[float, Field(gt=0, le=1e4)] = 0.8
+    noise: Annotated[float, Field(ge=0, le=1e3)] = 0.05
+    looks: Looks = "turntable"
+    missing: Annotated[float, Field(ge=0, le=1e4)] = 0.0
+    spikes: Annotated[int, Field(ge=0, le=1_000)] = 0
+    tossed: bool = False
+    seed: Annotated[int, Field(ge=0, lt=2**31)] = 1
+
+
+@router.post("/designs/{design_id}/scans")
+def scan_piece(design_id: str, given: ScanRequest, room: AtHand, revision: Revision) -> DesignState:
+    """Let the simulated scanner look at a piece, and put its scan down as a component, as one step."""
+    piece = room.studio.saved(design_id).design.piece(given.piece)
+    require_faces(piece.form, piece.name)
+    how = Scanning(**given.model_dump(exclude={"piece"}))
+    made = room.intake.call(f"Scanning {piece.name}", scan_cage, piece.faces, how)
+    return _put_down(room, design_id, revision, f"Scan of {piece.name}"[:80], made)
+
+
+def _put_down(
+    room: Room, design_id: str, revision: int, title: str, made: object, clearance: float = 0.0
+) -> DesignState:
+    assert isinstance(made, ComponentFile)
+    asset = room.store.put_asset("mesh", made.data, made.facts)
+    x, y, z = made.facts["size"]
+    command = AddComponent(
+        name=title, asset=asset.hash, triangles=made.facts["triangles"], size=(x, y, z), clearance=clearance
+    )
+    return DesignState.of(room.told(room.studio.commit(design_id, revision, command)))
 
 
 @router.get("/assets/{digest}/picture.png", response_class=Response)

@@ -4,6 +4,8 @@ from __future__ import annotations
 
 from collections.abc import Iterable
 
+import numpy as np
+
 MINUS, TIMES = "\N{MINUS SIGN}", "\N{MULTIPLICATION SIGN}"
 
 
@@ -21,6 +23,13 @@ def number(value: float, digits: int = 2) -> str:
 
 def millimetres(value: float) -> str:
     return f"{number(value)} mm"
+
+
+def fine_millimetres(value: float) -> str:
+    """With two digits that count where it is less than a tenth: ``0.0042 mm``."""
+    if abs(value) >= 0.1 or value == 0:
+        return millimetres(value)
+    return f"{number(value, 1 - int(np.floor(np.log10(abs(value)))))} mm"
 
 
 def extent(sizes: Iterable[float]) -> str:

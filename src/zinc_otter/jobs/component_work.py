@@ -10,11 +10,13 @@ from typing import TYPE_CHECKING, Any
 from zinc_otter.jobs.bounded import bounded_memory
 
 if TYPE_CHECKING:
+    from zinc_otter.core.cage.cage import Cage
     from zinc_otter.core.formats.cages.cleaning import Cleaning, Finding
     from zinc_otter.core.formats.cages.loaded import Loaded
     from zinc_otter.core.formats.curves.kinds import Kind, View
     from zinc_otter.core.formats.curves.paths import Drawn
     from zinc_otter.core.formats.mesh import Mesh
+    from zinc_otter.core.scan.scanner import Scanning
 
 Progress = Callable[[float, str], None]
 
@@ -37,6 +39,15 @@ def read_component(progress: Progress, path: Path, extension: str, unit: str | N
 
             return guarded("Reading the STEP file", 60.0, lambda: ComponentFile(*as_asset(_step_mesh(path))))
         return ComponentFile(*as_asset(read_mesh(path.read_bytes(), extension, unit)))
+
+
+def scan_cage(progress: Progress, cage: Cage, how: Scanning) -> ComponentFile:
+    """A simulated scan of a cage's surface. Raises BadNumberError, FileFormatError."""
+    from zinc_otter.core.formats.mesh import as_asset
+    from zinc_otter.core.scan.scanner import scanned
+
+    with bounded_memory("a scan"):
+        return ComponentFile(*as_asset(scanned(cage, how)))
 
 
 def _step_mesh(path: Path) -> Mesh:

@@ -28,7 +28,7 @@ def put_map(
     flow.title(f"Map: {title}", _TALL + 20)
     flow.words(words)
     low, high = value.span
-    colours = tones(value.values, low, high, value.limit, value.below)
+    colours = tones(value.values, low, high, value.limit, value.below, value.both)
     thing = Thing(ground.points, ground.triangles, colours)
     normals = point_normals(ground.points, ground.triangles)
     wide = (flow.width - 60) / 2
@@ -62,7 +62,7 @@ def _ring(at: np.ndarray, radius: float) -> tuple[tuple[float, float], ...]:
 def _scale(flow: Flow, value: Valued, low: float, high: float, x: float) -> None:
     top, tall = flow.y, _TALL - 8
     steps = np.linspace(high, low, _STEPS)
-    colours = tones(steps, low, high, value.limit, value.below)
+    colours = tones(steps, low, high, value.limit, value.below, value.both)
     each = tall / _STEPS
     for k, colour in enumerate(colours):
         tone = "#" + "".join(f"{round(255 * v):02X}" for v in colour)
@@ -74,18 +74,19 @@ def _scale(flow: Flow, value: Valued, low: float, high: float, x: float) -> None
         if count:
             flow.page.add(Line(rectangle(x + 7, y + 0.2, max(long, 0.2), tall / _BINS - 0.4), ZINC, 0.0, fill="#B9BFC2"))
     span = high - low if high > low else 1.0
-    heights = {value.limit: top + tall * (high - value.limit) / span}
+    limits = (value.limit, -value.limit) if value.both else (value.limit,)
+    heights = [top + tall * (high - limit) / span for limit in limits]
     for end in (high, low):
         y = top + tall * (high - end) / span
-        if abs(y - heights[value.limit]) > 3.2:
+        if all(abs(y - height) > 3.2 for height in heights):
             flow.page.add(Text((x + 23, y + 1), _told(end, value), 8))
-    y = heights[value.limit]
-    flow.page.add(Line(((x - 1, y), (x + 22, y)), INK, 0.4))
-    flow.page.add(Text((x + 23, y + 1), f"limit {_told(value.limit, value)}", 8, True))
-    at_fault = value.at_fault
-    many = f"{100 * at_fault.mean():.2g} %" if at_fault.any() else "none"
-    words = f"{many} of {len(value.values):,} points beyond the limit"
-    flow.page.add(Text((x, top + tall + 5), words, 7.5, colour=FAULT if at_fault.any() else ZINC))
+    for y, limit in zip(heights, limits, strict=True):
+        flow.page.add(Line(((x - 1, y), (x + 22, y)), INK, 0.4))
+        flow.page.add(Text((x + 23, y + 1), f"limit {_told(limit, value)}", 8, True))
+    fails = value.share > 0
+    many = f"{100 * value.share:.2g} %" if fails else "none"
+    words = f"{many} of {len(value.known):,} points beyond the limit"
+    flow.page.add(Text((x, top + tall + 5), words, 7.5, colour=FAULT if fails else ZINC))
 
 
 def _told(number_of: float, value: Valued) -> str:

@@ -12,9 +12,20 @@ _FAULT = np.array([[0.24, 0.09, 0.03], [0.5, 0.13, 0.05]])
 _SOUND = np.array([[0.64, -0.07, -0.03], [0.94, -0.01, 0.03]])
 
 
-def tones(values: Floats, low: float, high: float, limit: float, below: bool) -> Floats:
-    """(n, 3) sRGB from 0 to 1 of values (n,): the worse, the darker. Those ``below`` the limit are at fault, or above it."""
+# Of numbers to both sides of 0: pale in the middle, to the end of what may be and then on to the end, inside cool and
+# outside warm.
+_MIDDLE = np.array([0.96, 0.0, 0.015])
+_INSIDE = np.array([[0.84, -0.03, -0.05], [0.55, -0.03, -0.13], [0.26, 0.0, -0.13]])
+_OUTSIDE = np.array([[0.84, 0.04, 0.06], [0.55, 0.12, 0.08], [0.26, 0.09, 0.04]])
+_NOTHING = np.array([0.74, 0.0, 0.0])
+
+
+def tones(values: Floats, low: float, high: float, limit: float, below: bool, both: bool = False) -> Floats:
+    """(n, 3) sRGB from 0 to 1 of values (n,): the worse, the darker. Those ``below`` the limit are at fault, or above it,
+    or on ``both`` sides what goes further from 0 than it. What is no number is grey."""
     values = np.asarray(values, dtype=np.float64)
+    if both:
+        return _srgb(_to_both_sides(values, low, high, limit))
     bad, good = (low, high) if below else (high, low)
     fails = values < limit if below else values > limit
     share_bad = _share(values, bad, limit)
@@ -25,6 +36,18 @@ def tones(values: Floats, low: float, high: float, limit: float, below: bool) ->
         _SOUND[0] + (_SOUND[1] - _SOUND[0]) * share_good[:, None],
     )
     return _srgb(lab)
+
+
+def _to_both_sides(values: Floats, low: float, high: float, limit: float) -> Floats:
+    lab = np.tile(_NOTHING, (len(values), 1))
+    for side, end, colours in ((-1.0, -low, _INSIDE), (1.0, high, _OUTSIDE)):
+        off = values * side
+        within, beyond = (off >= 0) & (off <= limit), off > limit
+        share = _share(off, 0.0, limit)[:, None]
+        lab[within] = (_MIDDLE + (colours[0] - _MIDDLE) * share)[within]
+        share = _share(off, limit, end)[:, None]
+        lab[beyond] = (colours[1] + (colours[2] - colours[1]) * share)[beyond]
+    return lab
 
 
 def _share(values: Floats, start: float, end: float) -> Floats:

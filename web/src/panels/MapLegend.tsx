@@ -30,15 +30,17 @@ export function MapLegend() {
 }
 
 function Scale({ map, unit }: { map: ShownMap; unit: Unit }) {
-  const { low, high, limit, counts, share } = map;
-  const words = (value: number) => (map.unit === "mm" ? lengthWords(value, unit) : `${trimmed(value, 1)}°`);
+  const { low, high, limit, counts, share, both } = map;
+  const plain = (value: number) => (map.unit === "mm" ? lengthWords(value, unit) : `${trimmed(value, 1)}°`);
+  const words = (value: number) => (both && value > 0 ? `+${plain(value)}` : plain(value));
+  const limits = both ? [limit, -limit] : [limit];
   const steps = counts.length;
   const most = Math.max(...counts, 1);
   const at = (value: number) => (high > low ? (1 - (value - low) / (high - low)) * height : 0);
   return (
     <>
       <Box sx={{ position: "relative", height, mt: 0.75 }}>
-        <Box component="svg" width={60} height={height} role="img" aria-label={`From ${words(low)} to ${words(high)}; the limit is ${words(limit)}`} sx={{ display: "block" }}>
+        <Box component="svg" width={60} height={height} role="img" aria-label={`From ${words(low)} to ${words(high)}; ${both ? `within ${words(-limit)} and ${words(limit)}` : `the limit is ${words(limit)}`}`} sx={{ display: "block" }}>
           {counts.map((count, k) => {
             const value = low + ((k + 0.5) / steps) * (high - low);
             const y = height - ((k + 1) * height) / steps;
@@ -49,14 +51,15 @@ function Scale({ map, unit }: { map: ShownMap; unit: Unit }) {
               </g>
             );
           })}
-          <line x1={0} x2={60} y1={at(limit)} y2={at(limit)} stroke="#22282B" strokeWidth={1.5} />
+          {limits.map((one) => <line key={one} x1={0} x2={60} y1={at(one)} y2={at(one)} stroke="#22282B" strokeWidth={1.5} />)}
         </Box>
-        {[[high, 0], [limit, at(limit)], [low, height]].map(([value, y], k) => (
-          <Typography key={k} variant="body2" sx={{ position: "absolute", left: 64, top: Math.min(Math.max(y - 9, -4), height - 12), fontSize: 11.5, lineHeight: "16px", fontWeight: k === 1 ? 700 : 400, bgcolor: "background.paper" }}>
+        {[high, ...limits, low].map((value, k, all) => ({ value, y: k === 0 ? 0 : k === all.length - 1 ? height : at(value), isLimit: k > 0 && k < all.length - 1 })).map(({ value, y, isLimit }, k) => (
+          <Typography key={k} variant="body2" sx={{ position: "absolute", left: 64, top: Math.min(Math.max(y - 9, -4), height - 12), fontSize: 11.5, lineHeight: "16px", fontWeight: isLimit ? 700 : 400, bgcolor: "background.paper" }}>
             {words(value)}
           </Typography>
         ))}
       </Box>
+      {both && <Typography variant="body2" color="text.secondary">+ is outside of it, {"−"} is inside</Typography>}
       <UnderPointer words={words} />
       <Typography variant="body2" role="status" data-testid="map-share" sx={{ mt: 0.5, color: share ? "error.main" : "text.secondary" }}>
         {share ? `${trimmed(100 * share, share < 0.01 ? 2 : 1)} % beyond the limit` : "Nothing beyond the limit"}
@@ -70,7 +73,7 @@ function UnderPointer({ words }: { words: (value: number) => string }) {
   const value = useMapUnder((s) => s.value);
   return (
     <Typography variant="body2" data-testid="map-under" sx={{ mt: 0.75, fontWeight: 600, minHeight: 20 }}>
-      {value === null ? "" : `${words(value)} here`}
+      {value === null ? "" : Number.isNaN(value) ? "nothing to measure to here" : `${words(value)} here`}
     </Typography>
   );
 }

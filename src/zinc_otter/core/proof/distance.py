@@ -2,11 +2,14 @@
 
 from __future__ import annotations
 
+from dataclasses import dataclass
+from functools import cached_property
+
 import igl
 import numpy as np
 
 from zinc_otter.core.cage.cage import unit
-from zinc_otter.core.cage.topology import Floats, Ints
+from zinc_otter.core.cage.topology import Bools, Floats, Ints
 
 
 class MeshDistance:
@@ -22,9 +25,6 @@ class MeshDistance:
         self.vertices = np.ascontiguousarray(vertices, dtype=np.float64)
         self.triangles = np.ascontiguousarray(triangles, dtype=np.int64)
         self.closed = is_closed(self.triangles)
-        self._corners = self.vertices[self.triangles]
-        a, b, c = self._corners.transpose(1, 0, 2)
-        self._pseudo = _pseudonormals(vertices, triangles, self._corners, unit(np.cross(b - a, c - a)))
         self._tree = igl.AABB()
         self._tree.init(self.vertices, self.triangles)
 
@@ -36,14 +36,51 @@ class MeshDistance:
         Pseudonormal", 2005).
         """
         points = np.ascontiguousarray(points, dtype=np.float64).reshape(-1, 3)
-        _, which, _ = self._tree.squared_distance(self.vertices, self.triangles, points)
-        which = np.asarray(which).reshape(-1)
-        at, feature = nearest_on_triangles(points, self._corners[which])
+        at, which, feature = self._nearest(points)
         away = points - at
         if not self.closed:
             return np.linalg.norm(away, axis=1), at
-        sign = np.where((away * self._pseudo[which, feature]).sum(axis=1) < 0, -1.0, 1.0)
+        sign = np.where((away * self._facing.at(which, feature)).sum(axis=1) < 0, -1.0, 1.0)
         return sign * np.linalg.norm(away, axis=1), at
+
+    def sided(self, points: Floats) -> Sided:
+        """As :meth:`signed`, with a side also where the mesh is open: on which side of the nearest place a point lies.
+
+        Beyond an open edge there is no telling: points that have their foot on one and do not lie straight above it are not
+        ``there``.
+        """
+        points = np.ascontiguousarray(points, dtype=np.float64).reshape(-1, 3)
+        at, which, feature = self._nearest(points)
+        away = points - at
+        facing = unit(self._facing.at(which, feature))
+        height = (away * facing).sum(axis=1)
+        far = np.linalg.norm(away, axis=1)
+        there = np.ones(len(points), dtype=bool)
+        if not self.closed:
+            there = ~self._facing.is_open(which, feature) | (np.abs(height) >= _ABOVE * far)
+        return Sided(np.where(height < 0, -far, far), at, facing, there)
+
+    def _nearest(self, points: Floats) -> tuple[Floats, Ints, Ints]:
+        """The nearest points, the triangles that they lie on, and where on these (see nearest_on_triangles)."""
+        _, which, _ = self._tree.squared_distance(self.vertices, self.triangles, points)
+        which = np.asarray(which).reshape(-1)
+        at, feature = nearest_on_triangles(points, self.vertices[self.triangles[which]])
+        return at, which, feature
+
+    @cached_property
+    def _facing(self) -> Pseudonormals:
+        return Pseudonormals(self.vertices, self.triangles)
+
+    @cached_property
+    def areas(self) -> Floats:
+        """(m,) mm² of each triangle."""
+        a, b, c = (self.vertices[self.triangles[:, k]] for k in range(3))
+        return np.asarray(np.linalg.norm(np.cross(b - a, c - a), axis=1) / 2)
+
+    @cached_property
+    def vertex_normals(self) -> Floats:
+        """(n, 3) outward unit normals of the vertices, weighted by angles; nothing for a vertex of no triangle."""
+        return np.asarray(unit(self._facing.of_vertices))
 
     def first_hit(self, points: Floats, ways: Floats) -> Floats:
         """How far (k,) from points along unit ``ways`` (k, 3) the first triangle is met; infinite where none is."""
@@ -67,6 +104,19 @@ class MeshDistance:
         return rough, at
 
 
+@dataclass(frozen=True, eq=False)
+class Sided:
+    """Distances (k,) in mm, below 0 behind the mesh, its nearest points and unit normals there (k, 3); and of which points
+    the mesh has something to say (k,)."""
+
+    distance: Floats
+    feet: Floats
+    normals: Floats
+    there: Bools
+
+
+_ABOVE = 0.98
+"""Cosine of the angle to the normal within which a point lies straight above an open edge."""
 _IN_QUESTION = 400
 """Points, nearest by the lesser mesh, that are measured against a large one itself."""
 
@@ -116,23 +166,76 @@ def nearest_on_triangles(points: Floats, triangles: Floats) -> tuple[Floats, Int
     return a + v[:, None] * ab + w[:, None] * ac, feature
 
 
-def _pseudonormals(vertices: Floats, triangles: Ints, corners: Floats, normals: Floats) -> Floats:
-    """(m, 7, 3) outward directions of each triangle's inside, edges ab, bc, ca and corners, by the numbers above."""
-    result = np.empty((len(triangles), 7, 3))
-    result[:, 0] = normals
-    pairs = np.sort(np.stack([triangles[:, [0, 1]], triangles[:, [1, 2]], triangles[:, [2, 0]]], axis=1), axis=2)
-    keys = pairs[..., 0].astype(np.int64) * len(vertices) + pairs[..., 1]
-    _, which = np.unique(keys.ravel(), return_inverse=True)
-    which = which.reshape(-1)
-    result[:, 1:4] = sums_at(which, np.repeat(normals, 3, axis=0), int(which.max()) + 1)[which].reshape(-1, 3, 3)
-    at_corner = np.zeros((len(vertices), 3))
-    for k in range(3):
-        u = unit(corners[:, (k + 1) % 3] - corners[:, k])
-        v = unit(corners[:, (k + 2) % 3] - corners[:, k])
-        angle = np.arccos(np.clip((u * v).sum(axis=1), -1, 1))
-        at_corner += sums_at(triangles[:, k], angle[:, None] * normals, len(vertices))
-    result[:, 4:] = at_corner[triangles]
-    return result
+class Pseudonormals:
+    """Outward directions of each triangle's inside, edges and corners, by the numbers of nearest_on_triangles.
+
+    Those of edges and vertices are kept once each: a scan has millions.
+    """
+
+    def __init__(self, vertices: Floats, triangles: Ints) -> None:
+        self._vertices, self._triangles = vertices, triangles
+
+    def at(self, which: Ints, feature: Ints) -> Floats:
+        """(k, 3) not of unit length, at one feature each of triangles ``which`` (k,)."""
+        corners = self._vertices[self._triangles[which]]
+        found: Floats = unit(np.cross(corners[:, 1] - corners[:, 0], corners[:, 2] - corners[:, 0]))
+        edge = np.flatnonzero((feature >= 1) & (feature <= 3))
+        found[edge] = self._of_edges[self._edges[which[edge], feature[edge] - 1]]
+        corner = np.flatnonzero(feature >= 4)
+        found[corner] = self.of_vertices[self._triangles[which[corner], feature[corner] - 4]]
+        return found
+
+    def is_open(self, which: Ints, feature: Ints) -> Bools:
+        """(k,) whether a feature lies on an open edge."""
+        found = np.zeros(len(which), dtype=bool)
+        edge = np.flatnonzero((feature >= 1) & (feature <= 3))
+        found[edge] = self._open_edges[self._edges[which[edge], feature[edge] - 1]]
+        corner = np.flatnonzero(feature >= 4)
+        found[corner] = self._open_vertices[self._triangles[which[corner], feature[corner] - 4]]
+        return found
+
+    @cached_property
+    def _normals(self) -> Floats:
+        a, b, c = (self._vertices[self._triangles[:, k]] for k in range(3))
+        return np.asarray(unit(np.cross(b - a, c - a)))
+
+    @cached_property
+    def _edges(self) -> Ints:
+        """(m, 3) the edge ab, bc, ca of each triangle, by a number."""
+        t = self._triangles
+        pairs = np.sort(np.stack([t[:, [0, 1]], t[:, [1, 2]], t[:, [2, 0]]], axis=1), axis=2)
+        keys = pairs[..., 0].astype(np.int64) * len(self._vertices) + pairs[..., 1]
+        _, which = np.unique(keys.ravel(), return_inverse=True)
+        return np.asarray(which.reshape(-1, 3), dtype=np.int32)
+
+    @cached_property
+    def _of_edges(self) -> Floats:
+        which = self._edges.ravel()
+        return sums_at(which, np.repeat(self._normals, 3, axis=0), int(which.max()) + 1)
+
+    @cached_property
+    def _open_edges(self) -> Bools:
+        return np.asarray(np.bincount(self._edges.ravel()) == 1)
+
+    @cached_property
+    def _open_vertices(self) -> Bools:
+        found = np.zeros(len(self._vertices), dtype=bool)
+        triangle, side = np.nonzero(self._open_edges[self._edges])
+        found[self._triangles[triangle, side]] = True
+        found[self._triangles[triangle, (side + 1) % 3]] = True
+        return found
+
+    @cached_property
+    def of_vertices(self) -> Floats:
+        """(n, 3) not of unit length: the triangles' normals, each by its angle there."""
+        found = np.zeros((len(self._vertices), 3))
+        corners = [self._vertices[self._triangles[:, k]] for k in range(3)]
+        for k in range(3):
+            u = unit(corners[(k + 1) % 3] - corners[k])
+            v = unit(corners[(k + 2) % 3] - corners[k])
+            angle = np.arccos(np.clip((u * v).sum(axis=1), -1, 1))
+            found += sums_at(self._triangles[:, k], angle[:, None] * self._normals, len(self._vertices))
+        return found
 
 
 def sums_at(where: Ints, values: Floats, count: int) -> Floats:

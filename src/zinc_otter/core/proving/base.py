@@ -63,28 +63,45 @@ class Ground:
 @dataclass(frozen=True, eq=False)
 class Valued:
     """A number everywhere on the surface, for a map: ``values`` (n,) at its points in a ``unit``; those beyond ``limit`` are
-    at fault, which is ``below`` it or above."""
+    at fault, which is ``below`` it or above. Of numbers that go to ``both`` sides of 0 it is how far they may go; where
+    there is no number they are not one."""
 
     values: Floats
     limit: float
     unit: Literal["mm", "°"]
     below: bool = True
+    both: bool = False
 
     @property
     def at_fault(self) -> Bools:
+        if self.both:
+            return np.asarray(np.abs(self.values) > self.limit)
         return np.asarray(self.values < self.limit if self.below else self.values > self.limit)
+
+    @property
+    def known(self) -> Floats:
+        """The values that are numbers."""
+        return self.values[np.isfinite(self.values)]
+
+    @property
+    def share(self) -> float:
+        """How much of what has a number is at fault."""
+        return float(np.count_nonzero(self.at_fault)) / max(len(self.known), 1)
 
     @property
     def span(self) -> tuple[float, float]:
         """Where the scale begins and ends: to the very worst at the end that is at fault; a few far ones at the other would
         only pale the rest. The limit stands on it, wherever the form lies."""
-        low, high = (float(x) for x in np.percentile(self.values, [0, 99.5] if self.below else [0.5, 100]))
+        known = self.known if len(self.known) else np.array([self.limit])
+        if self.both:
+            return min(float(known.min()), -self.limit), max(float(known.max()), self.limit)
+        low, high = (float(x) for x in np.percentile(known, [0, 99.5] if self.below else [0.5, 100]))
         return min(low, self.limit), max(high, self.limit)
 
     def counts(self, bins: int) -> Ints:
         """(bins,) how many points lie in even steps of the span."""
         low, high = self.span
-        return np.histogram(np.clip(self.values, low, high), bins=bins, range=(low, high if high > low else low + 1.0))[0]
+        return np.histogram(np.clip(self.known, low, high), bins=bins, range=(low, high if high > low else low + 1.0))[0]
 
 
 @dataclass(frozen=True)

@@ -10,7 +10,8 @@ import numpy as np
 
 from zinc_otter.core.cage.topology import Floats
 from zinc_otter.core.proving.base import Ground, Proof, Valued, Verdict, above, at
-from zinc_otter.core.words import millimetres
+from zinc_otter.core.scan.deviation import deviates, not_covered, signed_deviation
+from zinc_otter.core.words import fine_millimetres, millimetres, number
 
 
 @dataclass(frozen=True)
@@ -112,28 +113,52 @@ class Deviation(Proof):
 
     def map(self, at: Ground) -> Valued | None:
         off = self._off(at)
-        return None if off is None else Valued(off, self.most, "mm", below=False)
+        return None if off is None else Valued(off, self.most, "mm", both=True)
 
     def judge(self, ground: Ground) -> Verdict:
         off = self._off(ground)
         if off is None:
             return Verdict("unknown", "What it is measured against is gone, or has no faces.")
-        worst = int(off.argmax())
-        rms, most = float(np.sqrt((off**2).mean())), float(off[worst])
-        within = 100 * float((off <= self.most).mean())
+        found = deviates(off, self.most)
+        if found is None:
+            return Verdict("unknown", "There is nothing near it to measure to: all of it lies beyond open edges.")
+        side = "outside" if found.largest > 0 else "inside"
         words = (
-            f"Up to {millimetres(most)} off, {millimetres(rms)} root mean square, 95 % within "
-            f"{millimetres(float(np.percentile(off, 95)))}; {within:.3g} % of {len(off):,} points lie within it."
+            f"Up to {fine_millimetres(abs(found.largest))} {side}, {fine_millimetres(found.rms)} root mean square, "
+            f"95 % within {fine_millimetres(found.most)}; {100 * found.within:.3g} % of {found.count:,} points lie within it."
         )
-        return Verdict("holds" if most <= self.most + 1e-9 else "fails", words, most, at(ground.points[worst]))
+        if found.unknown > 0:
+            words += f" Of {100 * found.unknown:.2g} % it cannot be told: there is nothing to measure to."
+        words += self._left(ground)
+        largest = abs(found.largest)
+        return Verdict("holds" if largest <= self.most + 1e-9 else "fails", words, largest, at(ground.points[found.row]))
+
+    def _left(self, ground: Ground) -> str:
+        """What of a component the form has not reached, in words."""
+        held = ground.component(self.component) if self.component else None
+        if held is None:
+            return ""
+        mesh, own = held
+        # The component's own coordinates of the origin and the axes say how it is placed.
+        origin, *axes = own(np.vstack([np.zeros(3), np.eye(3)]))
+        turn = (np.array(axes) - origin).T
+        placed = np.vstack([turn.T, -origin @ turn])
+        area, whole = not_covered(mesh if ground.fine else mesh.felt, ground.mesh(), placed, self.most, ground.fine)
+        if area <= 1e-4 * whole:
+            return ""
+        share = f"{number(area / 100)} cm² of the component ({100 * area / whole:.2g} %)"
+        return f" {share} lie further from the form than that."
 
     def _off(self, ground: Ground) -> Floats | None:
-        """(n,) mm of every point of the surface."""
+        """(n,) mm of every point of the surface outside or inside what it is measured against."""
         if self.component:
             held = ground.component(self.component)
-            return None if held is None else np.abs(held[0].signed(held[1](ground.points))[0])
-        mesh = ground.other(self.other)
-        return None if mesh is None else np.abs(mesh.signed(ground.points)[0])
+            if held is None:
+                return None
+            mesh, own = held
+            return signed_deviation(own(ground.points), mesh if ground.fine else mesh.felt)
+        other = ground.other(self.other)
+        return None if other is None else signed_deviation(ground.points, other)
 
 
 @dataclass(frozen=True)

@@ -78,7 +78,7 @@ class NearestOnSurface:
         _, which, flat = self._tree.squared_distance(self._points, self._triangles, points)
         corners = self._triangles[np.asarray(which).reshape(-1)]
         flat = np.asarray(flat).reshape(-1, 3)
-        share = _barycentric(flat, self._points[corners])
+        share = barycentric(flat, self._points[corners])
         p, n = self._points[corners], self._normals[corners]
         normal = unit((share[..., None] * n).sum(axis=1))
         lift = ((p - flat[:, None]) * n).sum(axis=2)
@@ -159,7 +159,7 @@ def _tangents(points: Floats, pairs: Ints) -> Floats:
     return ways
 
 
-def _barycentric(points: Floats, triangles: Floats) -> Floats:
+def barycentric(points: Floats, triangles: Floats) -> Floats:
     """(k, 3) shares of the corners at points (k, 3) of triangles (k, 3, 3); C. Ericson, 2005, section 3.4."""
     a, b, c = triangles.transpose(1, 0, 2)
     v0, v1, v2 = b - a, c - a, points - a

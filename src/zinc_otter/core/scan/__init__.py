@@ -1,0 +1,1 @@
+"""Scans: made by a simulated scanner, placed, settled on, and measured against."""
