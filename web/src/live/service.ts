@@ -1,6 +1,6 @@
 /** REST calls. A refusal becomes a Refused error that carries the problem document. */
 import { answered, asked } from "./asking";
-import type { BenchAnswer, Bill, CastAnswer, CastAsk, SheetAsk, PrintProcess, PictureAsk, TruePicture, Process, Machine, CageFile, CurveFile, SolidFile, Material, Certificate, DesignCard, DesignState, FinderAsk, KeyedJob, FoundState, JobReport, Keeping, Kind, PickRule, Problem, StepState, SurfaceFacts } from "../model/types";
+import type { BenchAnswer, Bill, CastAnswer, CastAsk, SheetAsk, PrintProcess, PictureAsk, ScanAsk, TruePicture, Process, Machine, CageFile, CurveFile, SolidFile, Material, Certificate, DesignCard, DesignState, FinderAsk, KeyedJob, FoundState, JobReport, Keeping, Kind, PickRule, Problem, StepState, SurfaceFacts } from "../model/types";
 
 export class Refused extends Error {
   constructor(readonly problem: Problem) {
@@ -63,6 +63,7 @@ export const service = {
     call<DesignState>("POST", `/designs/${design}/pictures?${query({ revision, name: file.name, view })}`, file),
   addComponent: (design: string, revision: number, file: File, unit: string, clearance: number) =>
     call<DesignState>("POST", `/designs/${design}/components?${query({ revision, name: file.name, unit, clearance })}`, file),
+  scan: (design: string, revision: number, asked: ScanAsk) => call<DesignState>("POST", `/designs/${design}/scans?${query({ revision })}`, asked),
   archiveAddress: (id: string) => `/api/designs/${id}/archive`,
   openArchive: (file: File) => call<DesignState>("POST", "/designs/archives", file),
   bin: () => call<DesignCard[]>("GET", "/designs/bin"),

@@ -1,5 +1,5 @@
 /** Made by `make types` from the service's description; not to be changed by hand. */
-export const liveVersion = 6;
+export const liveVersion = 7;
 
 export const parameters = {
   "add-box": {
@@ -285,6 +285,10 @@ export const parameters = {
   },
   "scale-creases": {
     factor: {"label":"To","unit":"%","step":10,"min":0,"max":1000},
+  },
+  "settle": {
+    smoothness: {"label":"Fairness","unit":"%","step":5,"initial":10,"min":0,"max":100},
+    border: {"label":"Border","initial":"yes","words":[["yes","goes onto it"],["no","stays"]]},
   },
   "slide": {
     share: {"label":"Share","unit":"%","step":5,"initial":0,"min":-100,"max":100},

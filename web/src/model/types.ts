@@ -27,6 +27,7 @@ export type CastAsk = Partial<Schemas["CastAsk"]>;
 export type PictureAsk = Partial<Schemas["PictureAsk"]> & Pick<Schemas["PictureAsk"], "camera">;
 export type TruePicture = Schemas["TruePicture"];
 export type PrintProcess = Schemas["PrintProcessState"];
+export type ScanAsk = Required<Schemas["ScanRequest"]>;
 export type SheetAsk = Partial<Schemas["SheetAsk"]>;
 export type CastAnswer = Schemas["CastAnswer"];
 export type Bill = Schemas["BillState"];

@@ -32,7 +32,7 @@ export function MapLegend() {
 function Scale({ map, unit }: { map: ShownMap; unit: Unit }) {
   const { low, high, limit, counts, share, both } = map;
   const plain = (value: number) => (map.unit === "mm" ? lengthWords(value, unit) : `${trimmed(value, 1)}°`);
-  const words = (value: number) => (both && value > 0 ? `+${plain(value)}` : plain(value));
+  const words = (value: number) => (both ? `${value > 0 ? "+" : value < 0 ? "−" : ""}${plain(Math.abs(value))}` : plain(value));
   const limits = both ? [limit, -limit] : [limit];
   const steps = counts.length;
   const most = Math.max(...counts, 1);
@@ -53,7 +53,7 @@ function Scale({ map, unit }: { map: ShownMap; unit: Unit }) {
           })}
           {limits.map((one) => <line key={one} x1={0} x2={60} y1={at(one)} y2={at(one)} stroke="#22282B" strokeWidth={1.5} />)}
         </Box>
-        {[high, ...limits, low].map((value, k, all) => ({ value, y: k === 0 ? 0 : k === all.length - 1 ? height : at(value), isLimit: k > 0 && k < all.length - 1 })).map(({ value, y, isLimit }, k) => (
+        {marksOf(map, limits, at).map(({ value, y, isLimit }, k) => (
           <Typography key={k} variant="body2" sx={{ position: "absolute", left: 64, top: Math.min(Math.max(y - 9, -4), height - 12), fontSize: 11.5, lineHeight: "16px", fontWeight: isLimit ? 700 : 400, bgcolor: "background.paper" }}>
             {words(value)}
           </Typography>
@@ -66,6 +66,13 @@ function Scale({ map, unit }: { map: ShownMap; unit: Unit }) {
       </Typography>
     </>
   );
+}
+
+/** What stands beside the scale: its limits, and its ends where they are not in these' way. */
+function marksOf({ low, high }: ShownMap, limits: number[], at: (value: number) => number) {
+  const held = limits.map((value) => ({ value, y: at(value), isLimit: true }));
+  const ends = [{ value: high, y: 0 }, { value: low, y: height }].filter(({ y }) => held.every((one) => Math.abs(one.y - y) > 15));
+  return [...held, ...ends.map((end) => ({ ...end, isLimit: false }))];
 }
 
 /** The value where the pointer is; it keeps its room where there is none. */

@@ -63,3 +63,9 @@ export function marksOn(id: string, { kind, piece, others, picked, hover, faults
   const whole = kind === "piece" && others.includes(id) ? [0] : [];
   return { kind, picked: comparing ? [] : piece === id ? picked : whole, hover: own(hover), faults: own(faults), held: own(held) };
 }
+
+/** A map is read by its colours: a tint over all of it would turn them. */
+export function untint(marks: Marks): void {
+  if (marks.kind === "piece") marks.picked = [];
+  if (marks.hover?.kind === "piece") marks.hover = null;
+}

@@ -24,6 +24,8 @@ import { clay } from "./matcap";
 
 type Held = { state: ReferenceState; mesh: Mesh; tree: MeshBVH | null };
 
+/** What has more triangles is a scan, and not a body whose faces are to be told apart. */
+const fewFaces = 6_000;
 const glass = () => clay([176, 196, 200], [74, 96, 104]);
 const loader = new TextureLoader();
 
@@ -51,6 +53,13 @@ export class ReferenceViews {
       if (state.kind === "picture") layPicture(held.mesh, state);
       else layComponent(held.mesh, state);
     }
+  }
+
+  /** Components let through what a map says, which they lie around. */
+  stepBack(back: boolean): void {
+    this.held.forEach(({ state, mesh }) => {
+      if (state.kind === "component") mesh.visible = state.visible && !back;
+    });
   }
 
   /** The nearest point of a shown component that a ray meets. */
@@ -107,7 +116,7 @@ export class ReferenceViews {
 
   private component(state: ComponentState): Mesh {
     const material = new MeshMatcapMaterial({ matcap: glass(), transparent: true, side: DoubleSide, depthWrite: false });
-    material.flatShading = true;
+    material.flatShading = state.triangles < fewFaces;
     material.clippingPlanes = this.planes;
     const mesh = new Mesh(new BufferGeometry(), material);
     mesh.renderOrder = 2;
@@ -115,6 +124,7 @@ export class ReferenceViews {
     void meshOf(state.asset).then(({ positions, triangles }) => {
       mesh.geometry.setAttribute("position", new BufferAttribute(positions, 3));
       mesh.geometry.setIndex(new BufferAttribute(new Uint32Array(triangles), 1));
+      if (!material.flatShading) mesh.geometry.computeVertexNormals();
       this.changed();
     });
     return mesh;

@@ -21,7 +21,7 @@ import { Floor } from "./floor";
 import { keepView, keptView } from "./keptView";
 import { HiddenPicks } from "./hiddenPicks";
 import { Handle } from "./handle";
-import { type Marked, markedNow, marksOn } from "./marked";
+import { type Marked, markedNow, marksOn, untint } from "./marked";
 import { Overlay } from "./overlay";
 import { Picker } from "./picking";
 import { type Dress, PieceView } from "./pieceView";
@@ -141,6 +141,7 @@ export class Scene {
     // Side by side the two stand elsewhere than the references that they were built around.
     const { compare } = useShow.getState();
     this.references.group.visible = !compare || compare.over;
+    this.references.stepBack(useMap.getState().map !== null);
     this.overlay.group.visible = !compare;
   }
 
@@ -395,6 +396,7 @@ export class Scene {
     };
     view.group.position.copy(placeBeside(view.id, (id) => this.view(id), this.eye.right));
     const marks = marksOn(view.id, marked, compare !== null);
+    if (useMap.getState().map?.piece === view.id) untint(marks);
     // Where it has not grown as it should, that is marked until it has.
     const suspect = this.states.get(view.id)?.suspect ?? [];
     if (!marks.faults && suspect.length && !compare) marks.faults = { vertices: [], edges: [], faces: suspect };

@@ -125,7 +125,8 @@ class Deviation(Proof):
         side = "outside" if found.largest > 0 else "inside"
         words = (
             f"Up to {fine_millimetres(abs(found.largest))} {side}, {fine_millimetres(found.rms)} root mean square, "
-            f"95 % within {fine_millimetres(found.most)}; {100 * found.within:.3g} % of {found.count:,} points lie within it."
+            f"95 % within {fine_millimetres(found.most)}; {100 * found.within:.3g} % of {found.count:,} points "
+            "lie within it."
         )
         if found.unknown > 0:
             words += f" Of {100 * found.unknown:.2g} % it cannot be told: there is nothing to measure to."

@@ -5,7 +5,7 @@ The stencils stay; the dense points and their tree are made anew when control po
 
 from __future__ import annotations
 
-from dataclasses import dataclass
+from dataclasses import dataclass, fields
 
 import igl
 import numpy as np
@@ -23,13 +23,19 @@ _ENOUGH_QUADS = 12_000
 @dataclass(frozen=True, eq=False)
 class Feet:
     """For k points: the dense ``corners`` (k, 3) by their row and the ``shares`` (k, 3) of these, the ``points`` and unit
-    ``normals`` (k, 3) there, and which of them lie within the surface and not on its border (k,)."""
+    ``normals`` (k, 3) there, the cage's ``faces`` (k,), and which of them lie within the surface and not on its border
+    (k,)."""
 
     corners: Ints
     shares: Floats
     points: Floats
     normals: Floats
+    faces: Ints
     within: Bools
+
+    def only(self, which: Ints) -> Feet:
+        """Some of them."""
+        return Feet(*(getattr(self, field.name)[which] for field in fields(self)))
 
 
 class FittedSurface:
@@ -41,6 +47,7 @@ class FittedSurface:
         self.stencils: Stencils = build_stencils(cage, level)
         quads = self.stencils.row_quads.astype(np.int64)
         self._triangles = np.ascontiguousarray(np.concatenate([quads[:, [0, 1, 2]], quads[:, [0, 2, 3]]]))
+        self._faces = np.tile(self.stencils.face_of_quad, 2)
         t = self.stencils.finest.topology
         at_border = np.zeros(t.vertex_count, dtype=bool)
         at_border[t.edge_verts[t.open_edges].ravel()] = True
@@ -66,7 +73,8 @@ class FittedSurface:
         planes."""
         points = np.ascontiguousarray(points, dtype=np.float64).reshape(-1, 3)
         _, which, flat = self._tree.squared_distance(self.points, self._triangles, points)
-        corners = self._triangles[np.asarray(which).reshape(-1)]
+        which = np.asarray(which).reshape(-1)
+        corners = self._triangles[which]
         flat = np.asarray(flat).reshape(-1, 3)
         p, n = self.points[corners], self.normals[corners]
         shares = barycentric(flat, p)
@@ -75,7 +83,7 @@ class FittedSurface:
         curved = flat + 0.5 * ((shares * lift)[..., None] * n).sum(axis=1)
         # On the border a foot is held by nothing but border points.
         within = ~((shares > 1e-6) <= self.on_border[corners]).all(axis=1)
-        return Feet(corners, shares, curved, normals, within)
+        return Feet(corners, shares, curved, normals, self._faces[which], within)
 
     def normal_equations(self, feet: Feet, weights: Floats, off: Floats) -> tuple[list[list[csr_matrix]], Floats]:
         """Of the sum of ``weights`` (k,) times (normal · shift of the foot - ``off``)²: its matrix as 3 by 3 blocks (n, n)

@@ -25,16 +25,16 @@ from zinc_otter.core.errors import BadNumberError, BadSelectionError
 from zinc_otter.core.scan.fitted_surface import Feet, FittedSurface
 from zinc_otter.core.scan.samples import Samples
 
-ROUNDS = 6
-_SETTLED = 2e-5
-"""A step smaller than this share of the size ends the rounds."""
+ROUNDS = 8
+_SETTLED = 2e-4
+"""A step smaller than this share of the reach ends the rounds."""
 _REACH = 0.12
 """Places further off than this share of the size belong to something else."""
 _SAME_SIDE = 0.25
 """Cosine of the angle up to which scan and surface look the same way."""
-_TOGETHER, _EVEN, _BEND = 0.03, 0.02, 4.0
+_TOGETHER, _EVEN, _BEND = 0.06, 0.003, 0.3
 """Weights beside the data's: moving as neighbours do, lying evenly apart, and bending evenly where most is asked for."""
-_STILL = 1e-6
+_DAMPING, _TRIES, _FEWEST = 1e-5, 5, 12
 _DENSE = 2_400
 """Up to so many unknowns a dense factorization is quicker."""
 
@@ -42,7 +42,7 @@ _DENSE = 2_400
 @dataclass(frozen=True, eq=False)
 class Settled(Edit):
     """``before`` and ``after``: root mean square and largest distance in mm of the ``count`` places of the scan that were
-    fitted to."""
+    fitted to. ``suspect`` are faces with nothing of the scan on them."""
 
     before: tuple[float, float] = (0.0, 0.0)
     after: tuple[float, float] = (0.0, 0.0)
@@ -87,29 +87,32 @@ def settle(
     if not free.any():
         raise BadSelectionError("Nothing is left to settle: all that is picked stays.", vertices=vertices_of(t, selection))
     surface = FittedSurface(cage)
-    span = max(float(np.ptp(cage.positions, axis=0).max()), 1e-9)
-    positions = cage.positions.copy()
-    near = _near(surface, surface.feet(places.points), places, span)
-    if np.count_nonzero(near) < 12:
+    reach = _REACH * max(float(np.ptp(cage.positions, axis=0).max()), 1e-9)
+    now = _Lies.of(surface, places, cage.positions, reach)
+    if len(now.used) < _FEWEST:
         raise BadSelectionError("Next to nothing of the scan lies near enough to settle on; place it first.")
-    before = None
+    before, damping = now.figures, _DAMPING
     for number in range(rounds):
-        feet = surface.feet(places.points)
-        near = _near(surface, feet, places, span)
-        used = np.flatnonzero(near)
-        off = ((places.points[used] - feet.points[used]) * feet.normals[used]).sum(axis=1)
-        before = before or _figures(off)
-        step = _step(cage, surface, positions, _only(feet, used), off, free, smoothness, number < 2)
-        positions = positions + step
-        surface.moved_to(positions)
-        if np.abs(step).max() < _SETTLED * span:
+        system = _System(cage, surface, now, free, smoothness, wide=number < 2)
+        for _ in range(_TRIES):
+            step = system.step(damping)
+            then = _Lies.of(surface, places, now.positions + step, reach)
+            # A step after which it lies worse is not taken; a shorter one is tried.
+            if system.misfit(then) <= system.misfit(now):
+                break
+            damping *= 10
+        else:
             break
-    feet = surface.feet(places.points)
-    used = np.flatnonzero(_near(surface, feet, places, span))
-    after = _figures(((places.points[used] - feet.points[used]) * feet.normals[used]).sum(axis=1))
-    assert before is not None
-    done = same_structure(cage.with_positions(positions), selection)
-    return Settled(done.cage, done.selected, done.old_to_new, before=before, after=after, count=len(used))
+        now, damping = then, max(damping / 10, _DAMPING)
+        if np.abs(step).max() < _SETTLED * reach:
+            break
+    done = same_structure(cage.with_positions(now.positions), selection)
+    bare = np.bincount(now.feet.faces, minlength=t.face_count) == 0
+    bare &= np.logical_or.reduceat(free[t.face_verts], t.face_offsets[:-1])
+    return Settled(
+        done.cage, done.selected, done.old_to_new, suspect=np.flatnonzero(bare).astype(np.int32), before=before,
+        after=now.figures, count=len(now.used),
+    )  # fmt: skip
 
 
 def _under(group: Group | None, scan: Samples) -> Samples:
@@ -127,72 +130,104 @@ def _under(group: Group | None, scan: Samples) -> Samples:
     return Samples(points, normals)
 
 
-def _near(surface: FittedSurface, feet: Feet, places: Samples, span: float) -> Bools:
-    """(k,) which places of a scan count: with a foot within the surface, not far, and looking the same way."""
-    far = np.linalg.norm(places.points - feet.points, axis=1)
-    same = (feet.normals * places.normals).sum(axis=1) > _SAME_SIDE
-    return np.asarray(feet.within & same & (far < _REACH * span))
+@dataclass(frozen=True, eq=False)
+class _Lies:
+    """How a scan lies to the surface at some control points: the feet of those places that count, their numbers among all,
+    and how far each is off along the normal."""
+
+    positions: Floats
+    facing: Floats
+    feet: Feet
+    used: Ints
+    off: Floats
+    places: int
+
+    @classmethod
+    def of(cls, surface: FittedSurface, places: Samples, positions: Floats, reach: float) -> _Lies:
+        surface.moved_to(positions)
+        feet = surface.feet(places.points)
+        far = np.linalg.norm(places.points - feet.points, axis=1)
+        same = (feet.normals * places.normals).sum(axis=1) > _SAME_SIDE
+        used = np.flatnonzero(feet.within & same & (far < reach))
+        held = feet.only(used)
+        off = ((places.points[used] - held.points) * held.normals).sum(axis=1)
+        # The first rows are the cage's own vertices.
+        return cls(positions, surface.normals[: len(positions)], held, used, off, len(places.points))
+
+    @property
+    def figures(self) -> tuple[float, float]:
+        return float(np.sqrt((self.off**2).mean())), float(np.abs(self.off).max())
 
 
-def _only(feet: Feet, used: Ints) -> Feet:
-    return Feet(feet.corners[used], feet.shares[used], feet.points[used], feet.normals[used], feet.within[used])
+class _System:
+    """The least squares of one round, about how things lie ``now``; ``wide`` while much lies far off for good reason."""
 
+    def __init__(
+        self, cage: Cage, surface: FittedSurface, now: _Lies, free: Bools, smoothness: float, wide: bool
+    ) -> None:
+        t, n, at = cage.topology, len(now.positions), now.positions
+        self._free, self._wide = free, wide
+        self._scale = max(1.4826 * float(np.median(np.abs(now.off))), 1e-12)
+        data, goal = surface.normal_equations(now.feet, self._weights(now.off) * (n / len(now.off)), now.off)
+        laplacian, sized = _laplacian(t, cage.edge_sharpness, at)
+        facing = now.facing
+        creased = np.zeros(n, dtype=bool)
+        creased[t.edge_verts[cage.edge_sharpness > 0].ravel()] = True
+        # Vertices on lines have no one normal.
+        inner = ~t.on_border & ~creased
+        evened = csr_matrix(diags_array(inner.astype(np.float64)) @ laplacian)
+        together = csr_matrix(_TOGETHER**2 * (laplacian.T @ laplacian))
+        border = t.on_border.astype(np.float64)
 
-def _figures(off: Floats) -> tuple[float, float]:
-    return float(np.sqrt((off**2).mean())), float(np.abs(off).max())
+        def block(a: int, b: int) -> csr_matrix:
+            along = (1.0 if a == b else 0.0) - facing[:, a] * facing[:, b]
+            made = data[a][b] + _EVEN**2 * (evened.T @ diags_array(along) @ evened) + diags_array(border * along)
+            return csr_matrix(made + together) if a == b else csr_matrix(made)
 
-
-def _step(
-    cage: Cage, surface: FittedSurface, at: Floats, feet: Feet, off: Floats, free: Bools, smoothness: float, wide: bool
-) -> Floats:
-    """(n, 3) how control points move in one round; ``wide`` while much still lies far off for good reason."""
-    n = len(at)
-    data, goal = surface.normal_equations(feet, _robust(off, wide) * (n / len(off)), off)
-    laplacian, sized = _laplacian(cage.topology, cage.edge_sharpness, at)
-    # The first rows are the cage's own vertices.
-    facing = surface.normals[:n]
-    creased = np.zeros(n, dtype=bool)
-    creased[cage.topology.edge_verts[cage.edge_sharpness > 0].ravel()] = True
-    # Vertices on lines have no one normal.
-    inner = ~cage.topology.on_border & ~creased
-    evened = csr_matrix(diags_array(inner.astype(np.float64)) @ laplacian)
-    together = csr_matrix(_TOGETHER**2 * (laplacian.T @ laplacian) + _STILL * identity(n))
-    border = cage.topology.on_border.astype(np.float64)
-
-    def block(a: int, b: int) -> csr_matrix:
-        along = (1.0 if a == b else 0.0) - facing[:, a] * facing[:, b]
-        made = data[a][b] + _EVEN**2 * (evened.T @ diags_array(along) @ evened) + diags_array(border * along)
-        return csr_matrix(made + together) if a == b else csr_matrix(made)
-
-    system = csr_matrix(block_array([[block(a, b) for b in range(3)] for a in range(3)]))
-    away = evened @ at
-    away -= (away * facing).sum(axis=1, keepdims=True) * facing
-    goal = goal - _EVEN**2 * (evened.T @ away)
-    if smoothness > 0:
-        bent = csr_matrix(_differences(cage.topology, inner) @ diags_array(float(np.median(sized)) / sized) @ laplacian)
+        system = csr_matrix(block_array([[block(a, b) for b in range(3)] for a in range(3)]))
+        away = evened @ at
+        away -= (away * facing).sum(axis=1, keepdims=True) * facing
+        goal = goal - _EVEN**2 * (evened.T @ away)
+        even_by = diags_array(float(np.median(sized)) / sized)
+        bent = csr_matrix(_differences(t, inner) @ even_by @ laplacian)
         # Along the normal only; each row is what the bend changes by from one vertex to the next.
-        bends = csr_matrix(hstack([bent @ diags_array(facing[:, k]) for k in range(3)]))
-        weight = _BEND * smoothness**4
-        system = csr_matrix(system + weight * (bends.T @ bends))
-        goal = goal - weight * (bends.T @ (bends @ at.T.ravel())).reshape(3, n).T
-    wanted = np.flatnonzero(np.tile(free, 3))
-    moved = np.zeros(3 * n)
-    moved[wanted] = _solved(csr_matrix(system[wanted][:, wanted]), goal.T.ravel()[wanted])
-    return np.asarray(moved.reshape(3, n).T)
+        self._bends = csr_matrix(hstack([bent @ diags_array(facing[:, k]) for k in range(3)]))
+        self._weight = _BEND * smoothness**6
+        if self._weight > 0:
+            system = csr_matrix(system + self._weight * (self._bends.T @ self._bends))
+            goal = goal - self._weight * (self._bends.T @ (self._bends @ at.T.ravel())).reshape(3, n).T
+        self._wanted = np.flatnonzero(np.tile(free, 3))
+        self._matrix = csr_matrix(system[self._wanted][:, self._wanted])
+        self._goal = goal.T.ravel()[self._wanted]
+
+    def step(self, damping: float) -> Floats:
+        """(n, 3) how control points move."""
+        moved = np.zeros(3 * len(self._free))
+        more = identity(len(self._wanted)) * (damping * max(float(self._matrix.diagonal().mean()), 1e-12))
+        moved[self._wanted] = _solved(csr_matrix(self._matrix + more), self._goal)
+        return np.asarray(moved.reshape(3, -1).T)
+
+    def misfit(self, lies: _Lies) -> float:
+        """What is made least: a place that lies far off, or that has lost its foot, counts so much and no more."""
+        most = 6 * self._scale
+        share = np.minimum((lies.off / most) ** 2, 1)
+        lost = lies.places - len(lies.used)
+        # Tukey's rho, or that of Cauchy's weights while it is wide.
+        rho = np.log1p((lies.off / most) ** 2) if self._wide else (1 - (1 - share) ** 3) / 3
+        total = float(rho.sum()) + lost * (1.0 if self._wide else 1 / 3)
+        bends = self._bends @ lies.positions.T.ravel()
+        return total * most**2 * len(self._free) / lies.places + self._weight * float(bends @ bends)
+
+    def _weights(self, off: Floats) -> Floats:
+        """(k,) how much each place counts beside the others."""
+        share = (off / (6 * self._scale)) ** 2
+        return np.asarray(1 / (1 + share) if self._wide else np.maximum(1 - share, 0) ** 2)
 
 
 def _solved(system: csr_matrix, goal: Floats) -> Floats:
     if system.shape[0] <= _DENSE:
         return np.asarray(cho_solve(cho_factor(system.toarray(), overwrite_a=True), goal))
     return np.asarray(splu(system.tocsc(), permc_spec="MMD_AT_PLUS_A", options={"SymmetricMode": True}).solve(goal))
-
-
-def _robust(off: Floats, wide: bool) -> Floats:
-    """(k,) how much each place counts beside the others."""
-    scale = max(1.4826 * float(np.median(np.abs(off))), 1e-12)
-    if wide:
-        return np.asarray(1 / (1 + (off / (6 * scale)) ** 2))
-    return np.asarray(np.maximum(1 - (off / (6 * scale)) ** 2, 0) ** 2)
 
 
 def _laplacian(t: Topology, sharpness: Floats, at: Floats) -> tuple[csr_matrix, Floats]:

@@ -237,4 +237,4 @@ class BesideMeshes(OnSelection, ABC):
             require_faces(piece.form, piece.name)
         changed, done = design.edited(self.piece, self.picked.on(piece.cage), edit)
         whole = self.picked.kind == "piece" and not self.shows_result
-        return Outcome(changed, self.piece, done.selected, whole, remarks=done.remarks)
+        return Outcome(changed, self.piece, done.selected, whole, suspect=done.suspect, remarks=done.remarks)

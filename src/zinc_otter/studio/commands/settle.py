@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Callable
+from dataclasses import replace
 from typing import Annotated, Literal
 
 import numpy as np
@@ -64,6 +65,8 @@ def _told(done: Settled) -> Settled:
         f"Root mean square {fine_millimetres(rms)} before, {fine_millimetres(rms_after)} after; largest "
         f"{fine_millimetres(most)} before, {fine_millimetres(most_after)} after, of {done.count:,} places of the scan."
     )
-    return Settled(
-        done.cage, done.selected, done.old_to_new, remarks=(remark,), before=done.before, after=done.after, count=done.count
-    )
+    bare = 0 if done.suspect is None else len(done.suspect)
+    if bare:
+        faces = "1 face has" if bare == 1 else f"{bare} faces have"
+        remark += f" {faces} nothing of the scan on them: they go with their neighbours."
+    return replace(done, remarks=(remark,))

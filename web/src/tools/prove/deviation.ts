@@ -1,12 +1,13 @@
 import { drawn } from "../../model/tool";
 import type { Context } from "../../model/context";
+import { componentsOf } from "../shared/components";
 import { length, list } from "../shared/fields";
 import { asked, proofTool } from "../shared/proof";
 
-/** Other pieces, and components: both are there to be near to. */
+/** Components, and other pieces: both are there to be near to. */
 const beside = (context: Context) => [
+  ...componentsOf(context),
   ...(context.design?.pieces ?? []).filter((p) => !p.curve && p.id !== asked(context)?.id),
-  ...(context.design?.references ?? []).filter((r) => r.kind === "component"),
 ].map((one) => ({ id: one.id, words: one.name }));
 
 export const tool = proofTool({
