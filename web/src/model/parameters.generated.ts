@@ -316,6 +316,17 @@ export const parameters = {
     side: {"label":"Second wall","initial":"in","words":[["in","inside"],["out","outside"],["both","half each"]]},
     crease_rims: {"label":"Rims","initial":"yes","words":[["yes","creased"],["no","rounded"]]},
   },
+  "trace": {
+    weld: {"label":"Welds within","unit":"mm","step":0.1,"initial":1,"min":0,"max":1000000},
+    mirrored: {"label":"Mirrored","initial":"no","words":[["no","no"],["x","across x"],["y","across y"],["z","across z"]]},
+    along: {"label":"Quads along","unit":"","step":1,"initial":1,"min":1,"max":60,"whole":true},
+    across: {"label":"across","unit":"","step":1,"initial":1,"min":1,"max":60,"whole":true},
+  },
+  "trace-strip": {
+    weld: {"label":"Welds within","unit":"mm","step":0.1,"initial":1,"min":0,"max":1000000},
+    mirrored: {"label":"Mirrored","initial":"no","words":[["no","no"],["x","across x"],["y","across y"],["z","across z"]]},
+    width: {"label":"Strip's width","unit":"mm","step":1,"initial":10,"above":0,"max":1000000},
+  },
   "twist": {
     degrees: {"label":"By","unit":"°","step":5,"min":-3600,"max":3600},
     held: {"label":"Held","initial":"start","words":[["start","at the lower end"],["middle","in the middle"],["end","at the upper end"]]},

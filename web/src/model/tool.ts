@@ -59,6 +59,8 @@ export interface Pointing {
   active(context: Context): boolean;
   query(context: Context): SpotQuery;
   click(spot: Spot, towards: Vec, context: Context, hands: Hands): void;
+  /** Takes a line that is drawn instead of clicked; what it passed. */
+  stroke?(line: Spot[], towards: Vec, context: Context, hands: Hands): void;
   /** Enter, Backspace and Escape, while points are set; true where it was taken. */
   key?(key: string, context: Context, hands: Hands): boolean;
 }

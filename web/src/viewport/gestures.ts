@@ -12,7 +12,7 @@ import { useReach } from "../live/stores/reach";
 import { toolInHand, tools, useSession } from "../live/stores/session";
 import { goToWrong } from "../live/stores/wrong";
 import { useShow } from "../live/stores/show";
-import { useSpot } from "../live/stores/sketch";
+import { setDrawn, useSpot } from "../live/stores/sketch";
 import { takeTool } from "../live/tooling";
 import { roundedTo } from "../model/fields";
 import { keyOf } from "../model/keys";
@@ -31,7 +31,7 @@ type Going =
   | { what: "orbit"; tap?: [number, number] }
   | { what: "pan" }
   | { what: "pinch" }
-  | { what: "point"; x: number; y: number }
+  | { what: "point"; x: number; y: number; line: Spot[] }
   | { what: "paint"; piece: string | null; ids: Set<number> }
   | { what: "pick"; x: number; y: number; add: boolean; band: boolean; line: [number, number][] }
   | { what: "handle"; drag: HandleDrag };
@@ -147,7 +147,7 @@ export class Gestures {
       // Shift adds to the picked, also where the handle lies in front.
       const part = event.shiftKey ? null : this.partAt(x, y);
       if (part) this.going = this.grasp(part, x, y);
-      else if (this.pointing) this.going = { what: "point", x, y };
+      else if (this.pointing) this.going = { what: "point", x, y, line: [] };
       else if (this.paints) {
         this.going = { what: "paint", piece: null, ids: new Set() };
         this.paint(this.going, x, y);
@@ -185,7 +185,7 @@ export class Gestures {
     setMapUnder(null);
     if (going.what === "orbit") scene.eye.orbit(dx * 0.008, dy * 0.008);
     else if (going.what === "pan") scene.eye.pan(dx, dy);
-    else if (going.what === "point") this.showUnder(x, y);
+    else if (going.what === "point") this.along(going, x, y);
     else if (going.what === "paint") this.paint(going, x, y);
     else if (going.what === "handle") going.drag.follow(x, y);
     else {
@@ -198,6 +198,18 @@ export class Gestures {
     }
     [this.lastX, this.lastY] = [x, y];
     scene.draw();
+  }
+
+  /** A tool that takes lines is drawn with; for others the pointer only looks for its place. */
+  private along(going: Extract<Going, { what: "point" }>, x: number, y: number): void {
+    const { pointing } = this;
+    this.showUnder(x, y);
+    if (!pointing?.stroke || (!going.line.length && Math.hypot(x - going.x, y - going.y) <= slack)) return;
+    const begin = going.line.length ? null : this.spot(pointing, going.x, going.y);
+    const spot = this.spot(pointing, x, y);
+    if (begin) going.line.push(begin);
+    if (spot) going.line.push(spot);
+    setDrawn(going.line);
   }
 
   /** Show what a click here would take. */
@@ -241,7 +253,9 @@ export class Gestures {
     if (going.what === "orbit" && going.tap && Math.hypot(x - going.tap[0], y - going.tap[1]) <= slack) void cleared().then(() => pickAt(this.scene, x, y, false));
     else if (going.what === "handle") void this.keep(going.drag);
     else if (going.what === "point") {
-      if (Math.hypot(x - going.x, y - going.y) <= slack) this.setPoint(x, y);
+      if (going.line.length > 1) this.pointing?.stroke?.(going.line, this.scene.eye.back.toArray(), contextNow(), hands);
+      else if (Math.hypot(x - going.x, y - going.y) <= slack) this.setPoint(x, y);
+      setDrawn([]);
     } else if (going.what === "paint") {
       const { paints } = this;
       if (going.piece !== null && paints && !goToWrong()) void give(paints.done(useSession.getState().values, going.piece, [...going.ids]));
@@ -297,6 +311,7 @@ export class Gestures {
     const { going } = this;
     this.going = null;
     this.band.style.display = this.lasso.style.display = "none";
+    if (going?.what === "point") setDrawn([]);
     if (going?.what === "paint") pick(null, []);
     else if (going?.what === "handle") {
       going.drag.drop();

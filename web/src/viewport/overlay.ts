@@ -7,7 +7,7 @@ import { colours } from "../theme/colours";
 import { Combs } from "./combs";
 import { DimensionLines } from "./dimensionLines";
 import { Lines } from "./lines";
-import { useSketch, useSpot } from "../live/stores/sketch";
+import { useDrawn, useSketch, useSpot } from "../live/stores/sketch";
 import { squareCanvas } from "./canvas";
 
 const spotTones: Record<string, string> = {
@@ -19,6 +19,7 @@ export class Overlay {
   readonly group = new Group();
   private readonly path = new Lines(colours.selection, 2.5, { onTop: true });
   private readonly next = new Lines(colours.hover, 2, { onTop: true });
+  private readonly stroke = new Lines(colours.river, 3, { onTop: true });
   private readonly gap = new Lines(colours.river, 2.5, { onTop: true });
   private readonly short = new Lines(colours.fault, 3.5, { onTop: true, dashed: true });
   private readonly combs = new Combs();
@@ -31,7 +32,7 @@ export class Overlay {
   private readonly meetings = dots(15, true);
 
   constructor() {
-    for (const line of [this.path, this.next, this.gap, this.short]) this.group.add(line.object);
+    for (const line of [this.path, this.next, this.stroke, this.gap, this.short]) this.group.add(line.object);
     this.group.add(this.dots, this.hover, this.pivot, this.places, this.meetings, this.combs.group, this.dimensions.group);
   }
 
@@ -45,6 +46,8 @@ export class Overlay {
     const pairs = Array.from({ length: Math.max(0, count - 1) }, (_, i) => [i, i + 1]).flat();
     if (closed && count > 2) pairs.push(count - 1, 0);
     draw(this.path, flat, pairs);
+    const { line } = useDrawn.getState();
+    draw(this.stroke, line.flatMap((spot) => spot.point), line.slice(1).flatMap((_, i) => [i, i + 1]));
     draw(this.next, hover && count && !closed ? [...spots[count - 1].point, ...hover.point] : [], hover && count && !closed ? [0, 1] : []);
     put(this.dots, flat, colours.selection);
     put(this.hover, hover ? hover.point : [], hover ? spotTones[hover.on] : colours.hover);
@@ -63,7 +66,7 @@ export class Overlay {
   dispose(): void {
     this.combs.dispose();
     this.dimensions.dispose();
-    for (const line of [this.path, this.next, this.gap, this.short]) line.dispose();
+    for (const line of [this.path, this.next, this.stroke, this.gap, this.short]) line.dispose();
     for (const points of [this.dots, this.hover, this.pivot, this.places, this.meetings]) points.geometry.dispose();
   }
 }

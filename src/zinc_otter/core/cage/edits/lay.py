@@ -95,33 +95,55 @@ def lay_face(cage: Cage, corners: Sequence[Corner], towards: Sequence[float]) ->
     >>> lay_face(sheet, [2, 1, (20, 0, 0), (20, 10, 0)], (0, 0, 1)).cage.topology.face_count
     2
     """
-    t = cage.topology
+    points, face = split_corners(cage, corners)
+    _points(np.concatenate([cage.positions, points])[face].tolist())
+    return lay_faces(cage, points, [face], towards)
+
+
+def split_corners(cage: Cage, corners: Sequence[Corner]) -> tuple[Floats, list[int]]:
+    """The new points (k, 3) among the corners, and the face by numbers: those from the count of vertices on are the new
+    ones.
+
+    Raises BadSelectionError where a vertex is not there.
+    """
+    count = cage.topology.vertex_count
     new: list[Sequence[float]] = []
     face: list[int] = []
     for corner in corners:
         if isinstance(corner, int):
-            if not 0 <= corner < t.vertex_count:
-                raise BadSelectionError(f"There is no vertex {corner}: the cage has {t.vertex_count} vertices.")
+            if not 0 <= corner < count:
+                raise BadSelectionError(f"There is no vertex {corner}: the cage has {count} vertices.")
             face.append(corner)
         else:
-            face.append(t.vertex_count + len(new))
+            face.append(count + len(new))
             new.append(corner)
-    positions = np.concatenate([cage.positions, np.asarray(new, dtype=np.float64).reshape(-1, 3)])
-    points = _points(positions[face].tolist())
-    if _turned_against(t, face, points, np.asarray(towards, dtype=np.float64)):
-        face.reverse()
-    face_verts = np.concatenate([t.face_verts, face]).astype(np.int32)
-    offsets = np.append(t.face_offsets, len(face_verts)).astype(np.int32)
+    return np.asarray(new, dtype=np.float64).reshape(-1, 3), face
+
+
+def lay_faces(cage: Cage, points: Floats, faces: Sequence[Sequence[int]], towards: Sequence[float]) -> Edit:
+    """Add several faces that go with one another, over the cage's vertices and then new ``points`` (k, 3); they are
+    selected.
+
+    All are turned as their neighbours are, or else ``towards`` a direction (3,). Raises as lay_face.
+    """
+    t = cage.topology
+    positions = np.concatenate([cage.positions, points])
+    rings = [list(face) for face in faces]
+    over = _turned_against(t, rings, positions, np.asarray(towards, dtype=np.float64))
+    flat = [v for ring in rings for v in (ring[::-1] if over else ring)]
+    face_verts = np.concatenate([t.face_verts, flat]).astype(np.int32)
+    ends = t.face_offsets[-1] + np.cumsum([len(ring) for ring in rings])
+    offsets = np.concatenate([t.face_offsets, ends]).astype(np.int32)
     topology = Topology.checked(len(positions), face_verts, offsets)
     stays = np.arange(t.corner_count, dtype=np.int32)
     new_cage, went = carried(cage, positions, topology, np.arange(t.vertex_count, dtype=np.int32), stays)
-    return Edit(new_cage, Selection.of("face", [t.face_count]), went)
+    return Edit(new_cage, Selection.of("face", np.arange(t.face_count, topology.face_count)), went)
 
 
-def _turned_against(t: Topology, face: list[int], points: Floats, towards: Floats) -> bool:
-    """Whether the face must be reversed: a neighbour runs along a shared edge the other way."""
+def _turned_against(t: Topology, faces: list[list[int]], positions: Floats, towards: Floats) -> bool:
+    """Whether the faces must be reversed: a neighbour runs along a shared edge the other way."""
     runs = set(zip(t.face_verts.tolist(), t.face_verts[t.corner_next].tolist(), strict=True))
-    steps = list(zip(face, [*face[1:], face[0]], strict=True))
+    steps = [step for face in faces for step in zip(face, [*face[1:], face[0]], strict=True)]
     if any(step in runs and step[::-1] in runs for step in steps):
         return False  # An edge with two faces already: the check of the topology says so better.
     same = sum(step in runs for step in steps)
@@ -129,11 +151,11 @@ def _turned_against(t: Topology, face: list[int], points: Floats, towards: Float
     if same and opposite:
         raise BadSelectionError(
             "The faces on the two sides look out in opposite directions, so that none fits between them.",
-            vertices=[v for v in face if v < t.vertex_count],
+            vertices=sorted({v for face in faces for v in face if v < t.vertex_count}),
         )
     if same or opposite:
         return bool(same)
-    return bool(_area_vector(points) @ towards < 0)
+    return bool(sum(_area_vector(positions[face]) for face in faces) @ towards < 0)
 
 
 def _points(corners: Sequence[Sequence[float]]) -> Floats:
