@@ -11,7 +11,9 @@ from zinc_otter.api.problems import answer, make_problem
 
 LARGEST_BODY = 16 * 1024 * 1024
 LARGEST_UPLOAD = 128 * 1024 * 1024
-MOST_TOGETHER = 256 * 1024 * 1024
+LARGEST_SCAN = 320 * 1024 * 1024
+"""A scan of five million triangles has some 250 MB as STL."""
+MOST_TOGETHER = 400 * 1024 * 1024
 """Bytes of bodies that are taken in at one time."""
 _COUNTED = 1024 * 1024
 """Bytes from which a body counts among these."""
@@ -127,6 +129,8 @@ def _too_much(headers: dict[str, str], path: str) -> tuple[int, str] | None:
     if "transfer-encoding" in headers:
         return 411, "A request must say how long it is."
     most = LARGEST_UPLOAD if path.endswith(_UPLOADS) else LARGEST_BODY
+    if path.endswith("/components"):
+        most = LARGEST_SCAN
     length = headers.get("content-length", "0")
     if not (length.isascii() and length.isdigit() and len(length) < 16) or int(length) > most:
         return 413, f"A request may hold at most {most // 1024 // 1024} MB here."

@@ -62,15 +62,17 @@ async def add_component(
     name: FileName,
     unit: Literal["mm", "cm", "m", "in"] | None = None,
     clearance: Annotated[float, Query(ge=0, le=1e6)] = 0.0,
+    scan: bool = False,
 ) -> DesignState:
-    """Put down an STL, OBJ, PLY, GLB, 3MF or STEP file (the body) as a component to build around, as one step."""
+    """Put down an STL, OBJ, PLY, GLB, 3MF or STEP file (the body) as a component to build around, or as a scan to lie on,
+    as one step."""
     title, extension = name_of(name)
     data = await request.body()
 
     def work() -> DesignState:
         room.studio.saved(design_id)
         made = room.read_in(data, "Reading the component", read_component, extension, unit)
-        return _put_down(room, design_id, revision, title, made, clearance)
+        return _put_down(room, design_id, revision, title, made, clearance, scan)
 
     return await run_in_threadpool(work)
 
@@ -100,17 +102,17 @@ def scan_piece(design_id: str, given: ScanRequest, room: AtHand, revision: Revis
     require_faces(piece.form, piece.name)
     how = Scanning(**given.model_dump(exclude={"piece"}))
     made = room.intake.call(f"Scanning {piece.name}", scan_cage, piece.faces, how)
-    return _put_down(room, design_id, revision, f"Scan of {piece.name}"[:80], made)
+    return _put_down(room, design_id, revision, f"Scan of {piece.name}"[:80], made, scan=True)
 
 
 def _put_down(
-    room: Room, design_id: str, revision: int, title: str, made: object, clearance: float = 0.0
+    room: Room, design_id: str, revision: int, title: str, made: object, clearance: float = 0.0, scan: bool = False
 ) -> DesignState:
     assert isinstance(made, ComponentFile)
     asset = room.store.put_asset("mesh", made.data, made.facts)
     x, y, z = made.facts["size"]
     command = AddComponent(
-        name=title, asset=asset.hash, triangles=made.facts["triangles"], size=(x, y, z), clearance=clearance
+        name=title, asset=asset.hash, triangles=made.facts["triangles"], size=(x, y, z), clearance=clearance, scan=scan
     )
     return DesignState.of(room.told(room.studio.commit(design_id, revision, command)))
 

@@ -108,7 +108,7 @@ class Room:
         self.jobs = JobRunner(folder=self.work.path)
         # By itself, so that nothing waits for a picture; a large fine one takes long.
         self.pictures = JobRunner(time_limit=4 * 3600, folder=self.work.path)
-        self.intake = JobRunner(time_limit=90, folder=self.work.path)
+        self.intake = JobRunner(time_limit=240, folder=self.work.path)
         self.stencils = StencilShelf()
         self.listeners = Listeners()
         self.gaps = Gaps(self.stencils)

@@ -225,6 +225,7 @@ class ComponentState(BaseModel):
     rotation: tuple[tuple[float, float, float], tuple[float, float, float], tuple[float, float, float]]
     centre: tuple[float, float, float]
     clearance: float
+    scan: bool
     opacity: float
     visible: bool
     locked: bool

@@ -26,7 +26,7 @@ from zinc_otter.studio.growths import growth_document, read_growth
 from zinc_otter.studio.proofs import proof_document, read_proof
 from zinc_otter.studio.references import Component, Picture, Reference
 
-FORMAT = 7
+FORMAT = 8
 """1 had neither references nor locks, colours and groups of pieces, 2 no symmetry, 3 no followers, 4 neither curves nor what
 grows, only mirrored copies, 5 neither stones nor proofs, 6 no dimensions and finishes; they are still read."""
 

@@ -58,9 +58,11 @@ class Picture:
 
 @dataclass(frozen=True)
 class Component:
-    """A closed mesh to build around. Its asset is in mm about its own origin, laid by ``rotation`` (rows) and ``centre``.
+    """A mesh to build around, or to lie on. Its asset is in mm about its own origin, laid by ``rotation`` (rows) and
+    ``centre``.
 
-    The surface of the form should keep ``clearance`` mm away from it.
+    The surface of the form should keep ``clearance`` mm away from it; of a ``scan`` it should not: it lies now on this
+    side of it, now on that.
     """
 
     id: str
@@ -74,6 +76,7 @@ class Component:
     opacity: float = 0.45
     visible: bool = True
     locked: bool = True
+    scan: bool = False
 
     def placed(self, points: Floats) -> Floats:
         """Points (n, 3) of the asset, where the component lies."""

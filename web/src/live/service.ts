@@ -61,8 +61,8 @@ export const service = {
     call<Picked>("POST", `${piece(design, id)}/pick`, { rule, picked }),
   addPicture: (design: string, revision: number, file: File, view: string) =>
     call<DesignState>("POST", `/designs/${design}/pictures?${query({ revision, name: file.name, view })}`, file),
-  addComponent: (design: string, revision: number, file: File, unit: string, clearance: number) =>
-    call<DesignState>("POST", `/designs/${design}/components?${query({ revision, name: file.name, unit, clearance })}`, file),
+  addComponent: (design: string, revision: number, file: File, unit: string, clearance: number, scan: boolean) =>
+    call<DesignState>("POST", `/designs/${design}/components?${query({ revision, name: file.name, unit, clearance, scan: String(scan) })}`, file),
   scan: (design: string, revision: number, asked: ScanAsk) => call<DesignState>("POST", `/designs/${design}/scans?${query({ revision })}`, asked),
   archiveAddress: (id: string) => `/api/designs/${id}/archive`,
   openArchive: (file: File) => call<DesignState>("POST", "/designs/archives", file),

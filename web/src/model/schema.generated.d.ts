@@ -341,7 +341,8 @@ export interface paths {
         put?: never;
         /**
          * Add Component
-         * @description Put down an STL, OBJ, PLY, GLB, 3MF or STEP file (the body) as a component to build around, as one step.
+         * @description Put down an STL, OBJ, PLY, GLB, 3MF or STEP file (the body) as a component to build around, or as a scan to lie on, as one
+         *     step.
          */
         post: operations["add_component"];
         delete?: never;
@@ -1472,6 +1473,11 @@ export interface components {
              * @default 0
              */
             clearance?: number;
+            /**
+             * Scan
+             * @default false
+             */
+            scan?: boolean;
         };
         /**
          * AddCone
@@ -3650,6 +3656,8 @@ export interface components {
             in_front?: boolean | null;
             /** Clearance */
             clearance?: number | null;
+            /** Scan */
+            scan?: boolean | null;
         };
         /**
          * ChangeStone
@@ -4191,6 +4199,8 @@ export interface components {
             ];
             /** Clearance */
             clearance: number;
+            /** Scan */
+            scan: boolean;
             /** Opacity */
             opacity: number;
             /** Visible */
@@ -20631,6 +20641,7 @@ export interface operations {
                 name: string;
                 unit?: ("mm" | "cm" | "m" | "in") | null;
                 clearance?: number;
+                scan?: boolean;
             };
             header?: never;
             path: {

@@ -28,13 +28,17 @@ class AddComponent(Command):
     size: tuple[Length, Length, Length]
     centre: Vector = (0.0, 0.0, 0.0)
     clearance: Clearance = 0.0
+    scan: bool = False
 
     def apply(self, design: Design) -> Outcome:
-        made = Component("", self.name, self.asset, self.triangles, self.size, centre=self.centre, clearance=self.clearance)
+        made = Component(
+            "", self.name, self.asset, self.triangles, self.size, centre=self.centre, clearance=self.clearance,
+            scan=self.scan,
+        )  # fmt: skip
         return Outcome(design.with_new_reference(made)[0])
 
     def title(self, design: Design) -> str:
-        return f"Put down the component {self.name}"
+        return f"Put down the {'scan' if self.scan else 'component'} {self.name}"
 
 
 class PlaceComponent(Command):

@@ -26,22 +26,23 @@ class ChangeReference(Command):
     opacity: Annotated[float, Field(ge=0.05, le=1)] | None = None
     in_front: bool | None = None
     clearance: Clearance | None = None
+    scan: bool | None = None
 
     def apply(self, design: Design) -> Outcome:
         reference = design.reference(self.reference)
         given = self._given()
         if not given:
             raise BadSelectionError("Nothing was given to change.")
-        unfit = "clearance" if isinstance(reference, Picture) else "in_front"
-        if unfit in given:
-            raise BadSelectionError(f"{reference.name} has no {unfit.replace('_', ' ')} to set.")
+        unfit = {"clearance", "scan"} if isinstance(reference, Picture) else {"in_front"}
+        if wrong := unfit & set(given):
+            raise BadSelectionError(f"{reference.name} has no {min(wrong).replace('_', ' ')} to set.")
         return Outcome(design.with_reference(replace(reference, **given)))  # type: ignore[arg-type]
 
     def is_aside(self) -> bool:
         return set(self._given()) == {"visible"}
 
     def _given(self) -> dict[str, object]:
-        fields = ("name", "visible", "locked", "opacity", "in_front", "clearance")
+        fields = ("name", "visible", "locked", "opacity", "in_front", "clearance", "scan")
         return {key: value for key in fields if (value := getattr(self, key)) is not None}
 
     def title(self, design: Design) -> str:
@@ -53,6 +54,7 @@ class ChangeReference(Command):
             "opacity": f"Faded {name} to {number(100 * (self.opacity or 0), 0)} %",
             "in_front": f"Laid {name} {'in front' if self.in_front else 'behind'}",
             "clearance": f"Asked for {millimetres(self.clearance or 0)} of clearance around {name}",
+            "scan": f"Took {name} for {'a scan to lie on' if self.scan else 'a part to keep clear of'}",
         }
         return next((words[key] for key in words if key in self._given()), f"Changed {name}")
 

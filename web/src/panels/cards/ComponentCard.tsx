@@ -13,16 +13,22 @@ const clearanceField: Field = { is: "number", label: "Clearance", unit: "mm", in
 export default function ComponentCard({ tool }: CardProps) {
   const [unit, setUnit] = useState("mm");
   const [clearance, setClearance] = useState(1);
+  const [scan, setScan] = useState(false);
   return (
     <FileCard
       tool={tool}
-      hint="A closed body: STEP, 3MF or GLB, which know their unit, or STL, OBJ or PLY, for which it is chosen here."
-      send={(design, revision, file) => service.addComponent(design, revision, file, unit, clearance)}
+      most={320}
+      hint="STEP, 3MF or GLB, which know their unit, or STL, OBJ, PLY or points in XYZ, for which it is chosen here."
+      send={(design, revision, file) => service.addComponent(design, revision, file, unit, scan ? 0 : clearance, scan)}
     >
+      <TextField select label="It is" value={scan ? "scan" : "part"} onChange={(event) => setScan(event.target.value === "scan")} sx={{ minWidth: 150 }}>
+        <MenuItem value="part">a part to keep clear of</MenuItem>
+        <MenuItem value="scan">a scan to lie on</MenuItem>
+      </TextField>
       <TextField select label="File's unit" value={unit} onChange={(event) => setUnit(event.target.value)} sx={{ minWidth: 90 }}>
         {["mm", "cm", "m", "in"].map((u) => <MenuItem key={u} value={u}>{u}</MenuItem>)}
       </TextField>
-      <NumberField field={clearanceField} value={clearance} onChange={setClearance} />
+      {!scan && <NumberField field={clearanceField} value={clearance} onChange={setClearance} />}
     </FileCard>
   );
 }

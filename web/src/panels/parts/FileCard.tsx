@@ -15,16 +15,18 @@ import { takeTool } from "../../live/tooling";
 import type { Tool } from "../../model/tool";
 import { CardHead } from "./CardHead";
 
-const mostBytes = 128 * 1024 * 1024;
+const megabyte = 1024 * 1024;
 
 interface Props {
   tool: Tool;
   hint: string;
+  /** Megabytes that a file may have. */
+  most?: number;
   send(design: string, revision: number, file: File): Promise<{ references: { id: string }[] }>;
   children: React.ReactNode;
 }
 
-export function FileCard({ tool, hint, send, children }: Props) {
+export function FileCard({ tool, hint, most = 128, send, children }: Props) {
   const input = useRef<HTMLInputElement>(null);
   const anyWrong = useAnyWrong();
   const [busy, setBusy] = useState(false);
@@ -33,8 +35,8 @@ export function FileCard({ tool, hint, send, children }: Props) {
   const bring = async (file: File | undefined) => {
     const { design } = useDesign.getState();
     if (!file || !design) return;
-    if (file.size > mostBytes)
-      return say({ type: "/problems/bad-file", title: "Too large", status: 413, detail: `${file.name} has ${Math.ceil(file.size / 1024 / 1024)} MB; 128 MB are the most.` });
+    if (file.size > most * megabyte)
+      return say({ type: "/problems/bad-file", title: "Too large", status: 413, detail: `${file.name} has ${Math.ceil(file.size / megabyte)} MB; ${most} MB are the most.` });
     say(null);
     setBusy(true);
     await attempt(async () => {
