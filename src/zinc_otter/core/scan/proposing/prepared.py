@@ -1,0 +1,151 @@
+"""A scan made ready: one sound sheet of even triangles, small holes closed, the noise taken off."""
+
+from __future__ import annotations
+
+import igl
+import numpy as np
+from scipy.sparse import coo_matrix, csr_matrix
+from scipy.sparse.csgraph import connected_components
+
+from zinc_otter.core.cage.topology import Bools, Floats, Ints
+from zinc_otter.core.errors import BadSelectionError
+from zinc_otter.core.proof.coarse_mesh import simplified
+
+_ROUNDS = 8
+_LEAST_PART = 0.05
+"""Of the whole area: smaller parts are dust."""
+_HOLE = 0.45
+"""Of the size: holes with a shorter rim are closed."""
+
+
+def prepared(vertices: Floats, triangles: Ints, count: int, longest: float) -> tuple[Floats, Ints]:
+    """About ``count`` triangles with edges up to ``longest`` mm that make up an oriented manifold; may be open.
+
+    Raises BadSelectionError where nothing is left.
+    """
+    v, f = simplified(vertices, triangles, count)
+    f = np.asarray(f, dtype=np.int64)
+    for _ in range(_ROUNDS):
+        v, f = _large_parts(v, f)
+        bad = _unsound(v, f)
+        if not bad.any():
+            break
+        f = f[~bad]
+    if len(f) < 20:
+        raise BadSelectionError("Nothing of this scan makes up a surface.")
+    v, f = _closed(v, f)
+    v, f = _parted(v, f, longest)
+    return _smoothed(v, f), f
+
+
+def _large_parts(v: Floats, f: Ints) -> tuple[Floats, Ints]:
+    links = coo_matrix((np.ones(len(f) * 2), (np.r_[f[:, 0], f[:, 1]], np.r_[f[:, 1], f[:, 2]])), (len(v), len(v)))
+    _, part = connected_components(links, directed=False)
+    area = np.linalg.norm(np.cross(v[f[:, 1]] - v[f[:, 0]], v[f[:, 2]] - v[f[:, 0]]), axis=1)
+    each = np.bincount(part[f[:, 0]], area)
+    kept = f[each[part[f[:, 0]]] >= _LEAST_PART * area.sum()]
+    used, joined = np.unique(kept, return_inverse=True)
+    return v[used], joined.reshape(-1, 3)
+
+
+def _unsound(v: Floats, f: Ints) -> Bools:
+    """Triangles at edges of more than two, or of two that run the same way, and at vertices where sheets touch."""
+    ends = np.stack([f[:, [0, 1]], f[:, [1, 2]], f[:, [2, 0]]], axis=1).reshape(-1, 2)
+    one_way = ends[:, 0] * len(v) + ends[:, 1]
+    _, which, many = np.unique(one_way, return_inverse=True, return_counts=True)
+    bad = (many[which.reshape(-1)] > 1).reshape(-1, 3).any(axis=1)
+    if not bad.any():
+        touching = ~np.asarray(igl.is_vertex_manifold(f)).reshape(-1)
+        bad = touching[f].any(axis=1)
+    return np.asarray(bad)
+
+
+def rims(f: Ints) -> list[Ints]:
+    """The open loops of an oriented manifold, each run along with the triangles beside it on its left."""
+    ends = np.stack([f[:, [0, 1]], f[:, [1, 2]], f[:, [2, 0]]], axis=1).reshape(-1, 2)
+    count = int(f.max()) + 1
+    open_ends = ends[~np.isin(ends @ [count, 1], ends @ [1, count])]
+    following = dict(zip(open_ends[:, 0].tolist(), open_ends[:, 1].tolist(), strict=True))
+    found = []
+    while following:
+        begin, at = following.popitem()
+        loop = [begin]
+        while at != begin and at in following:
+            loop.append(at)
+            at = following.pop(at)
+        found.append(np.array(loop))
+    return found
+
+
+def _closed(v: Floats, f: Ints) -> tuple[Floats, Ints]:
+    """With small holes closed by a fan about their middle."""
+    size = float(np.linalg.norm(np.ptp(v, axis=0)))
+    for loop in rims(f):
+        rim = v[loop]
+        if np.linalg.norm(rim - np.roll(rim, 1, axis=0), axis=1).sum() > _HOLE * size:
+            continue
+        fan = np.column_stack([np.roll(loop, -1), loop, np.full(len(loop), len(v))])
+        f = np.concatenate([f, fan])
+        v = np.concatenate([v, rim.mean(axis=0, keepdims=True)])
+    return v, f
+
+
+def _parted(v: Floats, f: Ints, longest: float) -> tuple[Floats, Ints]:
+    """With edges that are too long parted in the middle, on both sides alike."""
+    for _ in range(12):
+        pairs = np.sort(np.stack([f[:, [0, 1]], f[:, [1, 2]], f[:, [2, 0]]], axis=1), axis=2)
+        keys = pairs[..., 0] * len(v) + pairs[..., 1]
+        edges, which = np.unique(keys.ravel(), return_inverse=True)
+        which = which.reshape(-1, 3)
+        a, b = edges // len(v), edges % len(v)
+        long = np.linalg.norm(v[a] - v[b], axis=1) > longest
+        if not long.any():
+            break
+        number = np.full(len(edges), -1)
+        number[long] = len(v) + np.arange(np.count_nonzero(long))
+        v = np.concatenate([v, (v[a[long]] + v[b[long]]) / 2])
+        mid = number[which]
+        f = _split_triangles(f, mid)
+    return v, f
+
+
+def _split_triangles(f: Ints, mid: Ints) -> Ints:
+    """Triangles (m, 3) whose edges ab, bc, ca have a new vertex ``mid`` (m, 3) where it is not -1."""
+    parts = [f[(mid < 0).all(axis=1)]]
+    for k in range(3):
+        turn = [(k + i) % 3 for i in range(3)]
+        g, m = f[:, turn], mid[:, turn]
+        one = (m[:, 0] >= 0) & (m[:, 1] < 0) & (m[:, 2] < 0)
+        a, b, c, x = g[one, 0], g[one, 1], g[one, 2], m[one, 0]
+        parts += [np.column_stack([a, x, c]), np.column_stack([x, b, c])]
+        two = (m[:, 0] >= 0) & (m[:, 1] >= 0) & (m[:, 2] < 0)
+        a, b, c, x, y = g[two, 0], g[two, 1], g[two, 2], m[two, 0], m[two, 1]
+        parts += [np.column_stack([x, b, y]), np.column_stack([a, x, y]), np.column_stack([a, y, c])]
+    three = (mid >= 0).all(axis=1)
+    (a, b, c), (x, y, z) = f[three].T, mid[three].T
+    parts += [np.column_stack(t) for t in ((a, x, z), (x, b, y), (z, y, c), (x, y, z))]
+    return np.concatenate(parts)
+
+
+def _smoothed(v: Floats, f: Ints) -> Floats:
+    """Without noise, and not smaller for it (G. Taubin, "A signal processing approach to fair surface design", SIGGRAPH
+    1995); rims along themselves."""
+    n = len(v)
+    ends = np.concatenate([f[:, [0, 1]], f[:, [1, 2]], f[:, [2, 0]]])
+    links = csr_matrix((np.ones(len(ends)), (ends[:, 0], ends[:, 1])), (n, n))
+    links = ((links + links.T) > 0).astype(np.float64)
+    on_rim = np.zeros(n, dtype=bool)
+    along = []
+    for loop in rims(f):
+        on_rim[loop] = True
+        along.append(np.column_stack([loop, np.roll(loop, -1)]))
+    if along:
+        ring = np.concatenate(along)
+        keep = csr_matrix(((~on_rim).astype(np.float64), (np.arange(n), np.arange(n))), (n, n))
+        rim = csr_matrix((np.ones(2 * len(ring)), (np.r_[ring[:, 0], ring[:, 1]], np.r_[ring[:, 1], ring[:, 0]])), (n, n))
+        links = keep @ links + rim
+    share = np.asarray(links.sum(axis=1)).reshape(-1, 1)
+    for _ in range(4):
+        for step in (0.5, -0.53):
+            v = v + step * (links @ v / np.maximum(share, 1) - v)
+    return np.asarray(v)
