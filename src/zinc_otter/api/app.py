@@ -26,6 +26,7 @@ from zinc_otter.api import (
     print_bench,
     problem_pages,
     problems,
+    proposals,
     references,
     sheets,
     solids,
@@ -77,7 +78,8 @@ def create_app(room: Room | None, web: Path = WEB, key: str | None = None) -> Fa
     app.add_middleware(Headers)
     problems.install(app)
     for part in (designs, references, cage_files, curve_files, geometry, curves, measures, solids, triangle_files,
-                 design_files, print_bench, bench, sheets, true_pictures, keeping, live, problem_pages):  # fmt: skip
+                 design_files, print_bench, bench, sheets, proposals, true_pictures,
+                 keeping, live, problem_pages):  # fmt: skip
         app.include_router(part.router)
     app.include_router(print_bench.processes)
 

@@ -1,6 +1,6 @@
 /** REST calls. A refusal becomes a Refused error that carries the problem document. */
 import { answered, asked } from "./asking";
-import type { BenchAnswer, Bill, CastAnswer, CastAsk, SheetAsk, PrintProcess, PictureAsk, ScanAsk, TruePicture, Process, Machine, CageFile, CurveFile, SolidFile, Material, Certificate, DesignCard, DesignState, FinderAsk, KeyedJob, FoundState, JobReport, Keeping, Kind, PickRule, Problem, StepState, SurfaceFacts } from "../model/types";
+import type { BenchAnswer, Bill, CastAnswer, CastAsk, SheetAsk, PrintProcess, PictureAsk, Proposed, ProposalAsk, ScanAsk, TruePicture, Process, Machine, CageFile, CurveFile, SolidFile, Material, Certificate, DesignCard, DesignState, FinderAsk, KeyedJob, FoundState, JobReport, Keeping, Kind, PickRule, Problem, StepState, SurfaceFacts } from "../model/types";
 
 export class Refused extends Error {
   constructor(readonly problem: Problem) {
@@ -64,6 +64,8 @@ export const service = {
   addComponent: (design: string, revision: number, file: File, unit: string, clearance: number, scan: boolean) =>
     call<DesignState>("POST", `/designs/${design}/components?${query({ revision, name: file.name, unit, clearance, scan: String(scan) })}`, file),
   scan: (design: string, revision: number, asked: ScanAsk) => call<DesignState>("POST", `/designs/${design}/scans?${query({ revision })}`, asked),
+  beginProposal: (design: string, asked: ProposalAsk) => call<KeyedJob>("POST", `/designs/${design}/proposals`, asked),
+  proposed: (key: string) => call<Proposed>("GET", `/proposals/${key}`),
   archiveAddress: (id: string) => `/api/designs/${id}/archive`,
   openArchive: (file: File) => call<DesignState>("POST", "/designs/archives", file),
   bin: () => call<DesignCard[]>("GET", "/designs/bin"),

@@ -15,6 +15,13 @@ export function lengthWords(mm: number, unit: Unit): string {
   return `${trimmed(toUnit(mm, unit), decimals[unit])} ${unit}`;
 }
 
+/** With two digits that count where it is less than the unit's last decimal would tell. */
+export function fineLengthWords(mm: number, unit: Unit): string {
+  const value = toUnit(mm, unit);
+  const digits = value === 0 ? 0 : Math.max(decimals[unit], 1 - Math.floor(Math.log10(Math.abs(value))));
+  return `${trimmed(value, Math.min(digits, 8))} ${unit}`;
+}
+
 export function lengthsWords(mm: ArrayLike<number>, unit: Unit, between = " × "): string {
   return `${Array.from(mm, (x) => trimmed(toUnit(x, unit), decimals[unit])).join(between)} ${unit}`;
 }

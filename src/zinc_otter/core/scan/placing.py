@@ -14,6 +14,8 @@ from zinc_otter.core.scan.samples import Samples
 
 _COARSE, _ROUNDS, _LAST = 1_500, 60, 12
 _SETTLED = 1e-9
+_MEETS = 0.05
+"""Of the size: what lies further off meets nothing."""
 _SAME_SIDE = 0.3
 _LEAST_SPREAD = 1e-3
 """Points whose second extent is less than this share of their first lie on a line."""
@@ -99,7 +101,7 @@ def best_fit(scan: Samples, onto: MeshDistance, begin: Rigid = NOT_MOVED) -> Pla
     motion = _rounds(few, onto, begin, _ROUNDS)
     motion = _rounds(scan, onto, motion, _LAST)
     off, _, weights = _off(scan, onto, motion)
-    met = weights > 0
+    met = (weights > 0) & (np.abs(off) < _MEETS * float(np.ptp(scan.points, axis=0).max()))
     if np.count_nonzero(met) < 0.05 * len(met):
         raise BadSelectionError("The two hardly meet as they lie; bring them nearer first, by three pairs of points.")
     there = np.abs(off[met])

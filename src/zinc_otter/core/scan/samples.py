@@ -27,9 +27,6 @@ class Samples:
         """Under a motion of matrix (3, 3), which may turn over, and offset (3,); the normals still look outwards."""
         return Samples(self.points @ matrix.T + offset, self.normals @ matrix.T)
 
-    def joined(self, other: Samples) -> Samples:
-        return Samples(np.concatenate([self.points, other.points]), np.concatenate([self.normals, other.normals]))
-
 
 _kept: WeakKeyDictionary[MeshDistance, dict[int, Samples]] = WeakKeyDictionary()
 """Of a mesh of millions it takes a while, and in a drag the same are asked for again and again."""

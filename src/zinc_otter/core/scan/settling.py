@@ -13,7 +13,7 @@ from dataclasses import dataclass
 
 import numpy as np
 from scipy.linalg import cho_factor, cho_solve
-from scipy.sparse import block_array, coo_matrix, csr_matrix, diags_array, hstack, identity
+from scipy.sparse import block_array, coo_matrix, csr_matrix, diags_array, identity
 from scipy.sparse.linalg import splu
 
 from zinc_otter.core.cage.cage import HARD, Cage
@@ -32,9 +32,10 @@ _REACH = 0.12
 """Places further off than this share of the size belong to something else."""
 _SAME_SIDE = 0.25
 """Cosine of the angle up to which scan and surface look the same way."""
-_TOGETHER, _EVEN, _BEND = 0.06, 0.003, 0.3
+_TOGETHER, _EVEN, _BEND = 0.06, 0.003, 5.0
 """Weights beside the data's: moving as neighbours do, lying evenly apart, and bending evenly where most is asked for."""
-_DAMPING, _TRIES, _FEWEST = 1e-5, 5, 12
+_SLIDE, _EXACT = 0.02, 5e-4
+_DAMPING, _LEAST_DAMPING, _TRIES, _FEWEST = 1e-2, 1e-4, 6, 12
 _DENSE = 2_400
 """Up to so many unknowns a dense factorization is quicker."""
 
@@ -103,7 +104,7 @@ def settle(
             damping *= 10
         else:
             break
-        now, damping = then, max(damping / 10, _DAMPING)
+        now, damping = then, max(damping / 10, _LEAST_DAMPING)
         if np.abs(step).max() < _SETTLED * reach:
             break
     done = same_structure(cage.with_positions(now.positions), selection)
@@ -121,12 +122,9 @@ def _under(group: Group | None, scan: Samples) -> Samples:
         return scan
     matrices, offsets, _ = group.elements
     every = len(matrices)
-    places = [
-        Samples(scan.points[k::every], scan.normals[k::every]).moved(matrix, offset)
-        for k in range(every)
-        for matrix, offset in zip(matrices, offsets, strict=True)
-    ]
-    points, normals = (np.concatenate([getattr(p, name) for p in places]) for name in ("points", "normals"))
+    few = Samples(scan.points[::every], scan.normals[::every])
+    images = [few.moved(matrix, offset) for matrix, offset in zip(matrices, offsets, strict=True)]
+    points, normals = (np.concatenate([getattr(one, name) for one in images]) for name in ("points", "normals"))
     return Samples(points, normals)
 
 
@@ -167,7 +165,9 @@ class _System:
     ) -> None:
         t, n, at = cage.topology, len(now.positions), now.positions
         self._free, self._wide = free, wide
-        self._scale = max(1.4826 * float(np.median(np.abs(now.off))), 1e-12)
+        # Of a scan without noise what lies a little off is no spike.
+        least = _EXACT * float(np.ptp(now.positions, axis=0).max())
+        self._scale = max(1.4826 * float(np.median(np.abs(now.off))), least, 1e-12)
         data, goal = surface.normal_equations(now.feet, self._weights(now.off) * (n / len(now.off)), now.off)
         laplacian, sized = _laplacian(t, cage.edge_sharpness, at)
         facing = now.facing
@@ -176,26 +176,25 @@ class _System:
         # Vertices on lines have no one normal.
         inner = ~t.on_border & ~creased
         evened = csr_matrix(diags_array(inner.astype(np.float64)) @ laplacian)
-        together = csr_matrix(_TOGETHER**2 * (laplacian.T @ laplacian))
-        border = t.on_border.astype(np.float64)
+        even_by = diags_array(float(np.median(sized)) / sized)
+        # What the bend, as a vector, changes by from one vertex to the next: so it does not hang on normals that turn.
+        self._bends = csr_matrix(_differences(t, inner) @ even_by @ laplacian)
+        self._weight = _BEND * smoothness**6
+        fair = csr_matrix(self._weight * (self._bends.T @ self._bends))
+        together = csr_matrix(_TOGETHER**2 * (laplacian.T @ laplacian) + fair)
+        # Along the surface they move little in a round: nothing of the scan asks for it.
+        slow = _SLIDE * float(np.mean([data[k][k].diagonal().mean() for k in range(3)]))
+        sliding = np.where(t.on_border, 1.0, slow)
 
         def block(a: int, b: int) -> csr_matrix:
             along = (1.0 if a == b else 0.0) - facing[:, a] * facing[:, b]
-            made = data[a][b] + _EVEN**2 * (evened.T @ diags_array(along) @ evened) + diags_array(border * along)
+            made = data[a][b] + _EVEN**2 * (evened.T @ diags_array(along) @ evened) + diags_array(sliding * along)
             return csr_matrix(made + together) if a == b else csr_matrix(made)
 
         system = csr_matrix(block_array([[block(a, b) for b in range(3)] for a in range(3)]))
         away = evened @ at
         away -= (away * facing).sum(axis=1, keepdims=True) * facing
-        goal = goal - _EVEN**2 * (evened.T @ away)
-        even_by = diags_array(float(np.median(sized)) / sized)
-        bent = csr_matrix(_differences(t, inner) @ even_by @ laplacian)
-        # Along the normal only; each row is what the bend changes by from one vertex to the next.
-        self._bends = csr_matrix(hstack([bent @ diags_array(facing[:, k]) for k in range(3)]))
-        self._weight = _BEND * smoothness**6
-        if self._weight > 0:
-            system = csr_matrix(system + self._weight * (self._bends.T @ self._bends))
-            goal = goal - self._weight * (self._bends.T @ (self._bends @ at.T.ravel())).reshape(3, n).T
+        goal = goal - _EVEN**2 * (evened.T @ away) - fair @ at
         self._wanted = np.flatnonzero(np.tile(free, 3))
         self._matrix = csr_matrix(system[self._wanted][:, self._wanted])
         self._goal = goal.T.ravel()[self._wanted]
@@ -215,8 +214,8 @@ class _System:
         # Tukey's rho, or that of Cauchy's weights while it is wide.
         rho = np.log1p((lies.off / most) ** 2) if self._wide else (1 - (1 - share) ** 3) / 3
         total = float(rho.sum()) + lost * (1.0 if self._wide else 1 / 3)
-        bends = self._bends @ lies.positions.T.ravel()
-        return total * most**2 * len(self._free) / lies.places + self._weight * float(bends @ bends)
+        bends = self._bends @ lies.positions
+        return total * most**2 * len(self._free) / lies.places + self._weight * float((bends**2).sum())
 
     def _weights(self, off: Floats) -> Floats:
         """(k,) how much each place counts beside the others."""

@@ -11,6 +11,9 @@ from pydantic import Field
 from zinc_otter.core.cage import Cage
 from zinc_otter.core.cage.edit import edges_between
 from zinc_otter.core.cage.face_bound import MOST_FACES
+from zinc_otter.core.cage.plane import plane_at
+from zinc_otter.core.cage.symmetry import mirror
+from zinc_otter.core.cage.symmetry.assembling import assembled
 from zinc_otter.core.errors import BadSelectionError
 from zinc_otter.studio.commands.base import NewPiece, Outcome, Vector
 from zinc_otter.studio.commands.pieces import Colour
@@ -21,7 +24,11 @@ Sharpness = Annotated[float, Field(ge=0, le=10)]
 
 
 class AddCage(NewPiece):
-    """A cage: vertices in mm, faces as rings of their numbers, creases by their two ends, corners, and face sets."""
+    """A cage: vertices in mm, faces as rings of their numbers, creases by their two ends, corners, and face sets.
+
+    With ``mirrored`` it is the half of one that lies on the positive side across that axis: the border that lies in the
+    plane at 0 is where it meets its image.
+    """
 
     kind: Literal["add-cage"] = "add-cage"
     positions: Annotated[list[Vector], Field(min_length=3, max_length=2 * MOST_FACES)]
@@ -32,11 +39,16 @@ class AddCage(NewPiece):
     corners: Annotated[list[tuple[Index, Sharpness]], Field(max_length=2 * MOST_FACES)] = []
     face_sets: Annotated[dict[str, list[Index]], Field(max_length=200)] = {}
     colour: Colour = "clay"
+    mirrored: Literal["no", "x", "y", "z"] = "no"
 
     def apply(self, design: Design) -> Outcome:
         done = super().apply(design)
         assert done.piece_id is not None
         piece = replace(done.design.piece(done.piece_id), colour=self.colour)
+        if self.mirrored != "no":
+            plane = plane_at((0, 0, 0), np.eye(3)["xyz".index(self.mirrored)])
+            whole, symmetry = assembled(piece.cage, mirror(plane), 1e-6)
+            piece = replace(piece, form=whole, symmetry=symmetry)
         return replace(done, design=done.design.with_piece(piece))
 
     def cage(self) -> Cage:
@@ -77,4 +89,4 @@ class AddCage(NewPiece):
         )
 
     def title(self, design: Design) -> str:
-        return f"Brought in {self.name}, {len(self.faces)} faces"
+        return f"Brought in {self.name}, {len(self.faces) * (1 if self.mirrored == 'no' else 2)} faces"

@@ -12,7 +12,7 @@ from collections.abc import Iterable
 
 import numpy as np
 
-from zinc_otter.core.cage.topology import Bools, Floats, Ints
+from zinc_otter.core.cage.topology import Floats, Ints
 from zinc_otter.core.scan.proposing.directions import Crosses
 from zinc_otter.core.scan.proposing.lattice import Lattice
 
@@ -21,10 +21,14 @@ _CLOSE = 0.5
 
 
 def drawn_together(
-    f: Ints, crosses: Crosses, laid: Lattice, side: float, on_rim: Bools
-) -> tuple[Floats, Ints, Ints]:
-    """The coarse mesh: points (k, 3), triangles (m, 3), and for each point a vertex of the fine mesh that it stands for."""
-    mesh = _Mesh(f, len(crosses.normals), on_rim)
+    f: Ints, crosses: Crosses, laid: Lattice, side: float, on_lines: Ints
+) -> tuple[Floats, Ints, Ints, Ints]:
+    """The coarse mesh: points (k, 3), triangles (m, 3), for each point a vertex of the fine mesh that it stands for, and the
+    lines that it lies on.
+
+    ``on_lines`` (n,) has a bit for each line that a vertex lies on: a rim, a mirror's plane. It stays on them.
+    """
+    mesh = _Mesh(f, on_lines)
     same = crosses.edges[(laid.steps == 0).all(axis=1)]
     mesh.draw(map(tuple, same.tolist()))
     points = mesh.means(laid.points)
@@ -41,21 +45,22 @@ def drawn_together(
     kept = sorted({v for triangle in mesh.triangles.values() for v in triangle})
     number = {v: k for k, v in enumerate(kept)}
     coarse = np.array([[number[v] for v in triangle] for triangle in mesh.triangles.values()])
-    return np.array([points[v] for v in kept]), coarse, np.array([mesh.nearest(v, laid.points, points[v]) for v in kept])
+    stands = np.array([mesh.nearest(v, laid.points, points[v]) for v in kept])
+    return np.array([points[v] for v in kept]), coarse, stands, on_lines[kept]
 
 
 class _Mesh:
     """A triangle mesh whose edges are collapsed one by one."""
 
-    def __init__(self, f: Ints, count: int, on_rim: Bools) -> None:
+    def __init__(self, f: Ints, on_lines: Ints) -> None:
         self.triangles: dict[int, tuple[int, int, int]] = {k: (a, b, c) for k, (a, b, c) in enumerate(f.tolist())}
         self._at: defaultdict[int, set[int]] = defaultdict(set)
         for k, triangle in self.triangles.items():
             for vertex in triangle:
                 self._at[vertex].add(k)
-        self._on_rim = on_rim.tolist()
-        self._stands: list[list[int]] = [[v] for v in range(count)]
-        self._into = list(range(count))
+        self._lines: list[int] = on_lines.tolist()
+        self._stands: list[list[int]] = [[v] for v in range(len(on_lines))]
+        self._into = list(range(len(on_lines)))
 
     def _root(self, v: int) -> int:
         while self._into[v] != v:
@@ -85,15 +90,16 @@ class _Mesh:
                 left.append((a, b))
 
     def _collapse(self, a: int, b: int) -> bool:
-        if self._on_rim[b] and not self._on_rim[a]:
+        if self._lines[b] & ~self._lines[a]:
             a, b = b, a
         shared = self._at[a] & self._at[b]
-        if self._on_rim[a] and self._on_rim[b] and len(shared) != 1:
+        # Off its line nothing goes; along it there is a triangle on one side only.
+        if self._lines[b] & ~self._lines[a] or (self._lines[b] and len(shared) != 1):
             return False
         opposite = {v for k in shared for v in self.triangles[k]} - {a, b}
         if self._around(a) & self._around(b) != opposite or len(opposite) != len(shared):
             return False
-        if any(len(self._at[v]) <= (2 if self._on_rim[v] else 3) for v in opposite):
+        if any(len(self._at[v]) <= (2 if self._lines[v] else 3) for v in opposite):
             # It would be left with triangles that lie on one another.
             return False
         for k in shared:
@@ -110,13 +116,11 @@ class _Mesh:
         return True
 
     def means(self, points: Floats) -> dict[int, Floats]:
-        """Of what each vertex that is left stands for; of a rim its own part of it."""
+        """Of what each vertex that is left stands for; those on the same lines."""
         found = {}
         for v in self._at:
             if self._at[v]:
-                stands = self._stands[v]
-                if self._on_rim[v]:
-                    stands = [w for w in stands if self._on_rim[w]]
+                stands = [w for w in self._stands[v] if self._lines[w] == self._lines[v]]
                 found[v] = points[stands].mean(axis=0)
         return found
 

@@ -19,6 +19,7 @@ from zinc_otter.core.scan.proposing.directions import Crosses
 
 _ROUNDS = 12
 _RIM = 4.0
+_STRENGTHS = (0.003, 0.03)
 
 
 @dataclass(frozen=True, eq=False)
@@ -39,20 +40,21 @@ def lattice(v: Floats, crosses: Crosses, side: float, rim: Ints) -> Lattice:
     wave = 2 * np.pi / side
     du, dv = (wave * (way * axis).sum(axis=1) for axis in (along, across))
     system = _jumps(n, i, j, turns, du, dv)
-    chance = np.random.default_rng(7)
-    x = chance.normal(size=4 * n)
+    goal, weight = _on_rim(v, crosses, rim, n) if len(rim) else (np.zeros(4 * n), np.zeros(4 * n))
     if len(rim):
-        goal, weight = _on_rim(v, crosses, rim, n)
         x = splu(csc_matrix(system + diags_array(weight + 1e-6))).solve(weight * goal)
-        # What is far from a rim is all but forgotten by it: a few rounds bring its share up.
-        factors = splu(csc_matrix(system + diags_array(weight + 1e-4)))
-        for _ in range(_ROUNDS):
-            x = factors.solve(1e-4 * _evened(x) + weight * goal)
     else:
+        x = np.random.default_rng(7).normal(size=4 * n)
         factors = splu(csc_matrix(system + 1e-5 * diags_array(np.ones(4 * n))))
         for _ in range(_ROUNDS):
             x = factors.solve(x)
             x /= np.linalg.norm(x)
+    # Far from a rim, and where the vector is faint, phases say little yet: with the same strength everywhere they are
+    # evened.
+    for strength in _STRENGTHS:
+        factors = splu(csc_matrix(system + diags_array(weight + strength)))
+        for _ in range(_ROUNDS):
+            x = factors.solve(strength * _evened(x) + weight * goal)
     u, w = np.arctan2(x[n : 2 * n], x[:n]), np.arctan2(x[3 * n :], x[2 * n : 3 * n])
     points = v - (u[:, None] * crosses.along + w[:, None] * crosses.across) / wave
     # In the first vertex' cross: where the second one is expected, and what it says of itself.
@@ -88,13 +90,14 @@ def _jumps(n: int, i: Ints, j: Ints, turns: Ints, du: Floats, dv: Floats) -> csc
     for axis, d in ((0, du), (1, dv)):
         c, s = np.cos(d), np.sin(d)
         re, im = at[2 * axis][i], at[2 * axis + 1][i]
-        parts += [(rows[2 * axis], re, c), (rows[2 * axis], im, -s), (rows[2 * axis + 1], re, s), (rows[2 * axis + 1], im, c)]
+        real, other = rows[2 * axis], rows[2 * axis + 1]
+        parts += [(real, re, c), (real, im, -s), (other, re, s), (other, im, c)]
         # Of the four turns: whose phase it is, and whether it runs the other way.
         source = np.choose(turns, [axis, 1 - axis, axis, 1 - axis])
         back = np.choose(turns, [1.0, 1.0 if axis == 0 else -1.0, -1.0, -1.0 if axis == 0 else 1.0])
         parts += [
-            (rows[2 * axis], np.where(source == 0, at[0][j], at[2][j]), -np.ones(e)),
-            (rows[2 * axis + 1], np.where(source == 0, at[1][j], at[3][j]), -back),
+            (real, np.where(source == 0, at[0][j], at[2][j]), -np.ones(e)),
+            (other, np.where(source == 0, at[1][j], at[3][j]), -back),
         ]
     r, k, value = (np.concatenate([part[m] for part in parts]) for m in range(3))
     difference = coo_matrix((value, (r, k)), (4 * e, 4 * n)).tocsr()

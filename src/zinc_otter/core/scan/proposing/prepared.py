@@ -11,31 +11,43 @@ from zinc_otter.core.cage.topology import Bools, Floats, Ints
 from zinc_otter.core.errors import BadSelectionError
 from zinc_otter.core.proof.coarse_mesh import simplified
 
-_ROUNDS = 8
+_ROUNDS, _FEWEST = 8, 4
 _LEAST_PART = 0.05
 """Of the whole area: smaller parts are dust."""
 _HOLE = 0.45
 """Of the size: holes with a shorter rim are closed."""
 
 
-def prepared(vertices: Floats, triangles: Ints, count: int, longest: float) -> tuple[Floats, Ints]:
+def prepared(
+    vertices: Floats, triangles: Ints, count: int, longest: float, half: int | None = None
+) -> tuple[Floats, Ints]:
     """About ``count`` triangles with edges up to ``longest`` mm that make up an oriented manifold; may be open.
 
-    Raises BadSelectionError where nothing is left.
+    Of a ``half`` that part alone where that coordinate is 0 or more, cut off at 0. Raises BadSelectionError where nothing
+    is left.
     """
     v, f = simplified(vertices, triangles, count)
     f = np.asarray(f, dtype=np.int64)
+    v, f = _sound(v, f)
+    v, f = _closed(v, f)
+    v, f = _parted(v, f, longest)
+    v = _smoothed(v, f)
+    if half is not None:
+        v, f = _cut(v, f, half, longest)
+    return v, f
+
+
+def _sound(v: Floats, f: Ints) -> tuple[Floats, Ints]:
+    """The large parts without what is no manifold."""
     for _ in range(_ROUNDS):
         v, f = _large_parts(v, f)
+        if len(f) < _FEWEST:
+            raise BadSelectionError("Nothing of this scan makes up a surface.")
         bad = _unsound(v, f)
         if not bad.any():
             break
         f = f[~bad]
-    if len(f) < 20:
-        raise BadSelectionError("Nothing of this scan makes up a surface.")
-    v, f = _closed(v, f)
-    v, f = _parted(v, f, longest)
-    return _smoothed(v, f), f
+    return v, f
 
 
 def _large_parts(v: Floats, f: Ints) -> tuple[Floats, Ints]:
@@ -88,6 +100,32 @@ def _closed(v: Floats, f: Ints) -> tuple[Floats, Ints]:
         f = np.concatenate([f, fan])
         v = np.concatenate([v, rim.mean(axis=0, keepdims=True)])
     return v, f
+
+
+def _cut(v: Floats, f: Ints, axis: int, longest: float) -> tuple[Floats, Ints]:
+    """What lies on the positive side of a coordinate's 0. Vertices that lie near are drawn into the plane first, so that no
+    sliver is cut off."""
+    v = v.copy()
+    near = np.abs(v[:, axis]) < 0.12 * longest
+    v[near, axis] = 0.0
+    below = v[:, axis] < 0
+    if below.all() or not below.any():
+        plane = f"{'xyz'[axis]} = 0"
+        raise BadSelectionError(f"The scan does not lie across the plane {plane}: lay its mirror plane there first.")
+    pairs = np.sort(np.stack([f[:, [0, 1]], f[:, [1, 2]], f[:, [2, 0]]], axis=1), axis=2)
+    keys = pairs[..., 0] * len(v) + pairs[..., 1]
+    edges, which = np.unique(keys.ravel(), return_inverse=True)
+    a, b = edges // len(v), edges % len(v)
+    crosses = v[a, axis] * v[b, axis] < 0
+    share = v[a[crosses], axis] / (v[a[crosses], axis] - v[b[crosses], axis])
+    cut = v[a[crosses]] + share[:, None] * (v[b[crosses]] - v[a[crosses]])
+    cut[:, axis] = 0.0
+    number = np.full(len(edges), -1)
+    number[crosses] = len(v) + np.arange(np.count_nonzero(crosses))
+    v = np.concatenate([v, cut])
+    f = _split_triangles(f, number[which.reshape(-1, 3)])
+    # Each part lies on one side by now.
+    return _sound(v, f[v[f][..., axis].mean(axis=1) > 0])
 
 
 def _parted(v: Floats, f: Ints, longest: float) -> tuple[Floats, Ints]:

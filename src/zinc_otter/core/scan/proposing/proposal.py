@@ -8,6 +8,9 @@ from dataclasses import dataclass
 import numpy as np
 
 from zinc_otter.core.cage.cage import Cage
+from zinc_otter.core.cage.plane import plane_at
+from zinc_otter.core.cage.symmetry import Symmetry, mirror
+from zinc_otter.core.cage.symmetry.assembling import assembled
 from zinc_otter.core.cage.topology import Floats, Ints
 from zinc_otter.core.errors import BadNumberError
 from zinc_otter.core.proof.distance import MeshDistance
@@ -24,20 +27,33 @@ _TRIES = 3
 _NEAR_ENOUGH = 0.12
 """The count may be off by this share."""
 _EVENED = 8
+_CLEAR = 0.05
+"""What is not in a mirror's plane keeps off it by this share of the lattice's side."""
 
 Progress = Callable[[float, str], None]
 
 
 @dataclass(frozen=True, eq=False)
 class Proposal:
-    """A ``cage`` of quads on the scan, and how many of its inner vertices have not four edges."""
+    """A ``cage`` of quads on the scan: of a mirrored one the whole, with its ``symmetry``, and the ``part`` that it is
+    made of."""
 
     cage: Cage
-    irregular: int
+    symmetry: Symmetry | None = None
+    part: Cage | None = None
+
+    @property
+    def irregular(self) -> int:
+        """How many vertices within have not four edges."""
+        t = self.cage.topology
+        return int(np.count_nonzero(~t.on_border & (t.vertex_valence != 4)))
 
 
-def propose(mesh: MeshDistance, count: int, progress: Progress = lambda share, words: None) -> Proposal:
-    """A cage of about ``count`` quads whose vertices lie on a scan. Raises BadNumberError, BadSelectionError.
+def propose(
+    mesh: MeshDistance, count: int, half: int | None = None, progress: Progress = lambda share, words: None
+) -> Proposal:
+    """A cage of about ``count`` quads whose vertices lie on a scan, with ``half`` mirrored where that coordinate is 0.
+    Raises BadNumberError, BadSelectionError.
 
     First a coarse mesh of quads and a few triangles, of a quarter as many; then each face is parted into quads from its
     middle to its edges' (E. Catmull, J. Clark, 1978), so that all are quads.
@@ -47,18 +63,23 @@ def propose(mesh: MeshDistance, count: int, progress: Progress = lambda share, w
     area = float(mesh.areas.sum())
     side = 2 * np.sqrt(area / count)
     progress(0.05, "making the scan even")
-    v, f = prepared(mesh.vertices, mesh.triangles, int(np.clip(_FINE * count, 6_000, 60_000)), side / 5)
+    v, f = prepared(mesh.vertices, mesh.triangles, int(np.clip(_FINE * count, 6_000, 60_000)), side / 5, half)
+    count = count if half is None else -(-count // 2)
     progress(0.3, "laying directions")
     crosses = directions(v, f)
     loops = rims(f)
     rim = np.concatenate(loops) if loops else np.zeros(0, dtype=np.int64)
-    on_rim = np.zeros(len(v), dtype=bool)
-    on_rim[rim] = True
+    lines = np.zeros(len(v), dtype=np.int64)
+    lines[rim] = 1
+    if half is not None:
+        _mark_plane(lines, v, loops, half)
     best: tuple[float, Floats, list[list[int]]] | None = None
     for k in range(_TRIES):
         progress(0.4 + 0.15 * k, "laying a lattice")
         laid = lattice(v, crosses, side, rim)
-        points, triangles, stands = drawn_together(f, crosses, laid, side, on_rim)
+        points, triangles, stands, held = drawn_together(f, crosses, laid, side, lines)
+        if half is not None:
+            points[:, half] = np.where(held & 2, 0.0, np.maximum(points[:, half], _CLEAR * side))
         faces = paired(points, triangles, crosses.normals[stands], crosses.along[stands])
         made = sum(len(face) for face in faces)
         off = abs(np.log(made / count))
@@ -71,9 +92,20 @@ def propose(mesh: MeshDistance, count: int, progress: Progress = lambda share, w
     progress(0.9, "laying the quads on the scan")
     base = MeshDistance(v, f)
     positions, quads = _parted(best[1], best[2])
-    cage = Cage.from_faces(_even(positions, quads, base), quads.tolist())
-    t = cage.topology
-    return Proposal(cage, int(np.count_nonzero(~t.on_border & (t.vertex_valence != 4))))
+    part = Cage.from_faces(_even(positions, quads, base, half, _CLEAR * side / 2), quads.tolist())
+    if half is None:
+        return Proposal(part)
+    whole, symmetry = assembled(part, mirror(plane_at(np.zeros(3), np.eye(3)[half])), 1e-7 * side)
+    return Proposal(whole, symmetry, part)
+
+
+def _mark_plane(lines: Ints, v: Floats, loops: list[Ints], half: int) -> None:
+    """A second line: of a rim what lies in the plane, and a third where it leaves it."""
+    for loop in loops:
+        flat = v[loop, half] == 0
+        lines[loop] = np.where(flat, 2, 1)
+        ends = flat & ~(np.roll(flat, 1) & np.roll(flat, -1))
+        lines[loop[ends]] = 3
 
 
 def _parted(points: Floats, faces: list[list[int]]) -> tuple[Floats, Ints]:
@@ -95,17 +127,29 @@ def _parted(points: Floats, faces: list[list[int]]) -> tuple[Floats, Ints]:
     return np.concatenate([points, middles, np.array(between)]), np.array(quads)
 
 
-def _even(points: Floats, quads: Ints, base: MeshDistance) -> Floats:
-    """Vertices on the scan, and evenly apart; those of a rim stay."""
-    cage = Cage.from_faces(points, quads.tolist())
-    t = cage.topology
-    inner = ~t.on_border
-    a, b = t.edge_verts.T
-    many = np.maximum(t.vertex_valence, 1)[:, None]
+def _even(points: Floats, quads: Ints, base: MeshDistance, half: int | None, clear: float) -> Floats:
+    """Vertices on the scan, and evenly apart; those of a rim along it. Of a ``half`` what is not in the plane stays
+    ``clear`` mm of it."""
+    t = Cage.from_faces(points, quads.tolist()).topology
+    on_rim = t.on_border
+    along_rim = np.zeros(t.edge_count, dtype=bool)
+    along_rim[t.open_edges] = True
+    # Neighbours that pull: of a vertex within all, of one on a rim those along it.
+    a = np.concatenate([t.edge_verts[:, 0], t.edge_verts[:, 1]])
+    b = np.concatenate([t.edge_verts[:, 1], t.edge_verts[:, 0]])
+    pulls = ~on_rim[a] | np.tile(along_rim, 2)
+    a, b = a[pulls], b[pulls]
+    many = np.maximum(np.bincount(a, minlength=len(points)), 1)[:, None]
+    flat = points[:, half] == 0 if half is not None else np.zeros(len(points), dtype=bool)
+    in_plane = np.asarray(on_rim & flat)
+    # Where a rim leaves the plane it has its corner.
+    leaves = on_rim & ~in_plane if half is not None else np.zeros(len(points), dtype=bool)
+    held = in_plane & (np.bincount(a, leaves[b] & on_rim[a], len(points)) > 0)
+    at: Floats = points.copy()
     for _ in range(_EVENED):
-        total = np.zeros_like(points)
-        np.add.at(total, a, points[b])
-        np.add.at(total, b, points[a])
-        points = np.where(inner[:, None], 0.5 * points + 0.5 * total / many, points)
-        points = np.where(inner[:, None], base.sided(points).feet, points)
-    return points
+        total = np.zeros_like(at)
+        np.add.at(total, a, at[b])
+        at[~held] = base.sided((0.5 * at + 0.5 * total / many)[~held]).feet
+        if half is not None:
+            at[:, half] = np.where(in_plane, 0.0, np.maximum(at[:, half], clear))
+    return at
