@@ -88,9 +88,8 @@ class Preparing(unittest.TestCase):
     def test_dust_is_left_out_and_small_holes_are_closed(self) -> None:
         vertices, triangles = ball_points(20, 0.0)
         dust = vertices[:3] * 0.01 + [40, 0, 0]
-        v, f = prepared(
-            np.concatenate([vertices, dust]), np.concatenate([triangles, [[len(vertices) + k for k in range(3)]]]), 4_000, 3.0
-        )
+        more = [[len(vertices) + k for k in range(3)]]
+        v, f = prepared(np.concatenate([vertices, dust]), np.concatenate([triangles, more]), 4_000, 3.0)
         self.assertEqual(rims(f), [])
         self.assertLess(abs(np.linalg.norm(v, axis=1) - 20).max(), 0.3)
 

@@ -15,7 +15,7 @@ from scipy.sparse.csgraph import dijkstra
 
 from zinc_otter.core.cage.cage import Cage, unit
 from zinc_otter.core.cage.edit import Edit
-from zinc_otter.core.cage.edits.lay import Corner, lay_faces
+from zinc_otter.core.cage.edits.lay import Corner, checked_corners, lay_faces
 from zinc_otter.core.cage.plane import Plane
 from zinc_otter.core.cage.symmetry.laying import lay_faces_on_all_sides
 from zinc_otter.core.cage.symmetry.symmetric import Symmetry
@@ -28,6 +28,7 @@ Onto = Callable[[Floats], tuple[Floats, Floats]]
 MOST = 60
 """Faces of a patch along each side at most, and of a strip."""
 _EVENED = 12
+_SAME = 1e-6
 _DETOUR = 2.0
 """A run of border edges is a side only if it is no longer than so many times the straight way."""
 
@@ -69,8 +70,11 @@ def patch(
         raise BadNumberError(f"A patch has 1 to {MOST} quads along each side.")
     book = _Book(cage, onto, weld, planes)
     ends = [book.corner(corner) for corner in corners]
-    if len(set(ends)) < 4:
+    places = np.array([book.place(end) for end in ends])
+    apart = np.linalg.norm(places[:, None] - places[None], axis=2)[np.triu_indices(4, 1)]
+    if len(set(ends)) < 4 or apart.min() <= _SAME * apart.max():
         raise BadSelectionError("Two corners of the patch fall on one another; set them further apart, or weld within less.")
+    checked_corners(places.tolist())
     runs = [book.run(ends[k], ends[(k + 1) % 4]) for k in range(4)]
     u, v = (_agreed(runs[k], runs[k + 2], counts[k]) for k in range(2))
     sides = [book.side(ends[k], ends[(k + 1) % 4], runs[k], (u, v)[k % 2]) for k in range(4)]

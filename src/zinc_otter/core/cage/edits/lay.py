@@ -77,7 +77,7 @@ def first_face(corners: Sequence[Sequence[float]], towards: Sequence[float]) -> 
     >>> sheet.face_normals.tolist()
     [[0.0, 0.0, 1.0]]
     """
-    points = _points(corners)
+    points = checked_corners(corners)
     order = np.arange(len(points))
     if _area_vector(points) @ np.asarray(towards, dtype=np.float64) < 0:
         order = order[::-1]
@@ -96,7 +96,7 @@ def lay_face(cage: Cage, corners: Sequence[Corner], towards: Sequence[float]) ->
     2
     """
     points, face = split_corners(cage, corners)
-    _points(np.concatenate([cage.positions, points])[face].tolist())
+    checked_corners(np.concatenate([cage.positions, points])[face].tolist())
     return lay_faces(cage, points, [face], towards)
 
 
@@ -158,7 +158,8 @@ def _turned_against(t: Topology, faces: list[list[int]], positions: Floats, towa
     return bool(sum(_area_vector(positions[face]) for face in faces) @ towards < 0)
 
 
-def _points(corners: Sequence[Sequence[float]]) -> Floats:
+def checked_corners(corners: Sequence[Sequence[float]]) -> Floats:
+    """The corners of a face as points (k, 3). Raises BadNumberError where they make no face."""
     points: Floats = np.asarray(corners, dtype=np.float64).reshape(-1, 3)
     if len(points) not in (3, 4):
         raise BadNumberError(f"A face is laid of three or four corners; {len(points)} were given.")
