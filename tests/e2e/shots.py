@@ -170,25 +170,16 @@ def shape(screen: Screen) -> None:
     screen.settled()
 
 
-def bridge(screen: Screen) -> None:
-    """The handle of the bailer as it comes to be: one face picked, bridged to the one that answers it."""
-    page = screen.page
-    page.keyboard.press("Escape")
-    screen.open_design("Hand bailer")
-    page.locator("[aria-label=Steps]").get_by_text("reaching 60 mm").first.click()
-    screen.settled()
-    screen.viewport.focus()
-    for key in ("f", "4", "."):
-        page.keyboard.press(key)
-        screen.settled()
-    screen.drag((640, 300), (760, 400), button="right")
-    back = screen.faces_where(lambda x, y, z: x < -74 and abs(z) < 10 and y > 30)
-    screen.click(screen.face_point(back[0]))
-    page.keyboard.press("Shift+B")
-    page.get_by_text("not applied yet").wait_for()
-    page.mouse.move(640, 620)
-    screen.settled()
-    page.wait_for_timeout(500)
+def scans(screen: Screen) -> None:
+    """A knob rebuilt from a scan: how far its surface lies from it."""
+    screen.page.keyboard.press("Escape")
+    screen.open_design("Tiller knob")
+    screen.station("Prove")
+    screen.page.keyboard.press("Escape")
+    screen.page.get_by_label(re.compile("^Map: Knob")).click()
+    screen.page.get_by_test_id("map-share").wait_for()
+    screen.page.mouse.move(*screen.at((8.0, -14.0, -6.0)))
+    at_rest(screen)
 
 
 def refine(screen: Screen) -> None:
@@ -350,7 +341,7 @@ SHOWN = (
     two_views,
     variants,
     shape,
-    bridge,
+    scans,
     refine,
     curves,
     make,

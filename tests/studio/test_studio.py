@@ -11,6 +11,7 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 from PIL import Image
 
+from zinc_otter.api.room import MeshShelf
 from zinc_otter.core.errors import CoreError
 from zinc_otter.core.proof.distance import MeshDistance
 from zinc_otter.core.solid.fitting import fit_patches
@@ -139,11 +140,11 @@ class Demo(StudioCase):
     def test_the_demo_designs_are_built_by_commands_and_hold(self) -> None:
         for card in self.store.designs():
             self.studio.delete(card.id)
-        put_in_demo(self.store, self.studio)
+        put_in_demo(self.store, Studio(self.store, MeshShelf(self.store).get))
         names = [card.name for card in self.store.designs()]
         begun = ["Paddle grip", "Tide lantern", "Hand bailer", "Dry-bag toggle", "Bailing scoop"]
         grown = ["Ripple bangle", "Fishing float", "Shade of reeds"]
-        self.assertEqual(names, [*begun, *grown, "Pebble pendant", "Ford ring", "Ripple bangle, set"])
+        self.assertEqual(names, [*begun, *grown, "Pebble pendant", "Ford ring", "Ripple bangle, set", "Tiller knob"])
         grip = self.store.load(self.store.designs()[0].id)
         self.assertGreater(len(grip.steps), 10)
         cage = grip.design.pieces[0].cage
@@ -161,7 +162,7 @@ class Demo(StudioCase):
     def test_the_lantern_keeps_clear_of_its_cell_and_fits_its_sketch(self) -> None:
         for card in self.store.designs():
             self.studio.delete(card.id)
-        put_in_demo(self.store, self.studio)
+        put_in_demo(self.store, Studio(self.store, MeshShelf(self.store).get))
         design = self.store.load(next(c.id for c in self.store.designs() if c.name == "Tide lantern")).design
         picture, cell = design.references
         assert isinstance(picture, Picture) and isinstance(cell, Component)
@@ -178,7 +179,7 @@ class Demo(StudioCase):
                 self.assertGreater(distance.signed(points)[0].min(), cell.clearance, piece.name)
 
     def test_it_leaves_designs_alone_that_are_there(self) -> None:
-        put_in_demo(self.store, self.studio)
+        put_in_demo(self.store, Studio(self.store, MeshShelf(self.store).get))
         self.assertEqual([card.name for card in self.store.designs()], ["Trial"])
 
 

@@ -16,6 +16,7 @@ from zinc_otter.demo.scoop import scoop
 from zinc_otter.demo.set_bangle import set_bangle
 from zinc_otter.demo.shade_of_reeds import shade_of_reeds
 from zinc_otter.demo.tide_lantern import tide_lantern
+from zinc_otter.demo.tiller_knob import tiller_knob
 from zinc_otter.demo.toggle import toggle
 from zinc_otter.studio.shelf import Saved
 from zinc_otter.studio.studio import Studio
@@ -33,6 +34,7 @@ DEMOS: tuple[tuple[str, Callable[[Hand], None]], ...] = (
     ("Pebble pendant", pebble_pendant),
     ("Ford ring", ford_ring),
     ("Ripple bangle, set", set_bangle),
+    ("Tiller knob", tiller_knob),
 )
 
 

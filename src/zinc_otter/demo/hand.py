@@ -11,7 +11,7 @@ import numpy as np
 from zinc_otter.core.cage import Cage, Kind
 from zinc_otter.core.cage.selection import middles_of
 from zinc_otter.core.cage.topology import Bools, Floats
-from zinc_otter.core.formats.mesh import as_asset, read_mesh
+from zinc_otter.core.formats.mesh import Mesh, as_asset, read_mesh
 from zinc_otter.studio.commands import read_command
 from zinc_otter.studio.picture_files import read_picture
 from zinc_otter.studio.shelf import Asset, Saved
@@ -52,10 +52,15 @@ class Hand:
 
     def component(self, path: Path, unit: str, **values: Any) -> None:
         """Put down a mesh file as a component."""
-        data, facts = as_asset(read_mesh(path.read_bytes(), path.suffix[1:], unit))
+        self.mesh(values.pop("name", path.stem), read_mesh(path.read_bytes(), path.suffix[1:], unit), **values)
+
+    def mesh(self, name: str, mesh: Mesh, opacity: float | None = None, **values: Any) -> None:
+        """Put down a mesh as a component, seen through by so much."""
+        data, facts = as_asset(mesh)
         asset = self._assets.put_asset("mesh", data, facts)
-        name = values.pop("name", path.stem)
         self.give("add-component", name=name, asset=asset.hash, triangles=facts["triangles"], size=facts["size"], **values)
+        if opacity is not None:
+            self.give("change-reference", reference=self.saved.design.references[-1].id, opacity=opacity)
 
     def pick(self, kind: Kind, where: Where) -> dict[str, Any]:
         """Elements by the place of their middles."""

@@ -26,7 +26,7 @@ import { toolInHand, useSession } from "./stores/session";
 import { useShow } from "./stores/show";
 import { showNothing } from "./stores/shown";
 import { forgetNudges } from "./nudging";
-import { settled } from "./tooling";
+import { eagerly, settled } from "./tooling";
 
 /** Open a design; the answer closes it again. */
 export function open(id: string): () => void {
@@ -147,6 +147,8 @@ function take(design: DesignState): void {
   if (limit && edgesOf(before, limit) !== edgesOf(design, limit)) useReach.setState({ within: null });
   weigh();
   bend();
+  // What a tool goes by may have been unlocked, or lie elsewhere.
+  if (JSON.stringify(design.references) !== JSON.stringify(before.references)) eagerly();
 }
 
 /** Whether something else is asked of the same forms: then what was picked to measure is still meant. */

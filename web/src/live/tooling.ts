@@ -26,7 +26,7 @@ export const settled = (): Values => settledValues(fieldsOf(toolInHand()), useSe
 export const showPreview = (): void => preview(useSession.getState().touched ? commandNow() : null);
 
 /** Tools that show what they would do before anything was set. */
-function eagerly(): void {
+export function eagerly(): void {
   if (isEager(toolInHand()) && !useSession.getState().touched) preview(missing() ? null : commandNow());
 }
 

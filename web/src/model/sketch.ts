@@ -21,6 +21,8 @@ export interface SpotQuery {
   reuse?: boolean;
   /** Only points on the surface of a piece, where it is and not drawn to anything. */
   surface?: boolean;
+  /** On surfaces as they are, drawn to no vertex and no edge. */
+  bare?: boolean;
   /** Only points on this picture. */
   picture?: string;
   /** Where nothing is met, a point of the plane through the middle of the view that faces the eye. */
@@ -33,6 +35,8 @@ export interface SpotQuery {
 export interface Sketch {
   spots: Spot[];
   closed: boolean;
+  /** Each two points belong together, and not to those before. */
+  paired: boolean;
   /** A direction that looked at the eye when the last point was set. */
   towards: Vec;
   /** The piece that faces are being laid on. */
@@ -41,4 +45,4 @@ export interface Sketch {
   marking: string | null;
 }
 
-export const emptySketch: Sketch = { spots: [], closed: false, towards: [0, 0, 1], on: null, marking: null };
+export const emptySketch: Sketch = { spots: [], closed: false, paired: false, towards: [0, 0, 1], on: null, marking: null };

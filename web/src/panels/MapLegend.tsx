@@ -21,7 +21,7 @@ export function MapLegend() {
   const unit = useUnit();
   if (!wanted) return null;
   return (
-    <Paper component="section" aria-label="Map" elevation={2} sx={{ position: "absolute", right: 12, top: 252, width: 138, p: 1, borderRadius: 2, zIndex: 2 }}>
+    <Paper component="section" aria-label="Map" elevation={2} sx={{ position: "absolute", right: 12, top: 252, width: 138, p: 1, borderRadius: 2, zIndex: 1 }}>
       <Typography variant="body2" sx={{ fontWeight: 600, lineHeight: 1.25 }}>{asked ?? "A proof that is gone"}</Typography>
       {map ? <Scale map={map} unit={unit} /> : <Typography variant="body2" color="text.secondary">It has no map here: the form is open, or what it asks is one number.</Typography>}
       <Button size="small" color="inherit" fullWidth onClick={() => mapOf(null)} sx={{ mt: 0.5, py: 0 }}>Hide the map</Button>

@@ -39,16 +39,17 @@ export class Overlay {
   draw(): void {
     this.combs.draw();
     this.dimensions.draw();
-    const { spots, closed } = useSketch.getState();
+    const { spots, closed, paired } = useSketch.getState();
     const hover = useSpot.getState().spot;
     const flat = spots.flatMap((spot) => spot.point);
     const count = spots.length;
-    const pairs = Array.from({ length: Math.max(0, count - 1) }, (_, i) => [i, i + 1]).flat();
+    const pairs = Array.from({ length: Math.max(0, count - 1) }, (_, i) => (paired && i % 2 ? [] : [i, i + 1])).flat();
     if (closed && count > 2) pairs.push(count - 1, 0);
     draw(this.path, flat, pairs);
     const { line } = useDrawn.getState();
     draw(this.stroke, line.flatMap((spot) => spot.point), line.slice(1).flatMap((_, i) => [i, i + 1]));
-    draw(this.next, hover && count && !closed ? [...spots[count - 1].point, ...hover.point] : [], hover && count && !closed ? [0, 1] : []);
+    const goesOn = count > 0 && !closed && !(paired && count % 2 === 0);
+    draw(this.next, hover && goesOn ? [...spots[count - 1].point, ...hover.point] : [], hover && goesOn ? [0, 1] : []);
     put(this.dots, flat, colours.selection);
     put(this.hover, hover ? hover.point : [], hover ? spotTones[hover.on] : colours.hover);
     put(this.pivot, useShow.getState().pivot ?? [], colours.otter);

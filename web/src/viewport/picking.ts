@@ -51,6 +51,12 @@ export class Picker {
     return this.screen;
   }
 
+  /** From the eye to a point. */
+  rayTo(point: Vector3): Ray {
+    const { x, y } = this.onScreen(point);
+    return this.ray(x, y);
+  }
+
   ray(x: number, y: number): Ray {
     const { camera, width, height } = this.screen;
     const at = (z: number) =>
@@ -67,7 +73,8 @@ export class Picker {
     return p.set(((p.x + 1) / 2) * width, ((1 - p.y) / 2) * height, p.z);
   }
 
-  at(kind: Kind, x: number, y: number): Hit | null {
+  /** What lies there; of vertices and edges none that `hidden` says is. */
+  at(kind: Kind, x: number, y: number, hidden?: (at: Vector3) => boolean): Hit | null {
     if (kind === "face") return this.faceAt(x, y);
     if (kind === "piece") {
       const hit = this.copyAt(x, y) ?? this.faceAt(x, y) ?? this.at("edge", x, y) ?? this.curveAt(x, y);
@@ -78,7 +85,7 @@ export class Picker {
       if (!view.offersPoints) continue;
       const near = kind === "vertex" ? this.verticesNear(view, x, y) : this.edgesNear(view, x, y);
       near.sort((a, b) => a.distance - b.distance || a.depth - b.depth);
-      const first = near.find((found) => this.canBeTaken(view, kind, found));
+      const first = near.find((found) => this.canBeTaken(view, kind, found, hidden));
       if (first && (!best || first.distance < best.distance)) best = { hit: { piece: view.id, kind, id: first.id }, distance: first.distance };
     }
     return best?.hit ?? null;
@@ -137,9 +144,9 @@ export class Picker {
   }
 
   /** What is seen where the pointer is, as a line or dot of the cage, or as a place on the surface. */
-  private canBeTaken(view: PieceView, kind: Kind, { id, ends, along }: Near): boolean {
+  private canBeTaken(view: PieceView, kind: Kind, { id, ends, along }: Near, hidden?: (at: Vector3) => boolean): boolean {
     const at = position(view, ends[0]).lerp(position(view, ends[1]), along);
-    if (this.sight.isCut(at)) return false;
+    if (this.sight.isCut(at) || hidden?.(at)) return false;
     // A curve often lies within what has grown from it; its line shows through.
     if (this.through || !view.hasFaces || this.sight.isOpen(view, at, drawnInFront)) return true;
     // A vertex that lies inside the surface is meant where it pulls; of an edge only the pointer's place counts.
@@ -153,8 +160,8 @@ export class Picker {
   }
 
   /** The nearest point of an edge of a cage under the pointer; of open edges only, where asked so. */
-  edgePoint(x: number, y: number, openOnly: boolean): { piece: string; vertices: number[]; point: Vector3 } | null {
-    const hit = this.at("edge", x, y);
+  edgePoint(x: number, y: number, openOnly: boolean, hidden?: (at: Vector3) => boolean): { piece: string; vertices: number[]; point: Vector3 } | null {
+    const hit = this.at("edge", x, y, hidden);
     const view = hit && this.views.find((v) => v.id === hit.piece);
     if (!hit || !view) return null;
     const { cage } = view.arrays;

@@ -63,8 +63,8 @@ export class ReferenceViews {
   }
 
   /** The nearest point of a shown component that a ray meets. */
-  hit(ray: Ray): { id: string; point: Vector3; normal: Vector3 } | null {
-    let best: { id: string; point: Vector3; normal: Vector3; distance: number } | null = null;
+  hit(ray: Ray): { id: string; point: Vector3; normal: Vector3; radius: number } | null {
+    let best: { id: string; point: Vector3; normal: Vector3; radius: number; distance: number } | null = null;
     for (const [id, held] of this.held) {
       if (held.state.kind !== "component" || !held.state.visible || !held.mesh.geometry.index) continue;
       held.tree ??= new MeshBVH(held.mesh.geometry, { indirect: true });
@@ -74,7 +74,8 @@ export class ReferenceViews {
       const point = hit.point.clone().applyMatrix4(held.mesh.matrixWorld);
       const distance = point.distanceTo(ray.origin);
       if (best && best.distance <= distance) continue;
-      best = { id, point, normal: hit.face.normal.clone().transformDirection(held.mesh.matrixWorld), distance };
+      const radius = held.mesh.geometry.boundingSphere?.radius ?? 0;
+      best = { id, point, normal: hit.face.normal.clone().transformDirection(held.mesh.matrixWorld), radius, distance };
     }
     return best;
   }
@@ -124,6 +125,8 @@ export class ReferenceViews {
     void meshOf(state.asset).then(({ positions, triangles }) => {
       mesh.geometry.setAttribute("position", new BufferAttribute(positions, 3));
       mesh.geometry.setIndex(new BufferAttribute(new Uint32Array(triangles), 1));
+      // While it was empty it had none.
+      mesh.geometry.computeBoundingSphere();
       if (!material.flatShading) mesh.geometry.computeVertexNormals();
       this.changed();
     });

@@ -18,6 +18,8 @@ export interface WorkingPlane {
 const vec = (v: Vector3) => v.toArray();
 
 const edgeOn = 0.05;
+/** Of a component's radius: what lies so far behind where it is met is on its other side. */
+const behind = 0.12;
 
 /** The working plane that is chosen; where the view looks along it, so that nothing could be set on it, the one that faces the view. */
 function workingPlaneSeen(design: DesignState | null, back: Vector3): WorkingPlane {
@@ -63,20 +65,14 @@ export function spotAt(
     return hit && { ...blank, on: "face", point: vec(hit.point), normal: faceNormal(hit.cage, hit.face).normal, piece: hit.piece };
   };
   if (query.surface) return onFace();
-  if (query.reuse || snaps.vertex) {
-    const hit = picker.at("vertex", x, y);
-    if (hit) return { ...blank, on: "vertex", point: vec(picker.vertex(hit.piece, hit.id)), vertices: [hit.id], piece: hit.piece };
-  }
-  if (query.reuse || snaps.edge) {
-    const hit = picker.edgePoint(x, y, query.reuse ?? false);
-    if (hit) return { ...blank, on: "edge", point: vec(hit.point), vertices: hit.vertices, piece: hit.piece };
-  }
+  const there = ofThePiece(picker, references, x, y, query);
+  if (there) return there;
   const near: Spot[] = [];
-  if (snaps.reference) {
+  if (snaps.reference || query.bare) {
     const hit = references.hit(ray);
     if (hit) near.push({ ...blank, on: "reference", point: vec(hit.point), normal: vec(hit.normal), reference: hit.id });
   }
-  const face = snaps.face ? onFace() : null;
+  const face = snaps.face || query.bare ? onFace() : null;
   if (face) near.push(face);
   const distance = (spot: Spot) => new Vector3(...spot.point).distanceTo(ray.origin);
   near.sort((a, b) => distance(a) - distance(b));
@@ -85,6 +81,28 @@ export function spotAt(
   const { middle, back } = picker.view;
   const point = meet(ray, middle, back);
   return point && { ...blank, on: "plane", point: vec(point) };
+}
+
+/** A vertex or an edge under the pointer, where these are drawn to. */
+function ofThePiece(picker: Picker, references: ReferenceViews, x: number, y: number, query: SpotQuery): Spot | null {
+  const { snaps } = useShow.getState();
+  if (query.bare) return null;
+  const blank = { normal: null, reference: null };
+  // What lies behind a component is not meant, though it shows through it.
+  const isBehind = (point: Vector3) => {
+    const towards = picker.rayTo(point);
+    const before = query.reuse ? references.hit(towards) : null;
+    return before !== null && point.distanceTo(towards.origin) > before.point.distanceTo(towards.origin) + behind * before.radius;
+  };
+  if (query.reuse || snaps.vertex) {
+    const hit = picker.at("vertex", x, y, isBehind);
+    if (hit) return { ...blank, on: "vertex", point: vec(picker.vertex(hit.piece, hit.id)), vertices: [hit.id], piece: hit.piece };
+  }
+  if (query.reuse || snaps.edge) {
+    const hit = picker.edgePoint(x, y, query.reuse ?? false, isBehind);
+    if (hit) return { ...blank, on: "edge", point: vec(hit.point), vertices: hit.vertices, piece: hit.piece };
+  }
+  return null;
 }
 
 function onPicture(ray: Ray, design: DesignState | null, id: string): Spot | null {

@@ -18,7 +18,7 @@ export default function ComponentCard({ tool }: CardProps) {
     <FileCard
       tool={tool}
       most={320}
-      hint="STEP, 3MF or GLB, which know their unit, or STL, OBJ, PLY or points in XYZ, for which it is chosen here."
+      hint="STEP, 3MF or GLB, which know their unit, or STL, OBJ or PLY, for which it is chosen here."
       send={(design, revision, file) => service.addComponent(design, revision, file, unit, scan ? 0 : clearance, scan)}
     >
       <TextField select label="It is" value={scan ? "scan" : "part"} onChange={(event) => setScan(event.target.value === "scan")} sx={{ minWidth: 150 }}>

@@ -17,6 +17,7 @@ export const tool = verb({
   needs: "piece",
   eager: true,
   verb: "Place it",
+  leaves: () => true,
   missing: (context) => keptFromMoving(context) ?? (faced(context).length ? null : "There is no piece to fit it to."),
   fields: { component: movableList(), onto: list("To", (context) => faced(context).map(({ id, name }) => ({ id, words: name }))) },
   command(v, context) {

@@ -5,9 +5,9 @@ import { keptFromMoving, movable, movableList } from "../shared/components";
 
 const pointing: Pointing = {
   active: () => true,
-  query: () => ({}),
+  query: () => ({ bare: true }),
   click(spot, towards, { sketch: { spots } }, hands) {
-    hands.sketch({ spots: [...spots, spot], towards });
+    hands.sketch({ spots: [...spots, spot], towards, paired: true });
     if (spots.length >= 5 && spots.length % 2) hands.again();
   },
   key(key, { sketch: { spots } }, hands) {
@@ -38,6 +38,7 @@ export const tool = verb({
   hint: "Three pairs or more: a point on the component, then where it belongs. Backspace takes the last one back.",
   needs: "piece",
   verb: "Place it",
+  leaves: () => true,
   missing: keptFromMoving,
   fields: { component: movableList() },
   command(v, context) {

@@ -14,6 +14,7 @@ export const tool = verb({
   needs: "piece",
   eager: true,
   verb: "Place it",
+  leaves: () => true,
   missing: keptFromMoving,
   fields: { component: movableList(), axis: choice("Plane across", { x: "x", y: "y", z: "z" }) },
   command(v, context) {
