@@ -1,4 +1,4 @@
-"""A scan of a million triangles: read, its tree, one place, twenty thousand; a patch traced; a form of 600 faces settled; quads proposed.
+"""A scan of a million triangles: read, its tree, one place, twenty thousand; a patch traced; 600 faces settled; a proposal.
 
 Figures are ratios to building and evaluating the stencils of a cage of 600 faces at level 3.
 """
