@@ -256,3 +256,60 @@ class Proposals(ScanCase):
         self.assertEqual(self.client.post(address, json={"component": "r2", "count": 3}).status_code, 422)
         self.assertEqual(self.client.post(address, json={"component": "r9"}).status_code, 404)
         self.problem(self.client.get("/api/proposals/" + "0" * 32), 404, "no-solid")
+
+
+class CleanedUp(ScanCase):
+    def test_a_scan_is_cleaned_up_as_one_step_that_says_how_many(self) -> None:
+        made = self.scan(spikes=6, missing=3)
+        address = f"/api/designs/{self.state['id']}/components/{made['id']}/cleaned"
+        answer = self.client.post(address, params={"revision": self.state["revision"], "holes": 40})
+        self.assertEqual(answer.status_code, 200, answer.text)
+        state = answer.json()
+        self.assertEqual(state["steps"][-1]["title"], "Cleaned up Scan of Clay: 6 spikes laid back, 1 hole closed")
+        (now,) = state["references"]
+        self.assertNotEqual(now["asset"], made["asset"])
+        mesh = self.room.meshes.get(now["asset"])
+        self.assertTrue(mesh.closed)
+        undone = self.client.post(f"/api/designs/{state['id']}/undo", json={"revision": state["revision"]}).json()
+        self.assertEqual(undone["references"][0]["asset"], made["asset"])
+        wrong = self.client.post(address, params={"revision": undone["revision"], "holes": -1})
+        self.assertEqual(wrong.status_code, 422)
+        gone = self.client.post(address.replace(made["id"], "r9"), params={"revision": undone["revision"]})
+        self.assertEqual(gone.status_code, 404)
+
+
+class Sticking(ScanCase):
+    def test_what_is_moved_and_added_stays_on_the_scan(self) -> None:
+        self.scan()
+        self.done({"kind": "settle", "piece": "p1", "picked": {"kind": "piece", "ids": [0]}, "onto": "r2"})
+
+        def off() -> float:
+            component, mesh = self.component()
+            points = nearest_on(self.cage("p1")).surface_points
+            return float(np.abs(mesh.sided(component.own(points)).distance).max())
+
+        lies = off()
+        cage = self.cage("p1")
+        top = int(cage.positions[:, 2].argmax())
+        move = {"kind": "move", "piece": "p1", "picked": {"kind": "vertex", "ids": [top]}, "vector": [1, 0.5, 4]}
+        self.done({**move, "stick": "r2"})
+        after = self.cage("p1").positions
+        # It went along, not away; and nothing else moved.
+        self.assertGreater(np.linalg.norm((after - cage.positions)[top, :2]), 0.7)
+        self.assertEqual(np.count_nonzero((after != cage.positions).any(axis=1)), 1)
+        sticks = off()
+        self.assertLess(sticks, lies + 1.0)
+        undone = self.client.post(f"/api/designs/{self.state['id']}/undo", json={"revision": self.state["revision"]})
+        self.state = undone.json()
+        self.done(move)
+        self.assertGreater(off(), 2 * sticks, "without it it would lie far off")
+
+    def test_far_from_the_scan_it_does_as_ever_and_says_so(self) -> None:
+        self.scan()
+        self.done({"kind": "add-box", "name": "Far", "size": [10, 10, 10], "counts": [1, 1, 1]})
+        whole = {"kind": "piece", "ids": [0]}
+        self.done({"kind": "move", "piece": "p3", "picked": whole, "vector": [300, 0, 0], "stick": "r2"})
+        self.assertAlmostEqual(float(self.cage("p3").positions[:, 0].mean()), 300.0)
+        refused = {"kind": "move", "piece": "p1", "picked": whole, "vector": [1, 0, 0], "stick": "r9"}
+        body = {"revision": self.state["revision"], "command": refused}
+        self.assertEqual(self.client.post(f"/api/designs/{self.state['id']}/commands", json=body).status_code, 404)

@@ -16,8 +16,10 @@ writeFileSync("src/model/schema.generated.d.ts", note + astToString(schema));
 const { schemas } = description.components;
 const kinds = schemas.CommandAt.properties.command.discriminator.mapping;
 const parameters = {};
+const sticking = [];
 for (const [kind, address] of Object.entries(kinds).sort()) {
   const { properties } = schemas[address.split("/").at(-1)];
+  if (properties.stick) sticking.push(kind);
   for (const [name, given] of Object.entries(properties)) {
     const card = given["x-card"];
     if (card) (parameters[kind] ??= {})[name] = asField(card, given);
@@ -33,7 +35,8 @@ const cuts = Object.entries(schemas.LayStones.properties.cut.discriminator.mappi
   const { kind: _, ...own } = Object.fromEntries(Object.entries(properties).map(([name, given]) => [name, given.default]));
   return `  "${kind}": ${JSON.stringify({ name: title.replace(/(?<!^)[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`), begins: own })},`;
 });
-lines.push("} as const;", "", "/** The cuts of stones, and the proportions that each begins with. */", "export const cuts = {", ...cuts);
+lines.push("} as const;", "", "/** Kinds of commands that can keep the surface on a scan. */", `export const sticking: ReadonlySet<string> = new Set(${JSON.stringify(sticking)});`);
+lines.push("", "/** The cuts of stones, and the proportions that each begins with. */", "export const cuts = {", ...cuts);
 writeFileSync("src/model/parameters.generated.ts", [`${note}export const liveVersion = ${description["x-live-channel"].version};\n\nexport const parameters = {`, ...lines, "} as const;", ""].join("\n"));
 
 function asField({ label, unit, step, words }, given) {

@@ -30,7 +30,7 @@ class Edits:
 
     def apply(self, design_id: str, command: Command, design: Design, meshes: Meshes) -> Outcome:
         """What a command leads to. Raises what it raises, StoppedError, BusyError, JobFailedError when it takes too long."""
-        if command.weight(design) < HEAVY:
+        if command.goes_by_meshes or command.weight(design) < HEAVY:
             return command.apply_among(design, meshes)
         # Never one that is under way already, though the same is asked for: the design may be another by now.
         job_id = self._runner.start(secrets.token_hex(8), command.title(design), apply_command, command, design)

@@ -15,14 +15,15 @@ from zinc_otter.api.designs import AtHand
 from zinc_otter.api.packing import pack
 from zinc_otter.api.room import Room
 from zinc_otter.api.schemas import DesignState
-from zinc_otter.core.errors import FileFormatError
+from zinc_otter.core.errors import BadSelectionError, FileFormatError
 from zinc_otter.core.form import require_faces
 from zinc_otter.core.scan.scanner import Looks, Scanning
-from zinc_otter.jobs.component_work import ComponentFile, read_component, scan_cage
+from zinc_otter.jobs.component_work import ComponentFile, clean_mesh, read_component, scan_cage
 from zinc_otter.studio.commands.base import PieceId
-from zinc_otter.studio.commands.components import AddComponent
+from zinc_otter.studio.commands.components import AddComponent, RecastComponent
 from zinc_otter.studio.commands.pictures import AddPicture, FlatView
 from zinc_otter.studio.picture_files import read_picture
+from zinc_otter.studio.references import Component
 
 router = APIRouter(prefix="/api", tags=["references"])
 Revision = Annotated[int, Query(ge=0, le=2**53)]
@@ -103,6 +104,32 @@ def scan_piece(design_id: str, given: ScanRequest, room: AtHand, revision: Revis
     how = Scanning(**given.model_dump(exclude={"piece"}))
     made = room.intake.call(f"Scanning {piece.name}", scan_cage, piece.faces, how)
     return _put_down(room, design_id, revision, f"Scan of {piece.name}"[:80], made, scan=True)
+
+
+@router.post("/designs/{design_id}/components/{reference}/cleaned")
+def clean_component(
+    design_id: str,
+    reference: PieceId,
+    room: AtHand,
+    revision: Revision,
+    holes: Annotated[float, Query(ge=0, le=1e6, description="mm of the longest rim that is closed")] = 0.0,
+) -> DesignState:
+    """Clean a scan up: loose parts left out, spikes laid back, small holes closed; one step that says how many."""
+    component = room.studio.saved(design_id).design.reference(reference)
+    if not isinstance(component, Component):
+        raise BadSelectionError(f"{component.name} is a picture; there is nothing to clean up.")
+    asset = room.store.asset(component.asset)
+    mesh = room.meshes.get(component.asset)
+    made, words = room.intake.call(
+        f"Cleaning up {component.name}", clean_mesh, mesh.vertices, np.asarray(mesh.triangles, dtype=np.int32), holes,
+        tuple(asset.facts["notes"]),
+    )  # fmt: skip
+    kept = room.store.put_asset("mesh", made.data, made.facts)
+    x, y, z = made.facts["size"]
+    command = RecastComponent(
+        reference=reference, asset=kept.hash, triangles=made.facts["triangles"], size=(x, y, z), words=words
+    )
+    return DesignState.of(room.told(room.studio.commit(design_id, revision, command)))
 
 
 def _put_down(

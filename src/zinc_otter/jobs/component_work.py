@@ -11,6 +11,7 @@ from zinc_otter.jobs.bounded import bounded_memory
 
 if TYPE_CHECKING:
     from zinc_otter.core.cage.cage import Cage
+    from zinc_otter.core.cage.topology import Floats, Ints
     from zinc_otter.core.formats.cages.cleaning import Cleaning, Finding
     from zinc_otter.core.formats.cages.loaded import Loaded
     from zinc_otter.core.formats.curves.kinds import Kind, View
@@ -48,6 +49,19 @@ def scan_cage(progress: Progress, cage: Cage, how: Scanning) -> ComponentFile:
 
     with bounded_memory("a scan"):
         return ComponentFile(*as_asset(scanned(cage, how)))
+
+
+def clean_mesh(
+    progress: Progress, vertices: Floats, triangles: Ints, holes: float, notes: tuple[str, ...]
+) -> tuple[ComponentFile, str]:
+    """A scan cleaned up, and what was done in words. Raises BadNumberError, BadSelectionError."""
+    from zinc_otter.core.formats.mesh import Mesh, as_asset
+    from zinc_otter.core.scan.cleaning import cleaned
+
+    with bounded_memory("a scan"):
+        found = cleaned(vertices, triangles, holes)
+        mesh = Mesh(found.mesh.vertices, found.mesh.triangles, (*notes, found.words))
+        return ComponentFile(*as_asset(mesh)), found.words
 
 
 def _step_mesh(path: Path) -> Mesh:

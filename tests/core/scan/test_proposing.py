@@ -12,9 +12,10 @@ from zinc_otter.core.cage import Cage, Selection
 from zinc_otter.core.errors import BadNumberError, BadSelectionError
 from zinc_otter.core.primitives import box, patched_sphere, torus
 from zinc_otter.core.proof.distance import MeshDistance
+from zinc_otter.core.scan.cleaning import rims
 from zinc_otter.core.scan.proposing import Proposal, propose
 from zinc_otter.core.scan.proposing.directions import directions
-from zinc_otter.core.scan.proposing.prepared import prepared, rims
+from zinc_otter.core.scan.proposing.prepared import prepared
 from zinc_otter.core.scan.samples import samples_of
 from zinc_otter.core.scan.scanner import Scanning, scanned
 from zinc_otter.core.scan.settling import settle

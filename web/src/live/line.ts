@@ -1,5 +1,6 @@
 /** The line to the service for the open design: what is asked for over it, and whose turn it is. */
 import { doesReach } from "../model/tool";
+import { sticking } from "../model/parameters.generated";
 import type { Command, DesignState } from "../model/types";
 import type { Channel } from "./channel";
 import { askedCurves, useCurves } from "./stores/curves";
@@ -47,11 +48,18 @@ function answerOf(seq: number): Promise<DesignState | null> {
   return seq ? new Promise((resolve) => waiting.set(seq, resolve)) : Promise.resolve(null);
 }
 
+/** The command as it keeps the surface on the scan, where that is asked for and the scan is still there. */
+function held(command: Command): Command {
+  const { stick } = useShow.getState();
+  const there = useDesign.getState().design?.references.some((r) => r.id === stick && r.kind === "component");
+  return stick && there && sticking.has(command.kind) ? ({ ...command, stick } as Command) : command;
+}
+
 /** Keep a command as a step, now, or instead of the present one. The answer is the design that it led to, or null where it was refused. */
 export function commit(command: Command, instead = false): Promise<DesignState | null> {
   const { design } = useDesign.getState();
   if (!design || !channel) return Promise.resolve(null);
-  const seq = channel.commit(design.revision, command, instead);
+  const seq = channel.commit(design.revision, held(command), instead);
   turns.await(seq);
   if ("picked" in command) last = command;
   return answerOf(seq);
@@ -69,7 +77,7 @@ export function callOff(): number | undefined {
 /** Show what a command would lead to; null shows the design as it stands. */
 export function preview(command: Command | null): void {
   const { design } = useDesign.getState();
-  if (design && command) channel?.preview(design.revision, command);
+  if (design && command) channel?.preview(design.revision, held(command));
   else if (design) callOff();
 }
 

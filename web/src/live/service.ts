@@ -64,6 +64,8 @@ export const service = {
   addComponent: (design: string, revision: number, file: File, unit: string, clearance: number, scan: boolean) =>
     call<DesignState>("POST", `/designs/${design}/components?${query({ revision, name: file.name, unit, clearance, scan: String(scan) })}`, file),
   scan: (design: string, revision: number, asked: ScanAsk) => call<DesignState>("POST", `/designs/${design}/scans?${query({ revision })}`, asked),
+  cleanScan: (design: string, reference: string, revision: number, holes: number) =>
+    call<DesignState>("POST", `/designs/${design}/components/${reference}/cleaned?${query({ revision, holes })}`),
   beginProposal: (design: string, asked: ProposalAsk) => call<KeyedJob>("POST", `/designs/${design}/proposals`, asked),
   proposed: (key: string) => call<Proposed>("GET", `/proposals/${key}`),
   archiveAddress: (id: string) => `/api/designs/${id}/archive`,

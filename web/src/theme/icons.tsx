@@ -39,4 +39,5 @@ export const KeysIcon = iconOf(drawn(["M3 7h18v10H3z", "M7 14h10", "M7 10.500h.1
 export const FoldIcon = iconOf(drawn(["M9 5l7 7-7 7"]));
 export const LockedIcon = iconOf(drawn(["M6 11h12v9H6z", "M9 11V8a3 3 0 0 1 6 0v3"], [[12, 15]]));
 export const GrowsIcon = iconOf(drawn(["M12 21c0-7-1-11 3-16", "M13 12c-5 1-8-1-9-5 5-1 8 1 9 5z", "M13 16c4 0 6-2 7-5-4 0-6 2-7 5z"]));
+export const StickIcon = iconOf(drawn(["M3 18c5-5 13-5 18 0", "M4 13c4-4.500 12-4.500 16 0", "M12 3v4"], [[12, 9.500]]));
 export const FreeIcon = iconOf(drawn(["M6 11h12v9H6z", "M9 11V7a3 3 0 0 1 5.500-1.600"]));

@@ -34,7 +34,7 @@ _SAME_SIDE = 0.25
 """Cosine of the angle up to which scan and surface look the same way."""
 _TOGETHER, _EVEN, _BEND = 0.06, 0.003, 5.0
 """Weights beside the data's: moving as neighbours do, lying evenly apart, and bending evenly where most is asked for."""
-_SLIDE, _EXACT = 0.02, 5e-4
+_SLIDE, _HELD, _EXACT = 0.02, 1e4, 5e-4
 _DAMPING, _LEAST_DAMPING, _TRIES, _FEWEST = 1e-2, 1e-4, 6, 12
 _DENSE = 2_400
 """Up to so many unknowns a dense factorization is quicker."""
@@ -58,14 +58,15 @@ def settle(
     smoothness: float = 0.1,
     border: bool = True,
     group: Group | None = None,
+    slides: bool = True,
     rounds: int = ROUNDS,
 ) -> Settled:
     """Move the vertices of what is selected so that the limit surface lies on the places of a ``scan``; the rest stays.
 
     ``smoothness`` from 0 (as near as it gets) to 1 (as fair as it gets). Vertices on a ``border`` move onto the scan as
-    well, but not along it; else they stay. Creases keep their sharpness. Of a symmetric cage the scan counts under all
-    motions of its ``group``: what one side has missing the other has. Raises BadSelectionError where nothing of the scan
-    lies near, BadNumberError.
+    well, but not along it; else they stay. With ``slides`` off no vertex moves along the surface. Creases keep their
+    sharpness. Of a symmetric cage the scan counts under all motions of its ``group``: what one side has missing the other
+    has. Raises BadSelectionError where nothing of the scan lies near, BadNumberError.
 
     >>> from zinc_otter.core.primitives import patched_sphere
     >>> from zinc_otter.core.surface.nearest import nearest_on
@@ -89,15 +90,17 @@ def settle(
         raise BadSelectionError("Nothing is left to settle: all that is picked stays.", vertices=vertices_of(t, selection))
     surface = FittedSurface(cage)
     reach = _REACH * max(float(np.ptp(cage.positions, axis=0).max()), 1e-9)
-    now = _Lies.of(surface, places, cage.positions, reach)
+    # What lies elsewhere neither pulls nor tells how much is much.
+    reached = np.asarray(surface.weights[:, np.flatnonzero(free)].sum(axis=1)).reshape(-1) > 1e-6
+    now = _Lies.of(surface, places, cage.positions, reach, reached)
     if len(now.used) < _FEWEST:
         raise BadSelectionError("Next to nothing of the scan lies near enough to settle on; place it first.")
     before, damping = now.figures, _DAMPING
     for number in range(rounds):
-        system = _System(cage, surface, now, free, smoothness, wide=number < 2)
+        system = _System(cage, surface, now, free, smoothness, number < 2, slides)
         for _ in range(_TRIES):
             step = system.step(damping)
-            then = _Lies.of(surface, places, now.positions + step, reach)
+            then = _Lies.of(surface, places, now.positions + step, reach, reached)
             # A step after which it lies worse is not taken; a shorter one is tried.
             if system.misfit(then) <= system.misfit(now):
                 break
@@ -141,12 +144,14 @@ class _Lies:
     places: int
 
     @classmethod
-    def of(cls, surface: FittedSurface, places: Samples, positions: Floats, reach: float) -> _Lies:
+    def of(
+        cls, surface: FittedSurface, places: Samples, positions: Floats, reach: float, reached: Bools
+    ) -> _Lies:
         surface.moved_to(positions)
         feet = surface.feet(places.points)
         far = np.linalg.norm(places.points - feet.points, axis=1)
         same = (feet.normals * places.normals).sum(axis=1) > _SAME_SIDE
-        used = np.flatnonzero(feet.within & same & (far < reach))
+        used = np.flatnonzero(feet.within & same & (far < reach) & reached[feet.corners].any(axis=1))
         held = feet.only(used)
         off = ((places.points[used] - held.points) * held.normals).sum(axis=1)
         # The first rows are the cage's own vertices.
@@ -161,7 +166,7 @@ class _System:
     """The least squares of one round, about how things lie ``now``; ``wide`` while much lies far off for good reason."""
 
     def __init__(
-        self, cage: Cage, surface: FittedSurface, now: _Lies, free: Bools, smoothness: float, wide: bool
+        self, cage: Cage, surface: FittedSurface, now: _Lies, free: Bools, smoothness: float, wide: bool, slides: bool
     ) -> None:
         t, n, at = cage.topology, len(now.positions), now.positions
         self._free, self._wide = free, wide
@@ -183,8 +188,8 @@ class _System:
         fair = csr_matrix(self._weight * (self._bends.T @ self._bends))
         together = csr_matrix(_TOGETHER**2 * (laplacian.T @ laplacian) + fair)
         # Along the surface they move little in a round: nothing of the scan asks for it.
-        slow = _SLIDE * float(np.mean([data[k][k].diagonal().mean() for k in range(3)]))
-        sliding = np.where(t.on_border, 1.0, slow)
+        slow = (_SLIDE if slides else _HELD) * float(np.mean([data[k][k].diagonal().mean() for k in range(3)]))
+        sliding = np.where(t.on_border, max(slow, 1.0), slow)
 
         def block(a: int, b: int) -> csr_matrix:
             along = (1.0 if a == b else 0.0) - facing[:, a] * facing[:, b]

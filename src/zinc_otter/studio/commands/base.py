@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from abc import ABC, abstractmethod
 from collections.abc import Callable
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from typing import Annotated, ClassVar, Literal
 
 from pydantic import BaseModel, ConfigDict, Field, JsonValue
@@ -19,6 +19,8 @@ from zinc_otter.core.errors import BadSelectionError
 from zinc_otter.core.form import Form, require_faces
 from zinc_otter.core.proof.distance import MeshDistance
 from zinc_otter.studio.design import Design
+from zinc_otter.studio.references import Component
+from zinc_otter.studio.sticking import stuck
 
 Length = Annotated[float, Field(ge=-LARGEST_LENGTH, le=LARGEST_LENGTH, allow_inf_nan=False)]
 Number = Annotated[float, Field(ge=-1e9, le=1e9, allow_inf_nan=False)]
@@ -103,6 +105,11 @@ class Command(BaseModel, ABC):
         """Whether it changes nothing but what is seen: then it is undone like others, and stands among no steps."""
         return False
 
+    @property
+    def goes_by_meshes(self) -> bool:
+        """Whether it looks at the meshes of components, which are at hand where the design is, and in no worker."""
+        return False
+
     def weight(self, design: Design) -> int:
         """Faces that it works through, where that may take a while; 0 for what is quick however many there are."""
         return 0
@@ -149,6 +156,7 @@ class OnSelection(Command, ABC):
     piece: PieceId
     picked: Picked
     others: Annotated[tuple[PieceId, ...], Field(max_length=200)] = ()
+    stick: Annotated[PieceId | None, Field(description="the component that the surface is to stay on")] = None
 
     shows_result: ClassVar[bool] = False
     """Whether what it leads to is selected also where a whole piece was picked."""
@@ -171,6 +179,20 @@ class OnSelection(Command, ABC):
         assert first is not None
         whole = self.picked.kind == "piece" and not self.shows_result
         return Outcome(design, self.piece, first.selected, whole, first.weights, first.suspect, first.remarks)
+
+    @property
+    def goes_by_meshes(self) -> bool:
+        return self.stick is not None
+
+    def apply_among(self, design: Design, meshes: Meshes) -> Outcome:
+        done = self.apply(design)
+        if self.stick is None:
+            return done
+        component = design.reference(self.stick)
+        if not isinstance(component, Component):
+            raise BadSelectionError(f"{component.name} is a picture; nothing sticks to it.")
+        settled, words = stuck(design, done.design, self.piece, component, meshes(component.asset))
+        return replace(done, design=settled, remarks=(*done.remarks, words) if words else done.remarks)
 
     def weight(self, design: Design) -> int:
         mine = {self.piece, *self.others}

@@ -41,6 +41,28 @@ class AddComponent(Command):
         return f"Put down the {'scan' if self.scan else 'component'} {self.name}"
 
 
+class RecastComponent(Command):
+    """Give a component another mesh, where it lies: one that came of its own, such as by cleaning it up, said in
+    ``words``."""
+
+    kind: Literal["recast-component"] = "recast-component"
+    reference: PieceId
+    asset: AssetHash
+    triangles: Annotated[int, Field(ge=1)]
+    size: tuple[Length, Length, Length]
+    words: Annotated[str, Field(min_length=1, max_length=200)]
+
+    def apply(self, design: Design) -> Outcome:
+        component = design.reference(self.reference)
+        if not isinstance(component, Component):
+            raise BadSelectionError(f"{component.name} is no component.")
+        made = replace(component, asset=self.asset, triangles=self.triangles, size=self.size)
+        return Outcome(design.with_reference(made), remarks=(f"{self.words[0].upper()}{self.words[1:]}.",))
+
+    def title(self, design: Design) -> str:
+        return f"Cleaned up {design.reference(self.reference).name}: {self.words}"
+
+
 class PlaceComponent(Command):
     """Move a component by a vector, or turn it by ``degrees`` about an ``axis`` through its own origin."""
 

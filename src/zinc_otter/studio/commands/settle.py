@@ -6,12 +6,10 @@ from collections.abc import Callable
 from dataclasses import replace
 from typing import Annotated, Literal
 
-import numpy as np
 from pydantic import Field
 
 from zinc_otter.core.cage import Cage, Edit, Selection
 from zinc_otter.core.errors import BadSelectionError
-from zinc_otter.core.scan.samples import samples_of
 from zinc_otter.core.scan.settling import Settled, settle
 from zinc_otter.core.words import fine_millimetres
 from zinc_otter.studio.commands.aligning import Share
@@ -19,6 +17,7 @@ from zinc_otter.studio.commands.base import BesideMeshes, Meshes
 from zinc_otter.studio.commands.labelled import labelled
 from zinc_otter.studio.design import Design
 from zinc_otter.studio.references import Component
+from zinc_otter.studio.sticking import places_of
 
 PLACES = 16_000
 """Places of the scan that are fitted to."""
@@ -42,8 +41,7 @@ class Settle(BesideMeshes):
         component = design.reference(self.onto)
         if not isinstance(component, Component):
             raise BadSelectionError(f"{component.name} is a picture; there is no surface to settle on.")
-        places = samples_of(meshes(component.asset), PLACES)
-        scan = places.moved(np.asarray(component.rotation, dtype=np.float64), np.asarray(component.centre, dtype=np.float64))
+        scan = places_of(component, meshes(component.asset), PLACES)
         symmetry = design.piece(self.piece).symmetry
 
         def done(cage: Cage, selection: Selection) -> Edit:

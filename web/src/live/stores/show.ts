@@ -59,6 +59,8 @@ interface ShowStore {
   plane: string;
   planeAt: number;
   reference: string | null;
+  /** The scan on which the surface stays while it is worked on. */
+  stick: string | null;
 }
 
 /** How finely this browser draws, and what it does where nothing was said. */
@@ -96,6 +98,7 @@ export const useShow = create<ShowStore>(() => ({
   plane: "ground",
   planeAt: 0,
   reference: null,
+  stick: null,
 }));
 
 export const show = useShow.setState;

@@ -8,6 +8,8 @@ import ToggleButton from "@mui/material/ToggleButton";
 import Typography from "@mui/material/Typography";
 import { useRef, useState } from "react";
 import { give } from "../../live/line";
+import { attempt } from "../../live/picks";
+import { service } from "../../live/service";
 import { useDesign, useUnit } from "../../live/stores/design";
 import { useNear } from "../../live/stores/near";
 import { useShow } from "../../live/stores/show";
@@ -163,6 +165,7 @@ function Component({ component }: { component: ComponentState }) {
           <MenuItem value="scan">a scan to lie on</MenuItem>
         </TextField>
         {!component.scan && <NumberField field={length("Clearance", { min: 0, step: 0.5 })} value={component.clearance} onChange={(clearance) => void give({ kind: "change-reference", reference: component.id, clearance })} />}
+        {component.scan && <CleanUp component={component} />}
         <Common reference={component} />
       </Stack>
       <Typography variant="body2" color="text.secondary" sx={{ mt: 0.75 }}>
@@ -175,3 +178,21 @@ function Component({ component }: { component: ComponentState }) {
   );
 }
 
+/** Leaves out loose parts, lays spikes back, closes small holes; the step says how many. */
+function CleanUp({ component }: { component: ComponentState }) {
+  const [holes, setHoles] = useState(0);
+  const [busy, setBusy] = useState(false);
+  const clean = async () => {
+    const { design } = useDesign.getState();
+    if (!design) return;
+    setBusy(true);
+    await attempt(() => service.cleanScan(design.id, component.id, design.revision, holes));
+    setBusy(false);
+  };
+  return (
+    <>
+      <NumberField field={length("Close rims up to", { min: 0, step: 5 })} value={holes} onChange={setHoles} />
+      <Button variant="outlined" disabled={busy} onClick={() => void clean()}>{busy ? "Cleaning up" : "Clean up"}</Button>
+    </>
+  );
+}

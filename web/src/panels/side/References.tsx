@@ -12,7 +12,7 @@ import { tools, useTool } from "../../live/stores/session";
 import { show, useShow } from "../../live/stores/show";
 import { takeTool } from "../../live/tooling";
 import type { ReferenceState } from "../../model/types";
-import { ComponentIcon, FreeIcon, HiddenIcon, LockedIcon, PictureIcon, ShownIcon } from "../../theme/icons";
+import { ComponentIcon, FreeIcon, HiddenIcon, LockedIcon, PictureIcon, ShownIcon, StickIcon } from "../../theme/icons";
 
 export function References() {
   const references = useDesign((s) => s.design?.references) ?? [];
@@ -45,6 +45,7 @@ function Row({ reference }: { reference: ReferenceState }) {
         <Icon fontSize="small" />
         <Typography noWrap variant="body2" title={reference.name} sx={{ fontWeight: 600, color: reference.visible ? undefined : "text.secondary" }}>{reference.name}</Typography>
       </ListItemButton>
+      {reference.kind === "component" && reference.scan && <Stick id={reference.id} name={reference.name} />}
       <Tooltip title={reference.locked ? "Unlock" : "Lock"}>
         <IconButton size="small" aria-label={`${reference.locked ? "Unlock" : "Lock"} ${reference.name}`} onClick={() => change({ locked: !reference.locked })} sx={{ p: 0.4 }}>
           {reference.locked ? <LockedIcon fontSize="small" /> : <FreeIcon fontSize="small" />}
@@ -56,5 +57,17 @@ function Row({ reference }: { reference: ReferenceState }) {
         </IconButton>
       </Tooltip>
     </ListItem>
+  );
+}
+
+/** Whether the surface stays on this scan while it is worked on. */
+function Stick({ id, name }: { id: string; name: string }) {
+  const on = useShow((s) => s.stick === id);
+  return (
+    <Tooltip title={on ? "The surface sticks to it: let go" : "Let the surface stick to it"}>
+      <IconButton size="small" aria-label={`Stick to ${name}`} aria-pressed={on} onClick={() => show({ stick: on ? null : id })} sx={{ p: 0.4, borderRadius: 1.5, color: on ? "primary.contrastText" : undefined, bgcolor: on ? "primary.main" : undefined, "&:hover": { bgcolor: on ? "primary.dark" : undefined } }}>
+        <StickIcon fontSize="small" />
+      </IconButton>
+    </Tooltip>
   );
 }

@@ -16,7 +16,7 @@ from scipy.sparse.linalg import splu
 from zinc_otter.core.cage.cage import unit
 from zinc_otter.core.cage.topology import Floats, Ints
 from zinc_otter.core.proof.distance import Pseudonormals
-from zinc_otter.core.scan.proposing.prepared import rims
+from zinc_otter.core.scan.cleaning import rims
 
 _ALONG_BENDS, _ALONG_RIMS = 0.03, 30.0
 

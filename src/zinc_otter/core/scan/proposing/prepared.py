@@ -4,12 +4,12 @@ from __future__ import annotations
 
 import igl
 import numpy as np
-from scipy.sparse import coo_matrix, csr_matrix
-from scipy.sparse.csgraph import connected_components
+from scipy.sparse import csr_matrix
 
 from zinc_otter.core.cage.topology import Bools, Floats, Ints
 from zinc_otter.core.errors import BadSelectionError
 from zinc_otter.core.proof.coarse_mesh import simplified
+from zinc_otter.core.scan.cleaning import areas_of, parts_of, rims
 
 _ROUNDS, _FEWEST = 8, 4
 _LEAST_PART = 0.05
@@ -51,9 +51,8 @@ def _sound(v: Floats, f: Ints) -> tuple[Floats, Ints]:
 
 
 def _large_parts(v: Floats, f: Ints) -> tuple[Floats, Ints]:
-    links = coo_matrix((np.ones(len(f) * 2), (np.r_[f[:, 0], f[:, 1]], np.r_[f[:, 1], f[:, 2]])), (len(v), len(v)))
-    _, part = connected_components(links, directed=False)
-    area = np.linalg.norm(np.cross(v[f[:, 1]] - v[f[:, 0]], v[f[:, 2]] - v[f[:, 0]]), axis=1)
+    _, part = parts_of(len(v), f)
+    area = areas_of(v, f)
     each = np.bincount(part[f[:, 0]], area)
     kept = f[each[part[f[:, 0]]] >= _LEAST_PART * area.sum()]
     used, joined = np.unique(kept, return_inverse=True)
@@ -70,23 +69,6 @@ def _unsound(v: Floats, f: Ints) -> Bools:
         touching = ~np.asarray(igl.is_vertex_manifold(f)).reshape(-1)
         bad = touching[f].any(axis=1)
     return np.asarray(bad)
-
-
-def rims(f: Ints) -> list[Ints]:
-    """The open loops of an oriented manifold, each run along with the triangles beside it on its left."""
-    ends = np.stack([f[:, [0, 1]], f[:, [1, 2]], f[:, [2, 0]]], axis=1).reshape(-1, 2)
-    count = int(f.max()) + 1
-    open_ends = ends[~np.isin(ends @ [count, 1], ends @ [1, count])]
-    following = dict(zip(open_ends[:, 0].tolist(), open_ends[:, 1].tolist(), strict=True))
-    found = []
-    while following:
-        begin, at = following.popitem()
-        loop = [begin]
-        while at != begin and at in following:
-            loop.append(at)
-            at = following.pop(at)
-        found.append(np.array(loop))
-    return found
 
 
 def _closed(v: Floats, f: Ints) -> tuple[Floats, Ints]:

@@ -14,11 +14,12 @@ from zinc_otter.core.cage.symmetry.assembling import assembled
 from zinc_otter.core.cage.topology import Floats, Ints
 from zinc_otter.core.errors import BadNumberError
 from zinc_otter.core.proof.distance import MeshDistance
+from zinc_otter.core.scan.cleaning import rims
 from zinc_otter.core.scan.proposing.directions import directions
 from zinc_otter.core.scan.proposing.drawn_together import drawn_together
 from zinc_otter.core.scan.proposing.lattice import lattice
 from zinc_otter.core.scan.proposing.paired import paired
-from zinc_otter.core.scan.proposing.prepared import prepared, rims
+from zinc_otter.core.scan.proposing.prepared import prepared
 
 LEAST, MOST = 24, 5_000
 _FINE = 34
