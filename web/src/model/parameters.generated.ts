@@ -340,6 +340,9 @@ export const parameters = {
   },
 } as const;
 
+/** Kinds of commands that can keep the surface on a scan. */
+export const sticking: ReadonlySet<string> = new Set(["add-loop","agree-normals","attract","bend","bridge","chamfer","circle","collapse","corner","crease","crease-like","delete","detach","extrude","extrude-along","fill","flatten","flip","heal","inset","knife","line-up","move","move-along-normal","move-each","name-faces","relax","remove","resample","scale-creases","settle","size","slide","space-evenly","spin","split","straighten","taper","thicken","turn","twist","weld","zip"]);
+
 /** The cuts of stones, and the proportions that each begins with. */
 export const cuts = {
   "baguette": {"name":"Baguette","begins":{"width":2,"length":4,"table":65,"crown":35,"pavilion":45,"girdle":4,"steps":2}},
