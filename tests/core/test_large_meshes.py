@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import tracemalloc
 import unittest
 
 import numpy as np
@@ -14,7 +15,8 @@ from zinc_otter.core.cage.edits.chamfer.edges import chamfer_edges
 from zinc_otter.core.cage.edits.split import split_faces
 from zinc_otter.core.cage.face_bound import MOST_FACES
 from zinc_otter.core.cage.growing_points import GrowingPoints
-from zinc_otter.core.errors import TooManyFacesError
+from zinc_otter.core.errors import FileFormatError, TooManyFacesError
+from zinc_otter.core.formats.mesh import read_mesh
 from zinc_otter.core.primitives import box
 from zinc_otter.core.proof.coarse_mesh import simplified
 from zinc_otter.core.proof.distance import MeshDistance
@@ -98,3 +100,24 @@ class Bounds(unittest.TestCase):
         # What is there can still be changed, and made less.
         moved = design.pieces[0]
         self.assertEqual(len(design.with_piece(moved).pieces), len(design.pieces))
+
+
+class TooLarge(unittest.TestCase):
+    def test_a_scan_of_six_millions_is_refused_by_its_count_before_anything_is_made_of_it(self) -> None:
+        data = bytes(80) + (6_000_000).to_bytes(4, "little") + bytes(50 * 6_000_000)
+        tracemalloc.start()
+        try:
+            with self.assertRaisesRegex(FileFormatError, "6,000,000 faces; 5,000,000 are the most"):
+                read_mesh(data, "stl", "mm")
+            self.assertLess(tracemalloc.get_traced_memory()[1], 10_000_000)
+        finally:
+            tracemalloc.stop()
+
+    def test_a_scan_in_metres_that_was_read_in_mm_says_so(self) -> None:
+        ball = trimesh.creation.icosphere(subdivisions=2, radius=0.03).export(file_type="stl")
+        self.assertIn("it is only 0.06 mm large; look at its unit", read_mesh(ball, "stl", "mm").notes)
+        self.assertEqual(read_mesh(ball, "stl", "m").notes, ())
+
+    def test_a_scan_of_nothing(self) -> None:
+        with self.assertRaisesRegex(FileFormatError, "no faces"):
+            read_mesh(bytes(84), "stl", "mm")

@@ -274,3 +274,52 @@ class Scanned(ScanCase):
         self.assertLess(np.linalg.norm(placed["centre"]), 1.5)
         self.assertLess(np.abs(np.array(placed["rotation"]) - np.eye(3)).max(), 0.08)
 
+
+
+class Working(ScanCase):
+    def begin_beside(self, **how: Any) -> None:
+        """A ball, and its scan."""
+        self.begin_with({"kind": "add-sphere", "name": "Ball", "diameter": 50})
+        state = self.screen.state()
+        ask = {"piece": "p1", "spacing": 1.5, "noise": 0.02, "looks": "around", **how}
+        with self.page.expect_response(re.compile("/mesh$")):
+            self.server.post(f"/api/designs/{state['id']}/scans?revision={state['revision']}", ask)
+        self.screen.steps(2)
+
+    def test_what_is_moved_sticks_to_the_scan_while_that_is_on(self) -> None:
+        page, screen = self.page, self.screen
+        self.begin_beside()
+        positions = self.points()
+        top = int(positions[:, 2].argmax())
+        page.get_by_label("Stick to Scan of Ball").click()
+        self.press("v")
+        screen.click(positions[top])
+        self.press("m")
+        screen.field("Along z").fill("5")
+        self.previewed()
+        page.get_by_text(re.compile(r"It sticks to Scan of Ball: [\d.]+ mm root mean square")).wait_for()
+        self.apply(3)
+        self.assertLess(self.points()[top, 2] - positions[top, 2], 1.5)
+        page.get_by_label("Stick to Scan of Ball").click()
+        screen.field("Along z").fill("5")
+        self.previewed()
+        self.apply(4)
+        self.assertGreater(self.points()[top, 2] - positions[top, 2], 4.0)
+
+    def test_a_scan_is_cleaned_up_from_its_card(self) -> None:
+        page, screen = self.page, self.screen
+        self.begin_beside(spikes=5, missing=4)
+        page.get_by_role("button", name="Scan of Ball", exact=True).click()
+        screen.field("Close rims up to").fill("60")
+        screen.button("Clean up").click()
+        screen.steps(3)
+        title = "Cleaned up Scan of Ball: 5 spikes laid back, 1 hole closed"
+        page.locator("[aria-label=Steps]").get_by_text(title).wait_for()
+        page.get_by_text(re.compile("When it came in: a simulated scan: .*; 5 spikes laid back, 1 hole closed")).wait_for()
+        before = screen.state()["references"][0]["asset"]
+        # Taken for a part again it is to be kept clear of.
+        screen.choose("It is", "a part to keep clear of")
+        screen.steps(4)
+        self.assertEqual(screen.state()["references"][0]["asset"], before)
+        page.get_by_label("Stick to Scan of Ball").wait_for(state="detached")
+        page.get_by_label("Clearance").wait_for()

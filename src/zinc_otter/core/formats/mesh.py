@@ -23,6 +23,8 @@ from zinc_otter.core.proof.coarse_mesh import DRAWN, FELT, simplified
 from zinc_otter.core.same_rows import same_rows
 
 MOST_TRIANGLES = 5_000_000
+SMALL = 1.0
+"""mm: what is no larger was most likely read in a wrong unit."""
 MOST_UNPACKED = 400 * 1024 * 1024
 UNITS = {"mm": 1.0, "cm": 10.0, "m": 1000.0, "in": 25.4}
 HAS_UNIT = {"glb": "m", "3mf": "of its own"}
@@ -293,6 +295,9 @@ def checked_mesh(vertices: Floats, triangles: Ints, notes: tuple[str, ...] = ())
         raise FileFormatError("All faces of the file are without area.")
     used, joined = np.unique(joined, return_inverse=True)
     mesh = Mesh(merged[used], joined.reshape(-1, 3).astype(np.int32), tuple(said))
+    size = float(np.ptp(mesh.vertices, axis=0).max())
+    if size < SMALL:
+        said.append(f"it is only {size:.2g} mm large; look at its unit")
     open_edges = mesh.open_edge_count
     if open_edges:
         said.append(f"it is open along {open_edges} edges, so that inside and outside cannot be told everywhere")

@@ -6,9 +6,11 @@ import Stack from "@mui/material/Stack";
 import TextField from "@mui/material/TextField";
 import ToggleButton from "@mui/material/ToggleButton";
 import Typography from "@mui/material/Typography";
+import { useQuery } from "@tanstack/react-query";
 import { useRef, useState } from "react";
 import { give } from "../../live/line";
 import { attempt } from "../../live/picks";
+import { meshOf } from "../../live/references";
 import { service } from "../../live/service";
 import { useDesign, useUnit } from "../../live/stores/design";
 import { useNear } from "../../live/stores/near";
@@ -138,6 +140,8 @@ function Picture({ picture }: { picture: PictureState }) {
 function Component({ component }: { component: ComponentState }) {
   const near = useNear((s) => s.list).filter((n) => n.reference === component.id);
   const unit = useUnit();
+  const { data: mesh } = useQuery({ queryKey: ["mesh", component.asset], queryFn: () => meshOf(component.asset), staleTime: Infinity });
+  const drawn = (mesh?.triangles.length ?? 0) / 3;
   const nearest = near.length ? near.reduce((a, b) => (a.distance < b.distance ? a : b)) : null;
   const name = useDesign((s) => s.design?.pieces.find((p) => p.id === nearest?.piece)?.name);
   const move = (i: number, v: number) => {
@@ -169,7 +173,8 @@ function Component({ component }: { component: ComponentState }) {
         <Common reference={component} />
       </Stack>
       <Typography variant="body2" color="text.secondary" sx={{ mt: 0.75 }}>
-        {lengthsWords(component.size, unit)}, {component.triangles.toLocaleString("en")} triangles.
+        {lengthsWords(component.size, unit)}, {component.triangles.toLocaleString("en")} triangles{drawn && drawn < component.triangles ? `, drawn by ${drawn.toLocaleString("en")} and measured to all` : ""}.
+        {mesh?.notes.length ? ` When it came in: ${mesh.notes.join("; ")}.` : ""}
         {nearest ? ` Nearest: ${name}, ${lengthWords(nearest.distance, unit)}.` : ""}
         {nearest && !nearest.signed ? " Its mesh is open, so that inside and outside cannot be told: distances are to its faces, and nothing tells whether a form cuts into it." : ""}
         {component.locked ? " Unlock it in the list to move it." : ""}
