@@ -99,7 +99,7 @@ class Refusals(unittest.TestCase):
             ("stl", bytes(stl), "no numbers"),
             ("stl", b"\0" * 80 + struct.pack("<I", 0), "no faces"),
             ("stl", b"\0" * 80 + struct.pack("<I", 5_000_000), "does not fit"),
-            ("stl", b"solid" + b"\nfacet normal" * 2_000_001, "2,000,001 faces"),
+            ("stl", b"solid" + b"\nfacet normal" * 5_000_001, "5,000,001 faces"),
             ("stl", b"just a letter", "does not fit"),
             ("obj", b"v 1 2 3\n", "no faces"),
             ("obj", b"\0\1\2" * 9, "no text"),

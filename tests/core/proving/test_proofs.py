@@ -255,7 +255,7 @@ class Deviating(unittest.TestCase):
         self.assertEqual(failing.judge(at).holds, "fails")
         found = failing.map(at)
         np.testing.assert_allclose(found.values, 0.3, atol=6e-3)
-        self.assertFalse(found.below)
+        self.assertTrue(found.both)
         self.assertEqual(Deviation(piece="p1", other="p9").judge(at).holds, "unknown")
 
     def test_the_card_offers_what_processes_ask_for(self) -> None:

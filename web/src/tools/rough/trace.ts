@@ -112,7 +112,6 @@ const pointing: Pointing = {
 export const tool = form({
   id: "trace",
   name: "Trace",
-  key: "Shift Z",
   station: "rough",
   order: 92,
   icon: drawn(["M4 18c4-8 12-8 16 0", "M7 13l2-7 7 .500 1 6"], [[7, 13], [17, 13]]),

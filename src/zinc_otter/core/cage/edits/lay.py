@@ -125,6 +125,11 @@ def lay_faces(cage: Cage, points: Floats, faces: Sequence[Sequence[int]], toward
     selected.
 
     All are turned as their neighbours are, or else ``towards`` a direction (3,). Raises as lay_face.
+
+    >>> sheet = first_face([(0, 0, 0), (10, 0, 0), (10, 10, 0), (0, 10, 0)], (0, 0, 1))
+    >>> fresh = np.array([[20.0, 0, 0], [20, 10, 0], [30, 0, 0], [30, 10, 0]])
+    >>> lay_faces(sheet, fresh, [(2, 1, 4, 5), (5, 4, 6, 7)], (0, 0, 1)).selected.ids.tolist()
+    [1, 2]
     """
     t = cage.topology
     positions = np.concatenate([cage.positions, points])
