@@ -114,15 +114,17 @@ class Loading(unittest.TestCase):
 
 
 class Files(SolidCase):
-    def test_more_than_two_million_triangles_are_refused_by_their_number(self) -> None:
-        count = 2_400_000
+    def test_too_many_triangles_are_refused_by_their_number(self) -> None:
+        count = 5_200_000
         data = b"\0" * 80 + struct.pack("<I", count) + np.random.default_rng(1).bytes(50 * count)
         state = self.begun(BOX)
         params = {"revision": state["revision"], "name": "scan.stl", "unit": "mm"}
         answer = self.client.post(f"/api/designs/{state['id']}/components", params=params, content=data)
-        self.assertIn("2,400,000 faces; 2,000,000 are the most", self.problem(answer, 422, "bad-file"))
+        self.assertIn("5,200,000 faces; 5,000,000 are the most for a component", self.problem(answer, 422, "bad-file"))
+        count = 2_400_000
+        data = data[:80] + struct.pack("<I", count) + data[84 : 84 + 50 * count]
         answer = self.client.post("/api/cage-files?name=scan.stl&unit=mm", content=data)
-        self.assertIn("2,400,000 faces", self.problem(answer, 422, "bad-file"))
+        self.assertIn("2,400,000 faces; 2,000,000 are the most for a cage", self.problem(answer, 422, "bad-file"))
         self.assertEqual(list(self.room.work.path.glob("*.incoming")), [])
         self.assertEqual(self.client.get(f"/api/designs/{state['id']}").json()["revision"], state["revision"])
 

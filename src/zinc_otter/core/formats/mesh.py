@@ -79,8 +79,11 @@ def as_asset(mesh: Mesh) -> tuple[bytes, dict[str, Any]]:
     return held.getvalue(), facts
 
 
-def read_mesh(data: bytes, extension: str, unit: str | None) -> Mesh:
-    """The mesh of a file. ``unit`` (mm, cm, m, in) is needed for STL, OBJ and PLY, which have none.
+def read_mesh(
+    data: bytes, extension: str, unit: str | None, most: int = MOST_TRIANGLES, what: str = "a component"
+) -> Mesh:
+    """The mesh of a file. ``unit`` (mm, cm, m, in) is needed for STL, OBJ and PLY, which have none; more than ``most``
+    triangles are too many for ``what`` is to be made of it.
 
     Raises FileFormatError naming what is wrong, BadNumberError for a missing or unknown unit.
     """
@@ -95,8 +98,8 @@ def read_mesh(data: bytes, extension: str, unit: str | None) -> Mesh:
         raise
     except Exception as error:
         raise FileFormatError(f"The file cannot be read as {extension.upper()}: it is broken.") from error
-    if count > MOST_TRIANGLES:
-        raise FileFormatError(f"The file has {count:,} faces; {MOST_TRIANGLES:,} are the most for a component.")
+    if count > most:
+        raise FileFormatError(f"The file has {count:,} faces; {most:,} are the most for {what}.")
     if count == 0:
         raise FileFormatError("The file holds no faces.")
     if extension == "obj":

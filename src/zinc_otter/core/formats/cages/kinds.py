@@ -15,6 +15,8 @@ from zinc_otter.core.formats.cages.loaded import Loaded
 from zinc_otter.core.formats.mesh import read_mesh
 
 _Kind = TypeVar("_Kind")
+_MOST = 2_000_000
+"""Triangles of a file that are looked at to make a cage of; one in the end has far fewer faces."""
 Reader = Callable[..., Loaded]
 Colour = tuple[float, float, float]
 Writer = Callable[[Cage, str, Colour | None], bytes]
@@ -45,7 +47,7 @@ def read_cleaned(data: bytes, suffix: str, cleaning: Cleaning, scale: float = 1.
     cleaner = Cleaner(cleaning, 1.0 if plain in KNOW_THEIR_UNIT else scale)
     if plain in READ:
         return READ[plain](data, cleaner), tuple(cleaner.findings)
-    mesh = read_mesh(data, plain, None if plain in KNOW_THEIR_UNIT else "mm")
+    mesh = read_mesh(data, plain, None if plain in KNOW_THEIR_UNIT else "mm", _MOST, "a cage")
     flat = mesh.triangles.ravel().astype(np.int64)
     cage = cleaner(mesh.vertices, flat, np.full(len(mesh.triangles), 3, dtype=np.int64))
     return Loaded(cage, tuple(f"{note[:1].upper()}{note[1:]}." for note in mesh.notes)), tuple(cleaner.findings)
