@@ -104,7 +104,7 @@ class Refusals(unittest.TestCase):
             ("obj", b"v 1 2 3\n", "no faces"),
             ("obj", b"\0\1\2" * 9, "no text"),
             ("obj", b"v 0 0 0\nv 1 0 0\nv 0 1 0\nf 1 2 9\n", "."),
-            ("ply", header + b"element face 5000000\nproperty list uchar int corners\nend_header\n", "5,000,000 faces"),
+            ("ply", header + b"element face 5000001\nproperty list uchar int corners\nend_header\n", "5,000,001 faces"),
             ("ply", header.replace(b"3", b"999999999", 1) + b"element face 1\nend_header\n", "too many"),
             ("ply", b"poly", "no header"),
             ("glb", b"glTF" + b"\0" * 40, "no description"),
