@@ -11,7 +11,6 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 from PIL import Image
 
-from zinc_otter.api.room import MeshShelf
 from zinc_otter.core.errors import CoreError
 from zinc_otter.core.proof.distance import MeshDistance
 from zinc_otter.core.solid.fitting import fit_patches
@@ -140,7 +139,7 @@ class Demo(StudioCase):
     def test_the_demo_designs_are_built_by_commands_and_hold(self) -> None:
         for card in self.store.designs():
             self.studio.delete(card.id)
-        put_in_demo(self.store, Studio(self.store, MeshShelf(self.store).get))
+        put_in_demo(self.store, self.studio)
         names = [card.name for card in self.store.designs()]
         begun = ["Paddle grip", "Tide lantern", "Hand bailer", "Dry-bag toggle", "Bailing scoop"]
         grown = ["Ripple bangle", "Fishing float", "Shade of reeds"]
@@ -162,7 +161,7 @@ class Demo(StudioCase):
     def test_the_lantern_keeps_clear_of_its_cell_and_fits_its_sketch(self) -> None:
         for card in self.store.designs():
             self.studio.delete(card.id)
-        put_in_demo(self.store, Studio(self.store, MeshShelf(self.store).get))
+        put_in_demo(self.store, self.studio)
         design = self.store.load(next(c.id for c in self.store.designs() if c.name == "Tide lantern")).design
         picture, cell = design.references
         assert isinstance(picture, Picture) and isinstance(cell, Component)
@@ -179,7 +178,7 @@ class Demo(StudioCase):
                 self.assertGreater(distance.signed(points)[0].min(), cell.clearance, piece.name)
 
     def test_it_leaves_designs_alone_that_are_there(self) -> None:
-        put_in_demo(self.store, Studio(self.store, MeshShelf(self.store).get))
+        put_in_demo(self.store, self.studio)
         self.assertEqual([card.name for card in self.store.designs()], ["Trial"])
 
 

@@ -9,10 +9,11 @@ from zinc_otter.core.cage import Cage
 from zinc_otter.core.primitives import box
 from zinc_otter.core.proof.distance import MeshDistance
 from zinc_otter.core.scan.proposing import propose
+from zinc_otter.core.scan.samples import samples_of
 from zinc_otter.core.scan.scanner import Scanning, scanned
 from zinc_otter.demo.hand import Hand
 
-_QUADS = 150
+_QUADS, _PLACES = 150, 16_000
 
 
 def clay_knob() -> Cage:
@@ -31,12 +32,11 @@ def tiller_knob(hand: Hand) -> None:
     hand.mesh("Clay knob, scanned", mesh, scan=True, opacity=0.35)
     scan = MeshDistance(mesh.vertices, mesh.triangles)
     found = propose(scan, _QUADS, 0)
-    assert found.part is not None and found.symmetry is not None
-    part = found.part
-    faces = part.topology.face_verts.reshape(-1, 4).tolist()
-    hand.give("add-cage", name="Knob", positions=part.positions.tolist(), faces=faces, mirrored="x")
+    assert found.part is not None
+    positions, _ = found.settled(samples_of(scan, _PLACES))
+    faces = found.part.topology.face_verts.reshape(-1, 4).tolist()
+    hand.give("add-cage", name="Knob", positions=positions.tolist(), faces=faces, mirrored="x")
     (reference,) = hand.saved.design.references
-    hand.give("settle", piece=hand.piece, picked={"kind": "piece", "ids": [0]}, onto=reference.id)
     asked = {"kind": "deviation", "id": "", "piece": hand.piece, "component": reference.id, "most": 0.3}
     hand.give("add-proof", proof=asked)
 

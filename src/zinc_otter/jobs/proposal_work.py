@@ -5,14 +5,11 @@ from __future__ import annotations
 import json
 from collections.abc import Callable
 from pathlib import Path
-from typing import TYPE_CHECKING, Any
+from typing import Any
 
 from zinc_otter.core.cage.topology import Floats, Ints
 from zinc_otter.jobs.bounded import bounded_memory
 from zinc_otter.jobs.solid_work import put
-
-if TYPE_CHECKING:
-    from zinc_otter.core.cage.cage import Cage
 
 _PLACES = 16_000
 
@@ -23,21 +20,16 @@ def write_proposal(
     """Propose about ``count`` quads for a scan where it lies, ``half`` of them mirrored across that axis, and write the
     cage with its figures as JSON. Raises BadNumberError, BadSelectionError, OSError.
     """
-    from zinc_otter.core.cage.selection import Selection
     from zinc_otter.core.proof.distance import MeshDistance
     from zinc_otter.core.scan.proposing import propose
     from zinc_otter.core.scan.samples import samples_of
-    from zinc_otter.core.scan.settling import settle
 
     with bounded_memory("a proposal"):
         mesh = MeshDistance(vertices, triangles)
         found = propose(mesh, count, half, lambda share, words: progress(0.8 * share, words))
         progress(0.8, "settling the surface")
-        everything = Selection.of("face", range(found.cage.topology.face_count))
-        group = None if found.symmetry is None else found.symmetry.group
-        done = settle(found.cage, everything, samples_of(mesh, _PLACES), group=group)
+        settled, done = found.settled(samples_of(mesh, _PLACES))
         own = found.cage if found.part is None else found.part
-        settled = _in_half(found.cage, done.cage, own, half)
         told: dict[str, Any] = {
             "positions": settled.tolist(),
             "faces": own.topology.face_verts.reshape(-1, 4).tolist(),
@@ -52,12 +44,3 @@ def write_proposal(
     put(path, lambda fresh: fresh.write_bytes(json.dumps(told).encode()))
     progress(1.0, f"{told['quads']} quads")
 
-
-def _in_half(before: Cage, whole: Cage, own: Cage, half: int | None) -> Floats:
-    """(n, 3) the settled positions of the part that a mirrored cage is made of."""
-    from scipy.spatial import cKDTree
-
-    positions = whole.positions[cKDTree(before.positions).query(own.positions)[1]]
-    if half is not None:
-        positions[own.positions[:, half] == 0, half] = 0.0
-    return positions

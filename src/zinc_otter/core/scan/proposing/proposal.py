@@ -6,9 +6,11 @@ from collections.abc import Callable
 from dataclasses import dataclass
 
 import numpy as np
+from scipy.spatial import cKDTree
 
 from zinc_otter.core.cage.cage import Cage
 from zinc_otter.core.cage.plane import plane_at
+from zinc_otter.core.cage.selection import Selection
 from zinc_otter.core.cage.symmetry import Symmetry, mirror
 from zinc_otter.core.cage.symmetry.assembling import assembled
 from zinc_otter.core.cage.topology import Floats, Ints
@@ -20,6 +22,8 @@ from zinc_otter.core.scan.proposing.drawn_together import drawn_together
 from zinc_otter.core.scan.proposing.lattice import lattice
 from zinc_otter.core.scan.proposing.paired import paired
 from zinc_otter.core.scan.proposing.prepared import prepared
+from zinc_otter.core.scan.samples import Samples
+from zinc_otter.core.scan.settling import Settled, settle
 
 LEAST, MOST = 24, 5_000
 _FINE = 34
@@ -48,6 +52,17 @@ class Proposal:
         """How many vertices within have not four edges."""
         t = self.cage.topology
         return int(np.count_nonzero(~t.on_border & (t.vertex_valence != 4)))
+
+    def settled(self, places: Samples) -> tuple[Floats, Settled]:
+        """Settled on places of the scan: the positions of the cage, or of its part (n, 3), and how near the whole lies."""
+        everything = Selection.of("face", range(self.cage.topology.face_count))
+        done = settle(self.cage, everything, places, group=None if self.symmetry is None else self.symmetry.group)
+        if self.part is None or self.symmetry is None:
+            return done.cage.positions, done
+        # The whole numbers its vertices otherwise.
+        positions = done.cage.positions[cKDTree(self.cage.positions).query(self.part.positions)[1]]
+        normal = np.asarray(self.symmetry.group.planes[0].normal) > 0.5
+        return np.where((self.part.positions == 0) & normal, 0.0, positions), done
 
 
 def propose(
