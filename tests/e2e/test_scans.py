@@ -67,7 +67,7 @@ class ByHand(ScanCase):
         clay = clay_grip(self.folder)
         form = nearest_on(clay)
         self.begin_scan(json.loads(AddCage.of("Clay grip", clay).model_dump_json()))
-        screen.station("Rough")
+        screen.station("Set out")
         screen.tool("Trace")
         screen.choose("Mirrored", "across x")
         screen.choose("Goes on", "anew")
@@ -180,7 +180,7 @@ class Proposed(ScanCase):
         page, screen = self.page, self.screen
         ball = {"kind": "add-sphere", "name": "Ball", "diameter": 50}
         self.begin_scan(ball, spacing=1.2)
-        screen.station("Rough")
+        screen.station("Set out")
         screen.tool("Propose quads")
         screen.field("Quads, about").fill("96")
         screen.choose("Mirrored", "across x")

@@ -6,7 +6,7 @@ import type { Command, DesignState } from "../../model/types";
 import { apart, times, plus, type Vec } from "../../model/vec";
 import { componentList, componentsOf } from "../shared/components";
 import { choice, entryOf, parameter } from "../shared/fields";
-import { cornersOf } from "./lay";
+import { cornersOf } from "../rough/lay";
 
 type Tracing = Extract<Command, { kind: "trace" }>;
 
@@ -112,8 +112,9 @@ const pointing: Pointing = {
 export const tool = form({
   id: "trace",
   name: "Trace",
-  station: "rough",
-  order: 92,
+  station: "set-out",
+  section: "From a scan",
+  order: 80,
   icon: drawn(["M4 18c4-8 12-8 16 0", "M7 13l2-7 7 .500 1 6"], [[7, 13], [17, 13]]),
   also: "retopology scan quads patch strip retrace",
   hint: "Four clicks on the scan lay a patch, two more the next one. Draw a line for a strip. Backspace takes a corner back; three and Enter make a triangle.",
