@@ -56,8 +56,8 @@ def cleaned(vertices: Floats, triangles: Ints, holes: float = 0.0) -> Cleaned:
         raise BadNumberError("The rim up to which holes are closed is 0 mm or longer.")
     v, f, parts = _large_part(vertices, np.asarray(triangles, dtype=np.int64))
     v, spikes = _laid_back(v, f)
-    v, f, closed = _closed(v, f, holes)
-    return Cleaned(Mesh(v, f.astype(np.int32)), parts, spikes, closed)
+    v, f, count = closed(v, f, holes)
+    return Cleaned(Mesh(v, f.astype(np.int32)), parts, spikes, count)
 
 
 def parts_of(count: int, f: Ints) -> tuple[int, Ints]:
@@ -130,7 +130,8 @@ def _laid_back(v: Floats, f: Ints) -> tuple[Floats, int]:
     return v, int(found.sum())
 
 
-def _closed(v: Floats, f: Ints, longest: float) -> tuple[Floats, Ints, int]:
+def closed(v: Floats, f: Ints, longest: float) -> tuple[Floats, Ints, int]:
+    """With holes whose rims are no longer closed by a fan about their middle, and how many."""
     count = 0
     for loop in rims(f) if longest > 0 else []:
         rim = v[loop]

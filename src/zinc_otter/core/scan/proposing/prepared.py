@@ -9,7 +9,7 @@ from scipy.sparse import csr_matrix
 from zinc_otter.core.cage.topology import Bools, Floats, Ints
 from zinc_otter.core.errors import BadSelectionError
 from zinc_otter.core.proof.coarse_mesh import simplified
-from zinc_otter.core.scan.cleaning import areas_of, parts_of, rims
+from zinc_otter.core.scan.cleaning import areas_of, closed, parts_of, rims
 
 _ROUNDS, _FEWEST = 8, 4
 _LEAST_PART = 0.05
@@ -29,7 +29,7 @@ def prepared(
     v, f = simplified(vertices, triangles, count)
     f = np.asarray(f, dtype=np.int64)
     v, f = _sound(v, f)
-    v, f = _closed(v, f)
+    v, f, _ = closed(v, f, _HOLE * float(np.linalg.norm(np.ptp(v, axis=0))))
     v, f = _parted(v, f, longest)
     v = _smoothed(v, f)
     if half is not None:
@@ -69,19 +69,6 @@ def _unsound(v: Floats, f: Ints) -> Bools:
         touching = ~np.asarray(igl.is_vertex_manifold(f)).reshape(-1)
         bad = touching[f].any(axis=1)
     return np.asarray(bad)
-
-
-def _closed(v: Floats, f: Ints) -> tuple[Floats, Ints]:
-    """With small holes closed by a fan about their middle."""
-    size = float(np.linalg.norm(np.ptp(v, axis=0)))
-    for loop in rims(f):
-        rim = v[loop]
-        if np.linalg.norm(rim - np.roll(rim, 1, axis=0), axis=1).sum() > _HOLE * size:
-            continue
-        fan = np.column_stack([np.roll(loop, -1), loop, np.full(len(loop), len(v))])
-        f = np.concatenate([f, fan])
-        v = np.concatenate([v, rim.mean(axis=0, keepdims=True)])
-    return v, f
 
 
 def _cut(v: Floats, f: Ints, axis: int, longest: float) -> tuple[Floats, Ints]:
