@@ -21,7 +21,11 @@ PATIENCE = 15.0
 """Seconds within which the next part of a body must arrive."""
 MOST_SECONDS = 180.0
 """Seconds within which all of it must."""
-_UPLOADS = ("/pictures", "/components", "/cage-files", "/curve-files", "/solid-files", "/archives")
+_MOST = {
+    "components": LARGEST_SCAN,
+    **dict.fromkeys(("pictures", "cage-files", "curve-files", "solid-files", "archives"), LARGEST_UPLOAD),
+}
+"""Bytes that a body may have, by the last part of the path; of all others :data:`LARGEST_BODY`."""
 _NAMES = {"127.0.0.1", "localhost", "[::1]"}
 
 
@@ -128,9 +132,7 @@ def _stranger(headers: dict[str, str], scope: Scope) -> tuple[int, str] | None:
 def _too_much(headers: dict[str, str], path: str) -> tuple[int, str] | None:
     if "transfer-encoding" in headers:
         return 411, "A request must say how long it is."
-    most = LARGEST_UPLOAD if path.endswith(_UPLOADS) else LARGEST_BODY
-    if path.endswith("/components"):
-        most = LARGEST_SCAN
+    most = _MOST.get(path.rsplit("/", 1)[-1], LARGEST_BODY)
     length = headers.get("content-length", "0")
     if not (length.isascii() and length.isdigit() and len(length) < 16) or int(length) > most:
         return 413, f"A request may hold at most {most // 1024 // 1024} MB here."

@@ -55,11 +55,14 @@ def clean_mesh(
     progress: Progress, vertices: Floats, triangles: Ints, holes: float, notes: tuple[str, ...]
 ) -> tuple[ComponentFile, str]:
     """A scan cleaned up, and what was done in words. Raises BadNumberError, BadSelectionError."""
+    from zinc_otter.core.errors import BadSelectionError
     from zinc_otter.core.formats.mesh import Mesh, as_asset
     from zinc_otter.core.scan.cleaning import cleaned
 
     with bounded_memory("a scan"):
         found = cleaned(vertices, triangles, holes)
+        if found.did_nothing:
+            raise BadSelectionError("It has no loose parts, no spikes, no holes with so short a rim: nothing was changed.")
         mesh = Mesh(found.mesh.vertices, found.mesh.triangles, (*notes, found.words))
         return ComponentFile(*as_asset(mesh)), found.words
 

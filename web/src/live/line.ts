@@ -51,7 +51,7 @@ function answerOf(seq: number): Promise<DesignState | null> {
 /** The command as it keeps the surface on the scan, where that is asked for and the scan is still there. */
 function held(command: Command): Command {
   const { stick } = useShow.getState();
-  const there = useDesign.getState().design?.references.some((r) => r.id === stick && r.kind === "component");
+  const there = useDesign.getState().design?.references.some((r) => r.id === stick && r.kind === "component" && r.scan);
   return stick && there && sticking.has(command.kind) ? ({ ...command, stick } as Command) : command;
 }
 

@@ -35,6 +35,10 @@ class Cleaned:
     holes: int
 
     @property
+    def did_nothing(self) -> bool:
+        return not (self.parts or self.spikes or self.holes)
+
+    @property
     def words(self) -> str:
         counts = (self.parts, self.spikes, self.holes)
         done = (("loose part", "left out"), ("spike", "laid back"), ("hole", "closed"))

@@ -73,9 +73,7 @@ class PlaceComponent(Command):
     degrees: Number = 0.0
 
     def apply(self, design: Design) -> Outcome:
-        component = design.free_reference(self.reference)
-        if not isinstance(component, Component):
-            raise BadSelectionError(f"{component.name} is no component.")
+        component = free_component(design, self.reference)
         length = float(np.linalg.norm(self.axis))
         if length < 1e-12:
             raise BadNumberError("The axis to turn about has no length.")
@@ -86,3 +84,11 @@ class PlaceComponent(Command):
 
     def title(self, design: Design) -> str:
         return f"Placed {design.reference(self.reference).name}"
+
+
+def free_component(design: Design, key: str) -> Component:
+    """A component that may be moved. Raises BadSelectionError, LockedError."""
+    component = design.free_reference(key)
+    if not isinstance(component, Component):
+        raise BadSelectionError(f"{component.name} is no component.")
+    return component

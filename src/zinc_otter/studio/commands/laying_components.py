@@ -9,12 +9,12 @@ import numpy as np
 from pydantic import Field
 
 from zinc_otter.core.cage.topology import Floats
-from zinc_otter.core.errors import BadSelectionError
 from zinc_otter.core.scan.mirror_plane import mirror_plane
 from zinc_otter.core.scan.placing import Placed, Rigid, best_fit, by_pairs, turn_onto
 from zinc_otter.core.scan.samples import samples_of
 from zinc_otter.core.words import fine_millimetres, number
 from zinc_otter.studio.commands.base import Command, Meshes, Outcome, PieceId, Vector, no_meshes
+from zinc_otter.studio.commands.components import free_component
 from zinc_otter.studio.design import Design
 from zinc_otter.studio.references import Component
 from zinc_otter.studio.shown import mesh_of
@@ -32,7 +32,7 @@ class PlaceByPairs(Command):
     there: Annotated[tuple[Vector, ...], Field(min_length=3, max_length=50)]
 
     def apply(self, design: Design) -> Outcome:
-        component = _free_component(design, self.reference)
+        component = free_component(design, self.reference)
         placed = by_pairs(np.array(self.here), np.array(self.there))
         apart = f"{fine_millimetres(placed.rms)} apart in the mean square, {fine_millimetres(placed.most)} at most"
         words = f"The pairs lie {apart}."
@@ -53,7 +53,7 @@ class FitComponent(Command):
         return self.apply_among(design, no_meshes)
 
     def apply_among(self, design: Design, meshes: Meshes) -> Outcome:
-        component = _free_component(design, self.reference)
+        component = free_component(design, self.reference)
         piece = design.piece(self.onto)
         scan = samples_of(meshes(component.asset), PLACES)
         lies = Rigid(np.asarray(component.rotation, dtype=np.float64), np.asarray(component.centre, dtype=np.float64))
@@ -78,7 +78,7 @@ class StandOnMirror(Command):
         return self.apply_among(design, no_meshes)
 
     def apply_among(self, design: Design, meshes: Meshes) -> Outcome:
-        component = _free_component(design, self.reference)
+        component = free_component(design, self.reference)
         found = mirror_plane(meshes(component.asset))
         normal = np.asarray(component.rotation, dtype=np.float64) @ np.asarray(found.plane.normal)
         on = component.placed(np.asarray(found.plane.point)[None])[0]
@@ -97,13 +97,6 @@ class StandOnMirror(Command):
 
     def title(self, design: Design) -> str:
         return f"Laid the mirror plane of {design.reference(self.reference).name} across {self.axis}"
-
-
-def _free_component(design: Design, key: str) -> Component:
-    component = design.free_reference(key)
-    if not isinstance(component, Component):
-        raise BadSelectionError(f"{component.name} is no component.")
-    return component
 
 
 def _moved(component: Component, motion: Rigid) -> Component:
