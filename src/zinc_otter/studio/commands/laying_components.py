@@ -34,7 +34,7 @@ class PlaceByPairs(Command):
     def apply(self, design: Design) -> Outcome:
         component = free_component(design, self.reference)
         placed = by_pairs(np.array(self.here), np.array(self.there))
-        apart = f"{fine_millimetres(placed.rms)} apart in the mean square, {fine_millimetres(placed.most)} at most"
+        apart = f"{fine_millimetres(placed.rms)} apart root mean square, {fine_millimetres(placed.most)} at most"
         words = f"The pairs lie {apart}."
         return Outcome(design.with_reference(_moved(component, placed.motion)), remarks=(words,))
 
@@ -88,7 +88,7 @@ class StandOnMirror(Command):
         k = "xyz".index(self.axis)
         shift[k] -= (turn @ on + shift)[k]
         words = (
-            f"Its two sides differ by {fine_millimetres(found.rms)} in the mean square, 95 % of them by less than "
+            f"Its two sides differ by {fine_millimetres(found.rms)} root mean square, 95 % of them by less than "
             f"{fine_millimetres(found.most)}."
         )
         if found.rms > 0.02 * max(component.size):
@@ -114,7 +114,7 @@ def _orthonormal(matrix: Floats) -> Floats:
 def _fit_words(found: Placed, motion: Rigid, middle: Floats) -> str:
     moved = float(np.linalg.norm(motion.moved(middle[None])[0] - middle))
     return (
-        f"It lies {fine_millimetres(found.rms)} off in the mean square, 95 % of it within {fine_millimetres(found.most)}; "
+        f"It lies {fine_millimetres(found.rms)} off root mean square, 95 % of it within {fine_millimetres(found.most)}; "
         f"{number(100 * found.met, 1)} % of it meets the piece. Turned by {number(motion.degrees)}°, moved by "
         f"{number(moved)} mm."
     )

@@ -4,7 +4,7 @@ import { choice } from "../shared/fields";
 
 export const tool = verb({
   id: "stand-on-mirror",
-  name: "By its mirror plane",
+  name: "By mirror plane",
   station: "set-out",
   section: "Place a component",
   order: 64,
