@@ -29,7 +29,7 @@ from zinc_otter.core.solid.mesh.route import made_of_triangles
 from zinc_otter.core.solid.patches import volume_and_area
 from zinc_otter.core.solid.recipe import Recipe
 from zinc_otter.core.surface import build_stencils, evaluate, plan_drag
-from zinc_otter.core.surface.evaluation import normals_of
+from zinc_otter.core.surface.limit_surface import normals_of
 from zinc_otter.studio.design import Design, Piece
 
 LEVEL = 3

@@ -10,7 +10,7 @@ from hypothesis import strategies as st
 
 from tests import sample_cages as cages
 from zinc_otter.core.surface import build_stencils, evaluate, plan_drag
-from zinc_otter.core.surface.evaluation import normals_of
+from zinc_otter.core.surface.limit_surface import normals_of
 
 
 class Drag(unittest.TestCase):

@@ -32,7 +32,7 @@ from zinc_otter.core.stone.materials import stone_material
 from zinc_otter.core.stone.stone import Stone
 from zinc_otter.core.surface import DragPlan, LimitSurface, evaluate, plan_drag
 from zinc_otter.core.surface.curves import SurfaceCurve
-from zinc_otter.core.surface.evaluation import normals_of
+from zinc_otter.core.surface.limit_surface import normals_of
 from zinc_otter.studio.design import Design, Piece
 from zinc_otter.studio.images import Of, images_of
 

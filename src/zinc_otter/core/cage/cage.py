@@ -12,6 +12,7 @@ from numpy.typing import ArrayLike
 
 from zinc_otter.core.cage.topology import Floats, Ints, Topology, read_only
 from zinc_otter.core.errors import BadNumberError, UnsoundCageError
+from zinc_otter.core.relief.relief import Relief
 
 HARD = 10.0
 """Sharpness from which an edge or corner is hard at every level (the OpenSubdiv documentation's convention)."""
@@ -28,6 +29,7 @@ class Cage:
     - ``edge_sharpness`` (e,) float64, 0 smooth to 10 hard, by the topology's edge numbering
     - ``vertex_sharpness`` (n,) float64, the same for corners
     - ``face_sets``: names to ascending face indices
+    - ``relief``: detail that rides on the surface; edits are handed the plain cage, and never see it
 
     All arrays are closed to writing.
     """
@@ -39,6 +41,7 @@ class Cage:
         edge_sharpness: ArrayLike | None = None,
         vertex_sharpness: ArrayLike | None = None,
         face_sets: Mapping[str, ArrayLike] | None = None,
+        relief: Relief | None = None,
     ) -> None:
         self.positions: Floats = np.array(positions, dtype=np.float64)
         self.topology = topology
@@ -59,6 +62,9 @@ class Cage:
         for faces in sets.values():
             if len(faces) and (faces[0] < 0 or faces[-1] >= topology.face_count):
                 raise UnsoundCageError("A face set names a face that is not there.")
+        self.relief = relief
+        if relief is not None:
+            relief.check(topology)
         for array in (self.positions, self.edge_sharpness, self.vertex_sharpness):
             read_only(array)
         for faces in sets.values():
@@ -86,13 +92,26 @@ class Cage:
             self.edge_sharpness,
             self.vertex_sharpness,
             dict(self.face_sets),
+            self.relief,
         )
 
     # --- copies with one thing changed ------------------------------------------------------------------------------
 
     def with_positions(self, positions: ArrayLike) -> Cage:
         """The same cage with its vertices elsewhere."""
-        return Cage(positions, self.topology, self.edge_sharpness, self.vertex_sharpness, self.face_sets)
+        return Cage(positions, self.topology, self.edge_sharpness, self.vertex_sharpness, self.face_sets, self.relief)
+
+    def with_relief(self, relief: Relief | None) -> Cage:
+        """The same cage with other detail on its surface, or with None plain."""
+        if relief is self.relief:
+            return self
+        sets = self.face_sets
+        return Cage(self.positions, self.topology, self.edge_sharpness, self.vertex_sharpness, sets, relief)
+
+    @property
+    def plain(self) -> Cage:
+        """The cage without relief."""
+        return self.with_relief(None)
 
     def with_sharpness(self, edges: ArrayLike | None = None, vertices: ArrayLike | None = None) -> Cage:
         """The same cage with other edge (e,) or vertex (n,) sharpness."""
@@ -102,6 +121,7 @@ class Cage:
             self.edge_sharpness if edges is None else edges,
             self.vertex_sharpness if vertices is None else vertices,
             self.face_sets,
+            self.relief,
         )
 
     # --- measures ---------------------------------------------------------------------------------------------------
@@ -132,8 +152,11 @@ class Cage:
 
     @cached_property
     def digest(self) -> str:
-        """A hash of everything that decides the surface: structure and positions."""
-        return hashlib.sha256(self.structure_digest.encode() + self.positions.tobytes()).hexdigest()
+        """A hash of everything that decides the surface: structure, positions and what relief displaces."""
+        h = hashlib.sha256(self.structure_digest.encode() + self.positions.tobytes())
+        if self.relief is not None and not self.relief.is_flat:
+            h.update(self.relief.shape_digest.encode())
+        return h.hexdigest()
 
     @cached_property
     def structure_digest(self) -> str:
@@ -152,6 +175,7 @@ class Cage:
             and np.array_equal(self.positions, other.positions)
             and self.face_sets.keys() == other.face_sets.keys()
             and all(np.array_equal(self.face_sets[name], other.face_sets[name]) for name in self.face_sets)
+            and (self.relief is other.relief or _digest_of(self.relief) == _digest_of(other.relief))
         )
 
     def __hash__(self) -> int:
@@ -164,8 +188,13 @@ def _rebuilt(
     edge_sharpness: Floats,
     vertex_sharpness: Floats,
     face_sets: dict[str, Ints],
+    relief: Relief | None = None,
 ) -> Cage:
-    return Cage(positions, topology, edge_sharpness, vertex_sharpness, face_sets)
+    return Cage(positions, topology, edge_sharpness, vertex_sharpness, face_sets, relief)
+
+
+def _digest_of(relief: Relief | None) -> str | None:
+    return None if relief is None else relief.digest
 
 
 def unit(vectors: Floats) -> Floats:

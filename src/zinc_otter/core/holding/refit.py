@@ -17,7 +17,7 @@ from scipy.sparse.linalg import cg
 from zinc_otter.core.cage.cage import Cage
 from zinc_otter.core.cage.edit import Edit
 from zinc_otter.core.cage.topology import Bools, Floats, Ints, Topology
-from zinc_otter.core.surface.evaluation import normals_of
+from zinc_otter.core.surface.limit_surface import normals_of
 from zinc_otter.core.surface.level import Level
 from zinc_otter.core.surface.nearest import NearestOnSurface, sharp_vertices
 from zinc_otter.core.surface.stencils import build_stencils

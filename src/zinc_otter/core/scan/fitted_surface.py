@@ -13,7 +13,7 @@ from scipy.sparse import csr_matrix, diags_array
 
 from zinc_otter.core.cage.cage import Cage, unit
 from zinc_otter.core.cage.topology import Bools, Floats, Ints
-from zinc_otter.core.surface.evaluation import normals_of
+from zinc_otter.core.surface.limit_surface import normals_of
 from zinc_otter.core.surface.nearest import barycentric
 from zinc_otter.core.surface.stencils import Stencils, build_stencils
 

@@ -13,7 +13,7 @@ from zinc_otter.core.cage.cage import HARD, unit
 from zinc_otter.core.cage.edit import edges_between
 from zinc_otter.core.cage.plane import Plane
 from zinc_otter.core.cage.topology import Bools, Floats, Ints
-from zinc_otter.core.surface.evaluation import LimitSurface
+from zinc_otter.core.surface.limit_surface import LimitSurface
 
 _KINK, _SLIGHT = 25.0, 1.0
 """Degrees of turn from one sample to the next beyond which a curve is taken to have a corner; on a hard crease fewer do."""

@@ -35,20 +35,31 @@ class Stencils:
         self.cage_topology = cage.topology
         current = Level.of_cage(cage)
         factors: list[csr_matrix] = []
+        levels = [current]
         for _ in range(level):
             current, step = refine(current)
             factors.append(step)
+            levels.append(current)
         self.factors: tuple[csr_matrix, ...] = tuple(factors)
+        self.levels: tuple[Level, ...] = tuple(levels)
         self.finest = current
+        self._limits: dict[int, LimitMatrices] = {}
+        self._columns: dict[tuple[str, int], csc_matrix] = {}
 
     @property
     def vertex_count(self) -> int:
         """Number of refined vertices."""
         return self.finest.topology.vertex_count
 
-    @cached_property
+    @property
     def limit(self) -> LimitMatrices:
-        return limit_matrices(self.finest)
+        return self.limit_at(self.level)
+
+    def limit_at(self, level: int) -> LimitMatrices:
+        """The limit from a level of 1 to this surface's own; found once."""
+        if level not in self._limits:
+            self._limits[level] = limit_matrices(self.levels[level])
+        return self._limits[level]
 
     @property
     def row_count(self) -> int:
@@ -72,11 +83,18 @@ class Stencils:
             self.cage_topology.face_sizes * 4 ** (self.level - 1),
         )
 
-    @cached_property
-    def columns(self) -> tuple[csc_matrix, ...]:
-        """The factors, then the limit position and tangents, by column: which rows does a point reach?"""
-        limit = self.limit
-        return tuple(m.tocsc() for m in (*self.factors, limit.position, limit.tangent_u, limit.tangent_v))
+    def factor_columns(self, index: int) -> csc_matrix:
+        """A factor by column: which refined points does a point reach?"""
+        return self._by_column(("factor", index), self.factors[index])
+
+    def limit_columns(self, level: int, kind: str) -> csc_matrix:
+        """The limit "position", "tangent_u" or "tangent_v" of a level, by column: which rows does a point reach?"""
+        return self._by_column((kind, level), getattr(self.limit_at(level), kind))
+
+    def _by_column(self, key: tuple[str, int], matrix: csr_matrix) -> csc_matrix:
+        if key not in self._columns:
+            self._columns[key] = matrix.tocsc()
+        return self._columns[key]
 
     def refined(self, positions: Floats) -> Floats:
         """(n, 3) refined positions, not yet pushed to the limit."""

@@ -1,0 +1,1 @@
+"""Relief: detail too fine for the cage, that rides on the smooth surface."""

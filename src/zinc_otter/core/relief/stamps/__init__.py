@@ -1,0 +1,1 @@
+"""Stamps: height maps that a brush presses into the surface."""

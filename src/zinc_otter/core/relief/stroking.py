@@ -1,0 +1,297 @@
+"""A stroke being done: touches are laid along the way of the hand, and what they move is told in the frames of the level.
+
+A stroke that has come further goes on from where it was; done at once it comes to the same, to the last bit.
+"""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from itertools import product
+
+import numpy as np
+from scipy.spatial.transform import Rotation
+
+from zinc_otter.core.cage.cage import Cage, unit
+from zinc_otter.core.cage.reach.profiles import profile
+from zinc_otter.core.cage.symmetry.group import Group
+from zinc_otter.core.cage.topology import Floats, Ints
+from zinc_otter.core.relief.brushes import BRUSHES
+from zinc_otter.core.relief.brushes.base import Dab
+from zinc_otter.core.relief.footprint import Touch, shape_of
+from zinc_otter.core.relief.ground import StrokeGround
+from zinc_otter.core.relief.relief import at_level
+from zinc_otter.core.relief.stroke import Manner, checked_way
+from zinc_otter.core.surface.raised import frames, in_frame
+
+
+@dataclass(frozen=True, eq=False)
+class _Image:
+    """One motion that the stroke is repeated by: matrix (3, 3), offset (3,), and -1 where it turns outside in."""
+
+    matrix: Floats
+    offset: Floats
+    turn: float
+
+    def place(self, point: Floats) -> Floats:
+        return np.asarray(self.matrix @ point + self.offset)
+
+
+def _images(manner: Manner, group: Group | None) -> list[_Image]:
+    sides = [(np.eye(3), np.zeros(3), False)] if group is None else list(zip(*group.elements, strict=True))
+    turns = [(np.eye(3), np.zeros(3))]
+    if manner.around > 1 and manner.axis is not None:
+        about, along = np.asarray(manner.axis.point), np.asarray(manner.axis.normal)
+        for k in range(1, manner.around):
+            spin = Rotation.from_rotvec(along * 2 * np.pi * k / manner.around).as_matrix()
+            turns.append((spin, about - spin @ about))
+    return [
+        _Image(matrix @ spin, matrix @ shift + offset, -1.0 if reverses else 1.0)
+        for (matrix, offset, reverses), (spin, shift) in product(sides, turns)
+    ]
+
+
+class Stroking:
+    """One stroke on a ground. ``extend`` it by more of its way, and take the cage with it done from ``result``."""
+
+    def __init__(self, ground: StrokeGround, manner: Manner, group: Group | None = None) -> None:
+        self._ground, self._manner = ground, manner
+        self.cage = ground.cage
+        self._brush = BRUSHES[manner.brush]
+        self._images = _images(manner, group)
+        self._relief = at_level(self.cage.relief, self.cage.topology, manner.level)
+        n = len(ground.points)
+        self._start = ground.points.copy()
+        self._now = self._start.copy()
+        held = self._relief.mask if manner.level == self._relief.depth else None
+        self._free = None if held is None else 1.0 - held.astype(np.float64)
+        self._mask = np.zeros(n) if held is None else held.astype(np.float64)
+        detail = self._relief.detail(manner.level)
+        self._detail = np.zeros((n, 3), dtype=np.float32) if detail is None else detail.copy()
+        self._rank = np.zeros(n)
+        self._frames = np.empty((n, 3, 3))
+        self._framed = np.zeros(n, dtype=bool)
+        self._touched: list[Ints] = []
+        self._unsettled: list[Ints] = []
+        self._strayed = 0.0
+        self._falloff = profile(manner.profile)
+        self._way = np.zeros((0, 4))
+        self._at: Floats | None = None
+        self._pressure = 1.0
+        self._next = 0.0
+        self._length = 0.0
+        self.reached = 0
+        """How many points were under the brush so far, counted once for each touch."""
+
+    def goes_on_as(self, samples: Floats) -> bool:
+        """Whether a way begins with what was done of this stroke."""
+        return len(samples) >= len(self._way) and np.array_equal(samples[: len(self._way)], self._way)
+
+    def extend(self, samples: Floats) -> None:
+        """Do the rest of a way (k, 4) that :meth:`goes_on_as` this one."""
+        way = checked_way(samples)
+        fresh = way[len(self._way) :]
+        if self._at_once:
+            self._way = way
+            self._carry()
+        else:
+            for place in fresh:
+                self._go(place[:3], float(place[3]))
+            self._way = way
+        self._settle()
+
+    @property
+    def _at_once(self) -> bool:
+        return self._brush.mode == "carries" or (self._manner.stamp is not None and self._manner.laid == "once")
+
+    def result(self) -> Cage:
+        """The cage with the stroke on it."""
+        level = self._manner.level
+        if self._brush.mode == "masks":
+            if level < self._relief.depth:
+                return self.cage
+            mask = self._mask.astype(np.float32)
+            return self.cage.with_relief(self._relief.with_mask(mask if mask.any() else None))
+        return self.cage.with_relief(self._relief.with_detail(level, self._detail.copy()))
+
+    # --- the way ----------------------------------------------------------------------------------------------------
+
+    def _go(self, place: Floats, pressure: float) -> None:
+        manner = self._manner
+        if self._at is None:
+            self._at, self._pressure = place.copy(), pressure
+            if manner.stamp is None or manner.laid != "along":
+                self._touch(place, pressure, np.zeros(3))
+                self._next = self._step
+            return
+        # A steady hand follows with a lag, which evens what shakes.
+        goal = self._at + (1 - manner.steady) * (place - self._at)
+        leg = goal - self._at
+        length = float(np.linalg.norm(leg))
+        if length == 0:
+            return
+        along, begun = leg / length, self._pressure
+        while self._next <= length:
+            share = self._next / length
+            self._touch(self._at + self._next * along, begun + share * (pressure - begun), along, self._length + self._next)
+            self._next += self._step
+        self._next -= length
+        self._length += length
+        self._at, self._pressure = goal, pressure
+
+    @property
+    def _step(self) -> float:
+        manner = self._manner
+        bands = manner.stamp is not None and manner.laid == "along"
+        return (min(manner.spacing, 0.1) if bands else manner.spacing) * manner.radius
+
+    def _carry(self) -> None:
+        """What goes by the whole way at once is done anew from where the stroke began."""
+        done = np.unique(np.concatenate(self._touched)) if self._touched else np.zeros(0, dtype=np.int64)
+        self._now[done] = self._start[done]
+        self._rank[done] = 0
+        first, last = self._way[0, :3], self._way[-1, :3]
+        self._touch(first, float(self._way[0, 3]), unit(last - first), way=last - first)
+
+    # --- one touch --------------------------------------------------------------------------------------------------
+
+    def _touch(
+        self, place: Floats, pressure: float, along: Floats, length: float = 0.0, way: Floats | None = None
+    ) -> None:
+        manner = self._manner
+        radius = manner.radius
+        if manner.stamp is not None and manner.laid == "once" and way is not None and np.linalg.norm(way) > 0:
+            radius = float(np.linalg.norm(way))
+        if manner.pen in ("radius", "both"):
+            radius *= max(pressure, 0.05)
+        amount = manner.signed * (pressure if manner.pen in ("strength", "both") else 1.0)
+        if self._brush.mode in ("works", "masks"):
+            # What one passage comes to is the same however close its touches lie.
+            amount = float(np.sign(amount) * (1 - (1 - min(abs(amount), 1.0)) ** min(manner.spacing, 1.0)))
+        found = [self._under(image, place, radius, along, length) for image in self._images]
+        touches = _shared_out([touch for touch in found if touch is not None])
+        if self._brush.mode == "raises":
+            touches = [touch.only(touch.rank > self._rank[touch.verts]) for touch in touches]
+        for touch in touches:
+            if len(touch.verts):
+                self._apply(touch, amount, radius, np.zeros(3) if way is None else way)
+
+    def _under(self, image: _Image, place: Floats, radius: float, along: Floats, length: float) -> Touch | None:
+        """What lies under one image of a touch."""
+        ground, manner = self._ground, self._manner
+        points = self._now if self._brush.mode == "works" else self._start
+        centre = image.place(place)
+        _, nearest = ground.tree.query(centre)
+        normal = ground.normals[nearest]
+        centre = centre - ((centre - points[nearest]) @ normal) * normal
+        wide = shape_of(manner).reach * radius
+        verts = np.fromiter(ground.tree.query_ball_point(centre, wide + ground.slack + self._strayed), dtype=np.int64)
+        if not len(verts):
+            return None
+        verts.sort()
+        arms = points[verts] - centre
+        far = np.sqrt((arms**2).sum(axis=1))
+        inside = far < wide
+        if manner.towards is not None:
+            towards = image.matrix @ np.asarray(manner.towards)
+            facing = np.clip(4 * (ground.normals[verts] @ towards), 0, 1)
+            inside &= facing > 0
+        verts, arms, far = verts[inside], arms[inside], far[inside]
+        if not len(verts):
+            return None
+        touch = Touch(verts, arms, far, centre, normal, image.turn, image.matrix)
+        normal = unit(((1 - far / wide)[:, None] * ground.normals[verts]).sum(axis=0))
+        touch = touch.facing(normal, image.matrix @ along)
+        touch = shape_of(manner).weighed(touch, radius, length, self._falloff)
+        held = touch.weights
+        if manner.towards is not None:
+            held = held * facing[inside]
+        if self._free is not None:
+            held = held * (self._free[touch.verts] if self._brush.mode != "masks" else 1.0)
+        if self._brush.mode != "masks":
+            held = held * ground.off_border(centre, wide, 0.5 * radius, touch.verts)
+        self.reached += len(touch.verts)
+        return touch.weighing(held)
+
+    def _apply(self, touch: Touch, amount: float, radius: float, way: Floats) -> None:
+        verts = touch.verts
+        ground = self._ground
+        dab = Dab(
+            points=self._now[verts],
+            start=self._start[verts],
+            plain=ground.plain[verts] if self._brush.measure == "share" and self._brush.mode == "works" else self._start[verts],
+            normals=ground.normals[verts],
+            weights=touch.weights,
+            centre=touch.centre,
+            normal=touch.normal,
+            amount=amount,
+            radius=radius,
+            way=touch.matrix @ way,
+            turn=touch.turn,
+            mean=lambda: self._mean(verts),
+        )
+        pulled = self._brush.pull(dab)
+        if self._brush.mode == "masks":
+            self._mask[verts] = np.clip(self._mask[verts] + pulled[:, 0] * touch.share, 0, 1)
+        elif self._brush.mode == "raises":
+            # Where two images meet each gives its part; the first of them counts from what was before the stroke.
+            fresh = verts[touch.first]
+            self._now[fresh] = self._start[fresh]
+            self._now[verts] += touch.share[:, None] * pulled
+            self._rank[verts] = touch.rank
+        else:
+            self._now[verts] += touch.share[:, None] * pulled
+            if self._brush.mode == "works":
+                strayed = np.linalg.norm(self._now[verts] - self._start[verts], axis=1)
+                self._strayed = max(self._strayed, float(strayed.max()))
+        self._touched.append(verts)
+        self._unsettled.append(verts)
+
+    def _mean(self, verts: Ints) -> Floats:
+        rows = self._ground.neighbours[verts]
+        return np.asarray(rows @ self._now - rows @ self._ground.plain)
+
+    # --- into the frames --------------------------------------------------------------------------------------------
+
+    def _settle(self) -> None:
+        """Tell what was moved since the last time in the frames of the level."""
+        if not self._unsettled or self._brush.mode == "masks":
+            return
+        rows = np.unique(np.concatenate(self._unsettled))
+        self._unsettled.clear()
+        below = self._ground.below
+        new = rows[~self._framed[rows]]
+        if len(new):
+            self._frames[new] = frames(self._ground.stencils, self._manner.level, below, new)
+            self._framed[new] = True
+        self._detail[rows] = in_frame(self._frames[rows], self._now[rows] - below[rows])
+
+
+def _shared_out(touches: list[Touch]) -> list[Touch]:
+    """Each point to the image that is nearest to it; where several are, in equal parts."""
+    if len(touches) < 2:
+        return touches
+    verts = np.concatenate([touch.verts for touch in touches])
+    far = np.concatenate([touch.far for touch in touches])
+    whose = np.repeat(np.arange(len(touches)), [len(touch.verts) for touch in touches])
+    there, at = np.unique(verts, return_inverse=True)
+    if len(there) == len(verts):
+        return touches
+    least = np.full(len(there), np.inf)
+    np.minimum.at(least, at, far)
+    near = far <= least[at] + 1e-9 * (1 + least[at])
+    ties = np.bincount(at[near], minlength=len(there))
+    share = np.where(near, 1.0 / np.maximum(ties[at], 1), 0.0)
+    leads = np.full(len(there), len(touches))
+    np.minimum.at(leads, at[near], whose[near])
+    first = leads[at] == whose
+    return [
+        touch.shared(share[whose == k], first[whose == k]).only(near[whose == k]) for k, touch in enumerate(touches)
+    ]
+
+
+def stroked(cage: Cage, manner: Manner, samples: Floats, ground: StrokeGround, group: Group | None = None) -> Cage:
+    """The cage with a whole stroke (k, 4) on it. Raises BadNumberError, ReliefError."""
+    ground.follow(cage)
+    stroking = Stroking(ground, manner, group)
+    stroking.extend(samples)
+    return stroking.result()
