@@ -41,7 +41,9 @@ class Bodies:
     def get(self, recipe: Recipe, fineness: tuple[int, int]) -> Body:
         """The arrays and facts of a recipe's body, or the sentence why there is none."""
         body = self._kept.get((recipe.digest, fineness), lambda: self._made(recipe, fineness))
-        return _with_kernel(body, self.folder(recipe)) if fineness == FINE and "problem" not in body else body
+        # With relief the triangles are the form; the kernel's body is plain.
+        kernel = fineness == FINE and "problem" not in body and not recipe.has_relief
+        return _with_kernel(body, self.folder(recipe)) if kernel else body
 
     def folder(self, recipe: Recipe) -> Path:
         """Solids are kept by what they were made of, so that undo finds the earlier one again."""

@@ -13,6 +13,7 @@ from zinc_otter.api.stencil_shelf import StencilShelf
 from zinc_otter.core.cage import Cage
 from zinc_otter.core.proof.distance import MeshDistance
 from zinc_otter.core.proof.gaps import Gap, Placed, smallest_gap
+from zinc_otter.core.relief.relief import with_all_relief
 from zinc_otter.core.repeated import Repeated
 from zinc_otter.core.surface import evaluate
 from zinc_otter.studio.design import Design, Piece
@@ -72,6 +73,8 @@ class Gaps:
         most = _MOST_POINTS[settled]
         corners = cage.topology.corner_count
         level = next((k for k in (3, 2) if corners * 4 ** (k - 1) <= most), 1)
+        if settled:
+            level = with_all_relief(cage.relief, level)
         return self._meshes.get((cage.digest, level), lambda: self._made(cage, level))
 
     def _made(self, cage: Cage, level: int) -> MeshDistance:

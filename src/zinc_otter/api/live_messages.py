@@ -21,7 +21,7 @@ from zinc_otter.studio.commands import AnyCommand, Picked
 from zinc_otter.studio.commands.base import PieceId
 from zinc_otter.studio.commands.placement import ReachBy
 
-VERSION = 7
+VERSION = 8
 """Raised whenever a page that was loaded before could not talk to the service any more."""
 
 
@@ -230,6 +230,7 @@ class PieceFrame(TypedDict):
     surface_rows: NotRequired[SurfaceRows]
     line: NotRequired[LineFrame]
     copies: NotRequired[list[CopiesFrame]]
+    mask: NotRequired[Uint8s]
 
 
 class Weights(TypedDict):

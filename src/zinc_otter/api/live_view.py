@@ -5,6 +5,7 @@ from __future__ import annotations
 import hashlib
 
 import numpy as np
+from numpy.typing import NDArray
 
 from zinc_otter.api.curve_schemas import Of as CurveOf
 from zinc_otter.api.curve_schemas import told_radius
@@ -33,6 +34,7 @@ from zinc_otter.core.stone.stone import Stone
 from zinc_otter.core.surface import DragPlan, LimitSurface, evaluate, plan_drag
 from zinc_otter.core.surface.curves import SurfaceCurve
 from zinc_otter.core.surface.limit_surface import normals_of
+from zinc_otter.core.surface.raised import Raised
 from zinc_otter.studio.design import Design, Piece
 from zinc_otter.studio.images import Of, images_of
 
@@ -43,8 +45,11 @@ _WORTH_PLANNING = 0.3
 class _PieceView:
     """One piece as the viewer has it: the cage last sent, and a fully evaluated base to move from."""
 
-    def __init__(self, cage: Cage, base: LimitSurface, symmetry: Symmetry | None) -> None:
+    def __init__(
+        self, cage: Cage, base: LimitSurface, symmetry: Symmetry | None, raised: Raised | None = None
+    ) -> None:
         self.sent = cage
+        self.raised = raised
         self.symmetry = symmetry
         self.base_cage = cage
         self.base = base
@@ -136,6 +141,18 @@ def gem_frame(stone: Stone) -> GemFrame:
     }  # fmt: skip
 
 
+def _mask_of(cage: Cage) -> NDArray[np.float32] | None:
+    return None if cage.relief is None else cage.relief.mask
+
+
+def _mask_rows(cage: Cage, surface: LimitSurface) -> NDArray[np.uint8]:
+    """(r,) how protected each row is from brushes, 0 to 255; nothing where the mask is of a finer level, or there is none."""
+    mask, stencils = _mask_of(cage), surface.stencils
+    if mask is None or len(mask) != stencils.vertex_count:
+        return np.zeros(0, dtype=np.uint8)
+    return np.rint(255 * mask[stencils.limit.row_vertex]).astype(np.uint8)
+
+
 class LiveView:
     """Turns designs into frames. One for each connection; not for use by two threads at once."""
 
@@ -170,7 +187,7 @@ class LiveView:
 
     def surface_of(self, piece: Piece) -> LimitSurface:
         """The whole surface of a piece at the level at which it is shown."""
-        level = shown_level(piece.cage.topology.face_count, self._level)
+        level = self._level_of(piece.cage)
         return evaluate(self._stencils.get(piece.cage, level), piece.cage)
 
     def as_shown(self, piece_id: str) -> tuple[Floats, Ints, Ints] | None:
@@ -244,18 +261,52 @@ class LiveView:
         view = self._pieces.get(piece_id)
         if view is None or view.sent.structure_digest != cage.structure_digest or view.symmetry != piece.symmetry:
             return self._whole(piece_id, cage, piece.symmetry)
-        if view.sent is cage or np.array_equal(view.sent.positions, cage.positions):
+        if view.base.stencils.level != self._level_of(cage):
+            return self._whole(piece_id, cage, piece.symmetry)
+        same_relief = view.sent.relief is cage.relief
+        if view.sent is cage or (same_relief and np.array_equal(view.sent.positions, cage.positions)):
             view.sent = cage
             return None
+        if view.raised is not None or not same_relief:
+            return self._with_relief(piece_id, view, cage)
         return self._moved(piece_id, view, cage)
+
+    def _level_of(self, cage: Cage) -> int:
+        relief = 0 if cage.relief is None else cage.relief.depth
+        return shown_level(cage.topology.face_count, self._level, relief)
+
+    def _with_relief(self, piece_id: str, view: _PieceView, cage: Cage) -> PieceFrame:
+        """Relief goes along by frames that turn: what follows from a change is found level by level."""
+        if view.raised is None:
+            view.raised = Raised(view.base.stencils, view.sent)
+        changed = np.flatnonzero((cage.positions != view.sent.positions).any(axis=1))
+        was = view.sent
+        view.sent = view.base_cage = cage
+        rows = view.raised.follow(cage)
+        view.base = surface = view.raised.surface
+        view.points = surface.points
+        at = slice(None) if rows is None else rows
+        frame: PieceFrame = {
+            "id": piece_id,
+            "cage_rows": {"rows": changed.astype(np.int32), "positions": cage.positions[changed]},
+            "surface_rows": {
+                "rows": rows,
+                "positions": surface.positions[at].astype(np.float32),
+                "normals": normals_of(surface.tangent_u[at], surface.tangent_v[at]).astype(np.float32),
+            },
+        }
+        if _mask_of(was) is not _mask_of(cage):
+            frame["mask"] = _mask_rows(cage, surface)
+        return frame
 
     def _whole(self, piece_id: str, cage: Cage, symmetry: Symmetry | None) -> PieceFrame:
         self._forget(piece_id)
-        level = shown_level(cage.topology.face_count, self._level)
+        level = self._level_of(cage)
         stencils = self._stencils.get(cage, level)
-        surface = evaluate(stencils, cage)
-        self._pieces[piece_id] = _PieceView(cage, surface, symmetry)
-        return {
+        raised = None if cage.relief is None else Raised(stencils, cage)
+        surface = evaluate(stencils, cage) if raised is None else raised.surface
+        self._pieces[piece_id] = _PieceView(cage, surface, symmetry, raised)
+        frame: PieceFrame = {
             "id": piece_id,
             "cage": _cage_frame(cage, symmetry),
             "surface": {
@@ -266,6 +317,9 @@ class LiveView:
                 "face_of_quad": stencils.face_of_quad,
             },
         }
+        if _mask_of(cage) is not None:
+            frame["mask"] = _mask_rows(cage, surface)
+        return frame
 
     def _moved(self, piece_id: str, view: _PieceView, cage: Cage) -> PieceFrame:
         stencils = view.base.stencils

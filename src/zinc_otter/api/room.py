@@ -216,11 +216,12 @@ def room_of(request: Request) -> Room:
     return room
 
 
-def shown_level(face_count: int, wanted: int | None = None) -> int:
-    """The level at which a piece is shown: the one wanted, as far as 400,000 dense faces allow; else one that is quick."""
+def shown_level(face_count: int, wanted: int | None = None, relief: int = 0) -> int:
+    """The level at which a piece is shown: the one wanted, as far as 400,000 dense faces allow; else one that is quick, and
+    at least that of its ``relief``."""
     if wanted is not None:
         return max(level for level in range(1, wanted + 1) if level == 1 or face_count * 4**level <= 400_000)
     for level in (4, 3, 2):
         if face_count * 4**level <= (20_000 if level == 4 else 60_000):
-            return level
-    return 1
+            return max(level, relief)
+    return max(1, relief)

@@ -146,6 +146,18 @@ def _counts(form: Form) -> dict[str, Any]:
     }
 
 
+def _relief_of(piece: Piece) -> ReliefState | None:
+    relief = None if piece.curve is not None else piece.cage.relief
+    return None if relief is None else ReliefState(depth=relief.depth, masked=relief.mask is not None)
+
+
+class ReliefState(BaseModel):
+    """Relief that a piece carries: its finest level, and whether part of it is protected by a mask."""
+
+    depth: int
+    masked: bool
+
+
 class PieceState(BaseModel):
     """One piece without its arrays. ``size`` is the extent of the control points in mm."""
 
@@ -164,6 +176,7 @@ class PieceState(BaseModel):
     pulled: int = Field(description="how many of its control points were pulled on top of what it grows to")
     said: list[str] = Field(description="sentences on how true it has grown")
     suspect: list[int] = Field(description="faces where what has grown is not what it promises")
+    relief: ReliefState | None
     face_sets: dict[str, int] = Field(description="names of face sets to their counts")
     vertex_count: int
     edge_count: int
@@ -186,7 +199,7 @@ class PieceState(BaseModel):
             curve=None if piece.curve is None else CurveFacts.of(piece.curve),
             grown=piece.grown, pulled=piece.pulled.count if piece.pulled else 0,
             said=list(grown.remarks) if grown else [], suspect=grown.suspect.tolist() if grown else [],
-            **_counts(piece.form), size=tuple((high - low).tolist()),
+            relief=_relief_of(piece), **_counts(piece.form), size=tuple((high - low).tolist()),
             digest=piece.form.digest, followers=list(piece.followers),
             called={follower.id: follower.called for follower in piece.followers},
             made_from=piece.form.digest if piece.curve is not None else recipe_of(design, piece.id).digest,

@@ -39,11 +39,12 @@ def make_solid(progress: Progress, recipe: Recipe, folder: Path, colour: Colour 
     from zinc_otter.core.formats.step_text import NAME
     from zinc_otter.core.solid.certificate import certify
 
+    relief, recipe = recipe.has_relief, recipe.plain
     by_mesh, made = _both_routes(recipe, progress)
     folder.mkdir(parents=True, exist_ok=True)
     progress(0.8, "Measuring how true it is")
     solids, shown, finished, measured, judged = _measured(recipe, by_mesh, made)
-    certificate = certify(made.patches, True, solids, measured, finished if recipe.followers else None, judged)
+    certificate = certify(made.patches, True, solids, measured, finished if recipe.followers else None, judged, relief)
     progress(0.9, "Writing STEP")
     # Under a name that stands for the piece's own, which may change while the solid does not.
     put(folder / STEP, lambda path: write_step(made.body.shape, path, NAME, colour))
@@ -93,6 +94,7 @@ def find_fillet(
     from zinc_otter.core.solid.kernel.finder import Budget, find_radius
     from zinc_otter.jobs.kernel_guard import guarded
 
+    recipe = recipe.plain
     kept = recipe if up_to is None else recipe.first([f.id for f in recipe.followers].index(up_to))
     _, made = _both_routes(kept, lambda part, words: progress(0.3 * part, words))
     names = (min(between), max(between))

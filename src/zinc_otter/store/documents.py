@@ -20,15 +20,17 @@ from zinc_otter.core.form import Form
 from zinc_otter.core.growth import Growth, Pulls
 from zinc_otter.core.growth.mirrored import MirroredCopy
 from zinc_otter.core.repeated import Repeated
+from zinc_otter.store.relief_documents import read_relief, relief_blobs, relief_document
 from zinc_otter.studio.design import Design, Piece, growing_order
 from zinc_otter.studio.followers import follower_document, read_follower
 from zinc_otter.studio.growths import growth_document, read_growth
 from zinc_otter.studio.proofs import proof_document, read_proof
 from zinc_otter.studio.references import Component, Picture, Reference
 
-FORMAT = 8
+FORMAT = 9
 """1 had neither references nor locks, colours and groups of pieces, 2 no symmetry, 3 no followers, 4 neither curves nor what
-grows, only mirrored copies, 5 neither stones nor proofs, 6 no dimensions and finishes; they are still read."""
+grows, only mirrored copies, 5 neither stones nor proofs, 6 no dimensions and finishes, 7 no scans, 8 no relief; they are
+still read."""
 
 
 def to_document(design: Design) -> tuple[dict[str, Any], dict[str, bytes]]:
@@ -52,6 +54,7 @@ def to_document(design: Design) -> tuple[dict[str, Any], dict[str, bytes]]:
             "edge_sharpness": put(cage.edge_sharpness),
             "vertex_sharpness": put(cage.vertex_sharpness),
             "face_sets": {name: put(faces) for name, faces in cage.face_sets.items()},
+            **({} if cage.relief is None else {"relief": relief_document(cage.relief, put)}),
         }
 
     def form_document(form: Form) -> dict[str, Any]:
@@ -95,8 +98,12 @@ def blob_hashes(document: Mapping[str, Any]) -> set[str]:
     """The hashes of all arrays that a document names, and of the assets of its references."""
     found: set[str] = asset_hashes(document)
     for piece in document["pieces"]:
-        for value in piece.get("cage", {}).values():
+        for key, value in piece.get("cage", {}).items():
+            if key == "relief":
+                continue
             found.update(value.values() if isinstance(value, dict) else [value])
+        if relief := piece.get("cage", {}).get("relief"):
+            found.update(relief_blobs(relief))
         found.update(piece["curve"][key] for key in ("points", "sharpness") if "curve" in piece)
         if piece.get("pulled"):
             found.add(piece["pulled"]["local"])
@@ -130,7 +137,8 @@ def from_document(document: Mapping[str, Any], blobs: Mapping[str, bytes]) -> De
         positions = get(cage["positions"])
         topology = Topology(len(positions), get(cage["face_verts"]), get(cage["face_offsets"]))
         face_sets = {name: get(digest) for name, digest in cage["face_sets"].items()}
-        return Cage(positions, topology, get(cage["edge_sharpness"]), get(cage["vertex_sharpness"]), face_sets)
+        relief = read_relief(cage["relief"], topology, get) if "relief" in cage else None
+        return Cage(positions, topology, get(cage["edge_sharpness"]), get(cage["vertex_sharpness"]), face_sets, relief)
 
     def form_of(p: Mapping[str, Any]) -> Form:
         if "images" in p:

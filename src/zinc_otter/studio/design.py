@@ -15,6 +15,7 @@ from zinc_otter.core.form import Form, controls, own_faces, require_faces, stand
 from zinc_otter.core.growth.base import Growth, Outgrowth, grown
 from zinc_otter.core.growth.pulls import Pulls, pulls_between
 from zinc_otter.core.proving.base import Proof
+from zinc_otter.core.relief.carried_over import carried_over
 from zinc_otter.core.solid.followers import Follower
 from zinc_otter.core.solid.followers.moving import similarity_between, taken_along
 from zinc_otter.studio.references import Reference
@@ -159,6 +160,7 @@ class Design:
             alike = isinstance(form, Cage) and isinstance(like.form, Cage) and form.topology is like.form.topology
             symmetry = like.symmetry if alike else None
             followers = like.followers if alike else ()
+            piece = replace(piece, form=_with_relief_of(like.form, form))
             piece = replace(
                 piece, colour=like.colour, finish=like.finish, group=like.group, symmetry=symmetry, followers=followers
             )
@@ -181,14 +183,18 @@ class Design:
         named = replace(reference, id=f"r{self.next_number}", name=self.free_name(reference.name))
         return replace(self, references=(*self.references, named), next_number=self.next_number + 1), named
 
-    def with_piece(self, changed: Piece, went: ElementMap | None = None) -> Design:
+    def with_piece(self, changed: Piece, went: ElementMap | None = None, *, plain: bool = False) -> Design:
         """The design with the piece of the same id replaced, and all that grows from it grown anew.
+
+        Relief that it had before is carried over by place where its new form has none, unless that is to be ``plain``.
 
         Proofs that name elements of it find them again, by where these ``went`` if that is known. Raises what a growth
         raises: then what it grew from cannot become so.
         """
         before = self.piece(changed.id)
         self._check_faces(changed.form, own_faces(before.form))
+        if not plain and changed.grown is None:
+            changed = replace(changed, form=_with_relief_of(before.form, changed.form))
         design = replace(self, pieces=tuple(changed if piece is before else piece for piece in self.pieces))
         if changed.form is before.form:
             return design
@@ -250,9 +256,10 @@ class Design:
         piece = self.pullable_piece(piece_id)
         symmetry = None
         if piece.symmetry is None:
-            done = edit(piece.cage, picked)
+            done = edit(piece.cage.plain, picked)
         else:
-            done, symmetry = symmetric_edit(piece.cage, piece.symmetry, picked, edit)
+            done, symmetry = symmetric_edit(piece.cage.plain, piece.symmetry, picked, edit)
+        done = with_relief_kept(piece.cage, done)
         return self.with_symmetric(piece, done, symmetry), done
 
     def with_symmetric(self, piece: Piece, done: Edit, symmetry: Symmetry | None) -> Design:
@@ -260,6 +267,7 @@ class Design:
         if piece.grown is not None:
             return self._with_pulled(piece, done)
         followers = piece.followers
+        done = with_relief_kept(piece.cage, done)
         if followers and done.cage.topology is piece.cage.topology:
             # Moved as a whole, a piece takes its followers along.
             matrix = similarity_between(piece.cage.positions, done.cage.positions)
@@ -302,6 +310,29 @@ class Design:
         """The design less one reference. Raises UnknownPieceError."""
         gone = self.reference(reference_id)
         return replace(self, references=tuple(r for r in self.references if r is not gone))
+
+
+def with_relief_kept(before: Cage, done: Edit) -> Edit:
+    """The edit with the relief of the cage before it on the new one; its remarks say what of it is lost."""
+    relief = before.relief
+    if relief is None or done.cage.relief is not None or not done.cage.topology.face_count:
+        return done
+    if done.cage.topology.digest == before.topology.digest and done.old_to_new.stays:
+        return replace(done, cage=done.cage.with_relief(relief))
+    carried = carried_over(before, done.cage, done.rest)
+    remarks = done.remarks if relief.is_flat else (*done.remarks, carried.words)
+    return replace(done, cage=carried.cage, remarks=remarks)
+
+
+def _with_relief_of(before: Form, after: Form) -> Form:
+    """A form with the relief of another one where it lies on that and has none."""
+    if not isinstance(before, Cage) or not isinstance(after, Cage):
+        return after
+    if before.relief is None or after.relief is not None or not after.topology.face_count:
+        return after
+    if after.topology.digest == before.topology.digest:
+        return after.with_relief(before.relief)
+    return carried_over(before, after).cage
 
 
 def let_go(piece: Piece) -> Piece:

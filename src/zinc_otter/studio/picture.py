@@ -17,6 +17,7 @@ from zinc_otter.core.curve import Curve
 from zinc_otter.core.curve.growing import pipe
 from zinc_otter.core.errors import CoreError
 from zinc_otter.core.form import Form, controls
+from zinc_otter.core.relief.relief import with_all_relief
 from zinc_otter.core.surface import build_stencils, evaluate
 from zinc_otter.studio.design import Design
 from zinc_otter.studio.raster import Raster
@@ -122,6 +123,7 @@ _WIRE = 0.006
 """Radius of a curve in a picture, of the extent of all that is shown."""
 _PORTION = 20_000
 """Dense faces that are drawn at a time."""
+_MOST_WITH_RELIEF = 400_000
 _MOST_DENSE = 60_000
 """Faces of a design beyond which the cages themselves are drawn: their faces are smaller than a pixel."""
 
@@ -129,7 +131,11 @@ _MOST_DENSE = 60_000
 def _level(cages: list[Cage]) -> int:
     """The level of smoothness for all of them together; 0 for the cages as they are."""
     faces = sum(cage.topology.face_count for cage in cages)
-    return 0 if faces > _MOST_DENSE else int(np.clip(np.floor(np.log(25_000 / max(faces, 1)) / np.log(4)), 1, 5))
+    if faces > _MOST_DENSE:
+        return 0
+    level = int(np.clip(np.floor(np.log(25_000 / max(faces, 1)) / np.log(4)), 1, 5))
+    finest = max((with_all_relief(cage.relief, level) for cage in cages), default=level)
+    return finest if faces * 4**finest <= _MOST_WITH_RELIEF else level
 
 
 @dataclass(frozen=True, eq=False)

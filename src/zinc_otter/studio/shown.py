@@ -14,6 +14,7 @@ from zinc_otter.core.errors import CoreError
 from zinc_otter.core.form import controls
 from zinc_otter.core.formats.surfaces.appearance import CLAYS
 from zinc_otter.core.proof.distance import MeshDistance
+from zinc_otter.core.relief.relief import with_all_relief
 from zinc_otter.core.repeated import Repeated
 from zinc_otter.core.solid.moments import moments
 from zinc_otter.core.surface import build_stencils, evaluate
@@ -59,7 +60,7 @@ def shown_of(design: Design, body: Body) -> list[Shown]:
 def mesh_of(cage: Cage) -> MeshDistance:
     """A cage's surface as finely as proofs look at it at rest."""
     corners = cage.topology.corner_count
-    level = next((k for k in (3, 2) if corners * 4 ** (k - 1) <= _DENSE), 1)
+    level = with_all_relief(cage.relief, next((k for k in (3, 2) if corners * 4 ** (k - 1) <= _DENSE), 1))
     points, triangles = surface_of(cage, level)
     return MeshDistance(points, triangles)
 
@@ -102,7 +103,8 @@ def _shown(design: Design, piece: Piece, body: Body) -> Shown | None:
         how = f"its body by triangles, within {chord:.2g} mm"
         volume = float(moments(points, triangles).volume)
     except CoreError as error:
-        points, triangles = surface_of(controls(piece.form), 3 if piece.cage.topology.face_count < 4_000 else 2)
+        level = with_all_relief(piece.cage.relief, 3 if piece.cage.topology.face_count < 4_000 else 2)
+        points, triangles = surface_of(controls(piece.form), level)
         if not piece.cage.topology.is_closed:
             return Shown(piece, Thing(points, triangles, colour), np.ptp(points, axis=0), None, "its surface, open")
         how = f"its surface, before its followers: {error}"

@@ -9,10 +9,11 @@ from typing import ClassVar, Literal
 import numpy as np
 
 from zinc_otter.core.cage.plane import Plane
-from zinc_otter.core.cage.symmetry import Group, mirrored_copy
+from zinc_otter.core.cage.symmetry import Group
 from zinc_otter.core.curve.curve import Curve
 from zinc_otter.core.form import Form
 from zinc_otter.core.growth.base import Growth, NameOf, Outgrowth
+from zinc_otter.core.relief.mirrored import mirrored_with_relief
 from zinc_otter.core.repeated import Repeated
 
 _ACROSS_X = Plane((0.0, 0.0, 0.0), (1.0, 0.0, 0.0))
@@ -42,7 +43,7 @@ class MirroredCopy(Growth):
             matrix, offset, _ = Group((self.plane,)).generators[0]
             motion[:3, :3], motion[:3, 3] = matrix, offset
             return Outgrowth(form.under(np.asarray([motion])))
-        return Outgrowth(mirrored_copy(form, self.plane))
+        return Outgrowth(mirrored_with_relief(form, self.plane))
 
     def deed(self, name_of: NameOf) -> str:
         return f"Mirrored {name_of(self.source)}"

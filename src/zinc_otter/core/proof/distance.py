@@ -60,6 +60,11 @@ class MeshDistance:
             there = ~self._facing.is_open(which, feature) | (np.abs(height) >= _ABOVE * far)
         return Sided(np.where(height < 0, -far, far), at, facing, there)
 
+    def nearest_feet(self, points: Floats) -> tuple[Floats, Ints]:
+        """The nearest points (k, 3) of the mesh, and the triangles (k,) that they lie on."""
+        at, which, _ = self._nearest(np.ascontiguousarray(points, dtype=np.float64).reshape(-1, 3))
+        return at, which
+
     def _nearest(self, points: Floats) -> tuple[Floats, Ints, Ints]:
         """The nearest points, the triangles that they lie on, and where on these (see nearest_on_triangles)."""
         _, which, _ = self._tree.squared_distance(self.vertices, self.triangles, points)

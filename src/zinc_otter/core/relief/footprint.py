@@ -44,7 +44,7 @@ class Touch:
         """The same in a frame of this normal, and the way as it lies in the surface; a still hand points up."""
         for way in (along, self.matrix @ np.array([0.0, 0.0, 1.0]), self.matrix @ np.array([1.0, 0.0, 0.0])):
             flat = way - (way @ normal) * normal
-            if np.linalg.norm(flat) > 0.3 * max(np.linalg.norm(way), 1e-9) and np.linalg.norm(way) > 0:
+            if np.linalg.norm(flat) > 0.3 * max(float(np.linalg.norm(way)), 1e-9) and np.linalg.norm(way) > 0:
                 return replace(self, normal=normal, along=unit(flat))
         return replace(self, normal=normal)
 

@@ -27,6 +27,8 @@ class StrokeGround:
         self.stencils = stencils
         self._raised = Raised(stencils, self._to_level(cage))
         self.cage = cage
+        self.slack = 0.0
+        """How far (mm) points may lie from where the tree has them."""
         self._look_anew()
 
     def _to_level(self, cage: Cage) -> Cage:

@@ -125,6 +125,11 @@ def check_level(topology: Topology, level: int) -> int:
     return points
 
 
+def with_all_relief(cage_relief: Relief | None, level: int) -> int:
+    """The level, or the finest of the relief where that is finer, so that none of it is left out."""
+    return level if cage_relief is None or cage_relief.is_flat else max(level, cage_relief.depth)
+
+
 def memory_of(points: int) -> int:
     """Bytes that a level's detail takes in memory."""
     return points * _BYTES

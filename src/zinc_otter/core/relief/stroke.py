@@ -7,8 +7,8 @@ from typing import Literal
 
 import numpy as np
 
+from zinc_otter.core.cage.plane import Plane
 from zinc_otter.core.cage.reach.profiles import PROFILES
-from zinc_otter.core.cage.symmetry.group import Plane
 from zinc_otter.core.cage.topology import Floats
 from zinc_otter.core.errors import BadNumberError
 from zinc_otter.core.relief.brushes import BRUSHES

@@ -99,11 +99,12 @@ def certify(
     measured: Measured | None = None,
     finished: Finished | None = None,
     judged: Judged | None = None,
+    relief: bool = False,
 ) -> Certificate:
     """Measure fitted patches; ``closed`` and ``solid_count`` are what the kernel's own look at the B-rep found.
 
     ``judged`` is what the gate said of the body. ``finished`` counts instead of the patches' own volume, area, extent and
-    faces, where followers have changed the body.
+    faces, where followers have changed the body. With ``relief`` the form has some that these patches leave out.
 
     Raises CoreError when the form is turned inside out.
     """
@@ -126,7 +127,7 @@ def certify(
         deviation=largest_deviation(patches),
         seam_angle=seam.degrees,
         meant_sharp=_meant_sharp(patches.cage),
-        warnings=(*(judged.warnings if judged else ()), *_warnings(patches.cage, seam)),
+        warnings=(*_left_out(relief), *(judged.warnings if judged else ()), *_warnings(patches.cage, seam)),
         measured=measured,
         faults=judged.faults if judged else (),
     )
@@ -180,6 +181,13 @@ def _warnings(cage: Cage, seam: Seam) -> tuple[Remark, ...]:
             words = f"Neighbouring faces meet at up to {seam.degrees:.1f}° where the surface should be smooth."
         found.append(Remark(words, where))
     return tuple(found)
+
+
+def _left_out(relief: bool) -> tuple[Remark, ...]:
+    return (Remark(_PLAIN),) if relief else ()
+
+
+_PLAIN = "Relief is in the triangles only: this is the plain form, and so is its STEP file. Print or cast from STL, 3MF, OBJ or GLB."
 
 
 def _meant_sharp(cage: Cage) -> tuple[int, int]:

@@ -112,7 +112,7 @@ def interpolated_patches(cage: Cage, grading: int | None = None) -> Patches:
             f"The solid would have {faces:,} faces; {MOST_FACES:,} are the most. Triangles of a scan are better traced with "
             "a cage of few quads; as triangles the body can be written all the same."
         )
-    cage = all_quads(cage)
+    cage = all_quads(cage.plain)
     k = grading if grading is not None else grading_for(cage.topology.face_count)
     level = max(k, 3)
     stencils = build_stencils(cage, level)

@@ -11,6 +11,7 @@ from typing import Any
 from zinc_otter.core.cage.cage import Cage
 from zinc_otter.core.cage.topology import Floats
 from zinc_otter.core.errors import NOWHERE, CoreError, Place, read_place
+from zinc_otter.core.relief.carried_over import carried_over
 from zinc_otter.core.solid.enclosing import require_closed, require_outside_out
 from zinc_otter.core.solid.followers.base import Follower, WaitsError
 from zinc_otter.core.stone.stone import Stone
@@ -50,6 +51,19 @@ class Recipe:
         if cage.topology.is_closed:
             raise WaitsError(f"{other.name} is closed and no sheet: subtract it, or open it.")
         return cage
+
+    @property
+    def has_relief(self) -> bool:
+        """Whether any of the cages that it is made of carries relief."""
+        own = self.cage.relief is not None and not self.cage.relief.is_flat
+        return own or any(other.has_relief for other in self.others.values())
+
+    @property
+    def plain(self) -> Recipe:
+        """The same without relief: what the kernel makes."""
+        if not self.has_relief:
+            return self
+        return replace(self, cage=self.cage.plain, others={key: other.plain for key, other in self.others.items()})
 
     @cached_property
     def digest(self) -> str:
@@ -99,7 +113,9 @@ def as_solid(recipe: Recipe) -> tuple[Cage, tuple[Follower, ...], list[Note]]:
     while left and not cage.topology.is_closed:
         follower = left[0]
         try:
-            made = follower.on_cage(cage)
+            made = follower.on_cage(cage.plain)
+            if made is not None and cage.relief is not None:
+                made = carried_over(cage, made).cage
         except CoreError as error:
             raise error.saying(f"{follower.called}: {error}") from None
         if made is None:

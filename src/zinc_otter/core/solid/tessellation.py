@@ -9,6 +9,7 @@ import numpy as np
 from zinc_otter.core.cage.cage import Cage, unit
 from zinc_otter.core.cage.topology import Floats, Ints
 from zinc_otter.core.errors import BadNumberError
+from zinc_otter.core.relief.relief import with_all_relief
 from zinc_otter.core.solid.moments import moments
 from zinc_otter.core.surface.evaluation import evaluate
 from zinc_otter.core.surface.stencils import Stencils, build_stencils
@@ -43,7 +44,7 @@ def tessellate(cage: Cage, tolerance: float, degrees: float = 180.0) -> Triangle
         raise BadNumberError(f"The angle tolerance must be more than 0 degrees; {degrees:g} is not.")
     if not np.isfinite(tolerance) or tolerance <= 0:
         raise BadNumberError(f"The chord tolerance must be more than 0 mm; {tolerance:g} is not.")
-    level = 1
+    level = min(with_all_relief(cage.relief, 1), 6)
     stencils = build_stencils(cage, level)
     surface = evaluate(stencils, cage)
     while True:

@@ -10,6 +10,7 @@ from scipy.sparse import csc_matrix
 
 from zinc_otter.core.cage.cage import Cage, unit
 from zinc_otter.core.cage.topology import Floats, Ints
+from zinc_otter.core.relief.relief import Detail
 from zinc_otter.core.surface.limit_surface import LimitSurface, normals_of
 from zinc_otter.core.surface.reached import reached_rows
 from zinc_otter.core.surface.stencils import Stencils
@@ -57,7 +58,7 @@ def frames(stencils: Stencils, level: int, points: Floats, verts: Ints | None = 
     return np.stack([along, across, total], axis=1)
 
 
-def in_space(frame: Floats, detail: Floats) -> Floats:
+def in_space(frame: Floats, detail: Floats | Detail) -> Floats:
     """(m, 3) vectors of space from detail told in frames."""
     return np.asarray((detail[:, :, None] * frame).sum(axis=1))
 
@@ -134,7 +135,7 @@ class Raised:
         self.tangent_v[rows] = limit.tangent_v[rows] @ points
         return rows
 
-    def _moved(self, level: int, reached: Ints, own: Ints, detail: Floats | None) -> Ints:
+    def _moved(self, level: int, reached: Ints, own: Ints, detail: Detail | None) -> Ints:
         """Bring a level with detail up to date: points ``reached`` from below, or whose ``own`` detail is another."""
         below = self.below.get(level)
         if below is None:
@@ -160,12 +161,13 @@ class Raised:
         return self.stencils.limit_columns(level, kind)
 
 
-def _different(before: Floats | None, after: Floats | None) -> Ints:
+def _different(before: Detail | None, after: Detail | None) -> Ints:
     """(k,) rows in which two levels' details differ."""
     if before is after:
         return np.zeros(0, dtype=np.int32)
     if before is None or after is None:
         there = before if after is None else after
         assert there is not None
-        return np.flatnonzero(there.any(axis=1)).astype(np.int32)
-    return np.flatnonzero((before != after).any(axis=1)).astype(np.int32)
+        return np.unique(np.flatnonzero(there.ravel()) // 3).astype(np.int32)
+    # Number by number: over short rows of three the other way takes ten times as long.
+    return np.unique(np.flatnonzero(before.ravel() != after.ravel()) // 3).astype(np.int32)

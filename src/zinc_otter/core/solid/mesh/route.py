@@ -11,6 +11,7 @@ from zinc_otter.core.cage.cage import Cage
 from zinc_otter.core.cage.topology import Floats, Ints
 from zinc_otter.core.errors import NOWHERE, CoreError, UncheckedError
 from zinc_otter.core.proof.rays import Rays
+from zinc_otter.core.relief.relief import with_all_relief
 from zinc_otter.core.solid.followers.base import PIECE, Follower, Measured, OnMesh, WaitsError
 from zinc_otter.core.solid.imported import body_of
 from zinc_otter.core.solid.mesh.body import MeshBody, mesh_body
@@ -129,15 +130,21 @@ def triangles_of(
     return Triangles(made.body.mesh.points, made.body.mesh.triangles, finest.chord, finest.turn), made.notes
 
 
+_ALL_RELIEF = 10_000
+"""Quads from which a body is made to be looked at, not while something is being dragged."""
+
+
 def surface_triangles(
     cage: Cage, most_quads: int, stencils: Callable[[Cage, int], Stencils] = build_stencils
 ) -> tuple[Floats, Ints, Ints]:
     """Points, triangles, and the cage's face under each, of the limit surface.
 
-    At the finest level (1 to 5) with up to ``most_quads`` quads.
+    At the finest level (1 to 5) with up to ``most_quads`` quads; unless these are few, with all of its relief.
     """
     corners = int(cage.topology.face_sizes.sum())
     level = max(n for n in range(1, 6) if n == 1 or corners * 4 ** (n - 1) <= most_quads)
+    if most_quads >= _ALL_RELIEF:
+        level = with_all_relief(cage.relief, level)
     made = stencils(cage, level)
     points = evaluate(made, cage).points
     return points, split_quads(points, made.quads), np.repeat(made.face_of_quad, 2)

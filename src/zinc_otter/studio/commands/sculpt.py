@@ -1,0 +1,120 @@
+"""Strokes of a brush on a piece: relief that rides on its cage."""
+
+from __future__ import annotations
+
+from dataclasses import replace
+from typing import Annotated, Literal
+
+import numpy as np
+from pydantic import Field
+
+from zinc_otter.core.cage.plane import plane_at
+from zinc_otter.core.relief.brushes import BRUSHES
+from zinc_otter.core.relief.relief import DEEPEST
+from zinc_otter.core.relief.stamps.shipped import shipped
+from zinc_otter.core.relief.stamps.stamp import Stamp
+from zinc_otter.core.relief.stroke import MOST_SAMPLES, Manner
+from zinc_otter.core.words import millimetres
+from zinc_otter.studio.commands.aligning import Share
+from zinc_otter.studio.commands.base import Command, Direction, Outcome, PieceId, Vector
+from zinc_otter.studio.commands.labelled import labelled
+from zinc_otter.studio.design import Design
+from zinc_otter.studio.stroking import STROKES
+
+Number = Annotated[float, Field(allow_inf_nan=False, ge=-1e6, le=1e6)]
+
+
+class Sculpt(Command):
+    """One stroke: a brush is led along ``way``, places on the surface in mm, each with the pressure of the hand from 0 to 1.
+
+    Brushes that raise go to ``height``, however slow the hand; those that work at what is there take ``strength`` of it
+    at each passage; "carry" goes by the way alone, "twist" turns by ``degrees``. ``towards`` points at the eye: only what faces
+    it is touched; without it all. Of a piece with a mirror all sides are done. Detail is kept at ``level``, that is added if it
+    is not there.
+    """
+
+    kind: Literal["sculpt"] = "sculpt"
+    piece: PieceId
+    brush: Annotated[
+        Literal["draw", "inflate", "groove", "carry", "smooth", "pinch", "flatten", "scrape", "twist", "mask", "erase"],
+        labelled(
+            "Brush",
+            words={
+                "draw": "Draw out", "inflate": "Inflate", "groove": "Crease", "carry": "Move", "smooth": "Smooth",
+                "pinch": "Pinch", "flatten": "Flatten", "scrape": "Scrape", "twist": "Twist", "mask": "Mask", "erase": "Erase",
+            },
+        ),
+    ] = "draw"  # fmt: skip
+    level: Annotated[int, Field(ge=1, le=DEEPEST), labelled("Level")] = 4
+    radius: Annotated[float, Field(ge=0.001, le=10_000, allow_inf_nan=False), labelled("Radius", "mm", step=0.5)] = 5.0
+    height: Annotated[float, Field(ge=0, le=1_000, allow_inf_nan=False), labelled("Height", "mm", step=0.1)] = 0.5
+    strength: Annotated[Share, labelled("Strength", "%", step=5)] = 0.5
+    degrees: Annotated[float, Field(ge=-360, le=360, allow_inf_nan=False), labelled("Turn", "°", step=5)] = 45.0
+    opposite: Annotated[bool, labelled("Way", words={"no": "as it is", "yes": "its opposite"})] = False
+    hardness: Annotated[float, Field(ge=0, le=0.99), labelled("Hardness", "%", step=5)] = 0.0
+    profile: Annotated[
+        Literal["smooth", "sharp", "round", "flat", "linear"],
+        labelled(
+            "Profile",
+            words={"smooth": "smooth", "sharp": "sharp", "round": "round", "flat": "flat", "linear": "linear"},
+        ),
+    ] = "smooth"
+    spacing: Annotated[float, Field(ge=0.02, le=10), labelled("Spacing", "%", step=5)] = 0.2
+    steady: Annotated[float, Field(ge=0, le=0.98), labelled("Steady", "%", step=10)] = 0.0
+    pen: Annotated[
+        Literal["nothing", "strength", "radius", "both"],
+        labelled(
+            "Pressure", words={"nothing": "changes nothing", "strength": "strength", "radius": "radius", "both": "both"}
+        ),
+    ] = "strength"
+    around: Annotated[int, Field(ge=1, le=128), labelled("Times round the axis")] = 1
+    axis_point: Vector = (0.0, 0.0, 0.0)
+    axis: Direction = (0.0, 0.0, 1.0)
+    stamp: Annotated[
+        Literal["none", "ripple", "scale", "rope", "pebble", "hatch", "grain"],
+        labelled(
+            "Stamp",
+            words={
+                "none": "none", "ripple": "ripple", "scale": "scale", "rope": "rope", "pebble": "pebble", "hatch": "hatch",
+                "grain": "grain",
+            },
+        ),
+    ] = "none"  # fmt: skip
+    laid: Annotated[
+        Literal["along", "each", "once"],
+        labelled("Laid", words={"along": "along the stroke", "each": "at each touch", "once": "once, by a drag"}),
+    ] = "along"
+    turned: Annotated[float, Field(ge=-360, le=360, allow_inf_nan=False), labelled("Turned", "°", step=15)] = 0.0
+    towards: Direction | None = None
+    way: Annotated[list[Number], Field(min_length=4, max_length=4 * MOST_SAMPLES)]
+
+    def apply(self, design: Design) -> Outcome:
+        piece = design.shapeable_piece(self.piece)
+        cage = piece.faces
+        group = None if piece.symmetry is None else piece.symmetry.group
+        samples = np.asarray(self.way[: len(self.way) // 4 * 4]).reshape(-1, 4)
+        done = STROKES.done(cage, self._manner(), samples, group)
+        return Outcome(design.with_piece(replace(piece, form=done)), piece.id, whole=True)
+
+    def _manner(self) -> Manner:
+        brush = BRUSHES[self.brush]
+        amount = {"height": self.height, "share": self.strength, "angle": self.degrees, "way": 1.0}[brush.measure]
+        towards = None
+        if self.towards is not None:
+            x, y, z = np.asarray(self.towards) / max(float(np.linalg.norm(self.towards)), 1e-12)
+            towards = (float(x), float(y), float(z))
+        return Manner(
+            self.brush, self.level, self.radius, amount, self.hardness, self.profile, self.spacing, self.steady, towards,
+            self.pen, self.around, plane_at(self.axis_point, self.axis) if self.around > 1 else None,
+            self._stamp(), self.laid, self.turned, self.opposite,
+        )  # fmt: skip
+
+    def _stamp(self) -> Stamp | None:
+        return None if self.stamp == "none" else shipped(self.stamp)
+
+    def title(self, design: Design) -> str:
+        brush = BRUSHES[self.brush]
+        done = brush.undone if self.opposite else brush.done
+        by = f" by {millimetres(self.height)}" if brush.measure == "height" else ""
+        with_stamp = "" if self.stamp == "none" else f", {self.stamp}"
+        return f"{done} {design.piece(self.piece).name}{by}{with_stamp}"
