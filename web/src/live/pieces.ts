@@ -6,6 +6,8 @@ export interface PieceArrays {
   surface: SurfaceArrays;
   /** Of a curve; it has neither faces nor a surface. */
   line?: LineArrays;
+  /** How protected each row of the surface is from brushes, 0 to 255; empty where nothing is. */
+  mask?: Uint8Array;
 }
 
 export type Change = { id: string; what: "whole" | "moved" | "gone" };
@@ -40,7 +42,7 @@ export class Pieces {
       }
       if (piece.cage && piece.surface) {
         this.copies.delete(piece.id);
-        this.byId.set(piece.id, { cage: piece.cage, surface: piece.surface, line: piece.line });
+        this.byId.set(piece.id, { cage: piece.cage, surface: piece.surface, line: piece.line, mask: piece.mask });
         changes.push({ id: piece.id, what: "whole" });
         continue;
       }
@@ -48,6 +50,7 @@ export class Pieces {
       if (!held || !piece.cage_rows) continue;
       scatter(held.cage.positions, piece.cage_rows.rows, piece.cage_rows.positions);
       if (piece.line) held.line = piece.line;
+      if (piece.mask) held.mask = piece.mask;
       if (!piece.surface_rows) {
         changes.push({ id: piece.id, what: "moved" });
         continue;

@@ -39,15 +39,34 @@ export function afresh(): void {
 
 const layAside = () => useSession.setState({ toolId: null });
 
+/** What the brushes on a piece are set to: all of them share it. */
+let brushed: { piece: string; values: Values } | null = null;
+
+/** What a brush begins with: as the one before it was left, on a piece that none was on yet by its size. */
+function brushValues(tool: Tool | null): Values {
+  if (tool?.is !== "brush") return {};
+  const context = contextNow();
+  const { piece } = context;
+  if (!brushed || (piece && brushed.piece !== piece.id)) return { ...brushed?.values, ...tool.starts(context) };
+  const own = fieldsOf(tool);
+  return Object.fromEntries(Object.entries(brushed.values).filter(([name]) => name in own));
+}
+
+function rememberBrush(): void {
+  const { piece } = contextNow();
+  if (toolInHand()?.is === "brush" && piece) brushed = { piece: piece.id, values: { ...brushed?.values, ...useSession.getState().values } };
+}
+
 export function takeTool(id: string | null, as: { regrowing?: string; proving?: AnyProof; values?: Values } = {}): void {
   callOff();
   showNothing();
+  rememberBrush();
   const tool = tools().get(id);
   clearSketch();
   useSketch.setState({ on: null });
   useFollowers.setState({ editing: null, regrowing: as.regrowing ?? null, proving: as.proving ?? null });
   useBodies.setState(nothingMeant);
-  useSession.setState({ toolId: tool?.id ?? null, values: { ...initialValues(fieldsOf(tool)), ...as.values }, touched: false, typedSince: false });
+  useSession.setState({ toolId: tool?.id ?? null, values: { ...initialValues(fieldsOf(tool)), ...brushValues(tool), ...as.values }, touched: false, typedSince: false });
   useProblem.setState({ problem: null });
   if (tool) begin(tool);
   weigh();

@@ -1,5 +1,5 @@
 /** Made by `make types` from the service's description; not to be changed by hand. */
-export const liveVersion = 7;
+export const liveVersion = 8;
 
 export const parameters = {
   "add-box": {
@@ -144,6 +144,9 @@ export const parameters = {
     quads: {"label":"Corners and ends","initial":"yes","words":[["yes","of quads"],["no","as they fall"]]},
     keep_creases: {"label":"Their crease","initial":"no","words":[["no","goes"],["yes","stays on both sides"]]},
   },
+  "change-relief": {
+    share: {"label":"By","unit":"%","step":10,"initial":50,"min":0,"max":100},
+  },
   "change-stone": {
     stone: {"label":"Stone","unit":"","step":1,"initial":1,"min":1,"max":1000,"whole":true},
     turn: {"label":"Turned by","unit":"°","step":5,"initial":0,"min":-360,"max":360},
@@ -285,6 +288,24 @@ export const parameters = {
   },
   "scale-creases": {
     factor: {"label":"To","unit":"%","step":10,"min":0,"max":1000},
+  },
+  "sculpt": {
+    brush: {"label":"Brush","initial":"draw","words":[["draw","Draw out"],["inflate","Inflate"],["groove","Crease"],["carry","Move"],["smooth","Smooth"],["pinch","Pinch"],["flatten","Flatten"],["scrape","Scrape"],["twist","Twist"],["mask","Mask"],["erase","Erase"]]},
+    level: {"label":"Level","unit":"","step":1,"initial":4,"min":1,"max":7,"whole":true},
+    radius: {"label":"Radius","unit":"mm","step":0.5,"initial":5,"min":0.001,"max":10000},
+    height: {"label":"Height","unit":"mm","step":0.1,"initial":0.5,"min":0,"max":1000},
+    strength: {"label":"Strength","unit":"%","step":5,"initial":50,"min":0,"max":100},
+    degrees: {"label":"Turn","unit":"°","step":5,"initial":45,"min":-360,"max":360},
+    opposite: {"label":"Way","initial":"no","words":[["no","as it is"],["yes","its opposite"]]},
+    hardness: {"label":"Hardness","unit":"%","step":5,"initial":0,"min":0,"max":99},
+    profile: {"label":"Profile","initial":"smooth","words":[["smooth","smooth"],["sharp","sharp"],["round","round"],["flat","flat"],["linear","linear"]]},
+    spacing: {"label":"Spacing","unit":"%","step":5,"initial":20,"min":2,"max":1000},
+    steady: {"label":"Steady","unit":"%","step":10,"initial":0,"min":0,"max":98},
+    pen: {"label":"Pressure","initial":"strength","words":[["nothing","changes nothing"],["strength","strength"],["radius","radius"],["both","both"]]},
+    around: {"label":"Times round the axis","unit":"","step":1,"initial":1,"min":1,"max":128,"whole":true},
+    stamp: {"label":"Stamp","initial":"none","words":[["none","none"],["ripple","ripple"],["scale","scale"],["rope","rope"],["pebble","pebble"],["hatch","hatch"],["grain","grain"]]},
+    laid: {"label":"Laid","initial":"along","words":[["along","along the stroke"],["each","at each touch"],["once","once, by a drag"]]},
+    turned: {"label":"Turned","unit":"°","step":15,"initial":0,"min":-360,"max":360},
   },
   "settle": {
     smoothness: {"label":"Fairness","unit":"%","step":5,"initial":10,"min":0,"max":100},

@@ -6,7 +6,7 @@ import type { AnyFollower, AnyGrowth, AnyProof, Command, Kind } from "./types";
 import type { Values } from "./values";
 import type { Vec } from "./vec";
 
-export type StationId = "set-out" | "rough" | "shape" | "refine" | "prove" | "make";
+export type StationId = "set-out" | "rough" | "shape" | "refine" | "relief" | "prove" | "make";
 
 /** An icon of our own drawing on a 24 grid: lines of one pen, and dots. */
 export interface Drawing {
@@ -163,6 +163,37 @@ export interface StrokesOf<F extends Fields> extends Common {
   done(values: ValuesOf<F>, piece: string, ids: number[]): Command;
 }
 
+/** One stroke of a brush, as the hand led it. */
+export interface Stroke {
+  piece: string;
+  /** Places on the surface in mm, each with the pressure of the hand: four numbers a place. */
+  way: number[];
+  /** Points at the eye. */
+  towards: Vec;
+  /** Held keys: for what the brush does the other way round, and for smoothing instead. */
+  opposite: boolean;
+  smooth: boolean;
+}
+
+/** Is led over the surface of the piece in hand, and shows what it does meanwhile. */
+export interface BrushOf<F extends Fields> extends Common {
+  is: "brush";
+  fields: F;
+  shown?: { readonly [K in keyof F]?: (values: ValuesOf<F>, context: Context) => boolean };
+  moreWords?: string;
+  /** In mm: a ring so wide lies on the form under the pointer. */
+  radius(values: ValuesOf<F>): number;
+  /** The field that a drag up and down with a key held sets, beside the radius sideways. */
+  strength: NameOf<F>;
+  /** It takes along what lies under it where it begins: the way is that of the pointer across the view. */
+  drags?: boolean;
+  /** What the first brush on a piece begins with. */
+  starts(context: Context): Partial<ValuesOf<F>>;
+  stroke(stroke: Stroke, values: ValuesOf<F>, context: Context): Command;
+  /** Further controls below the fields: a file of `panels/cards`. */
+  below?: string;
+}
+
 /** Has a card of its own: a file of `panels/cards`. */
 export interface CardTool extends Common {
   is: "card";
@@ -182,7 +213,8 @@ export interface CardProps {
 export type Verb = VerbOf<Fields>;
 export type Form = FormOf<Fields>;
 export type Strokes = StrokesOf<Fields>;
-export type Tool = Verb | Form | Strokes | CardTool;
+export type Brush = BrushOf<Fields>;
+export type Tool = Verb | Form | Strokes | Brush | CardTool;
 
 type Given<T> = Omit<T, "is">;
 
@@ -190,6 +222,7 @@ type Given<T> = Omit<T, "is">;
 export const verb = <const F extends Fields>(given: Given<VerbOf<F>>): Tool => ({ is: "verb", ...given }) as unknown as Verb;
 export const form = <const F extends Fields>(given: Given<FormOf<F>>): Tool => ({ is: "form", ...given }) as unknown as Form;
 export const strokes = <const F extends Fields>(given: Given<StrokesOf<F>>): Tool => ({ is: "strokes", ...given }) as unknown as Strokes;
+export const brush = <const F extends Fields>(given: Given<BrushOf<F>>): Tool => ({ is: "brush", ...given }) as unknown as Brush;
 export const card = (given: Given<CardTool>): Tool => ({ is: "card", ...given });
 
 const noFields: Fields = {};
@@ -197,7 +230,7 @@ export const fieldsOf = (tool: Tool | null): Fields => (tool && tool.is !== "car
 
 /** The fields that the card shows, by name. */
 export function shownFields(tool: Tool, values: Values, context: Context): string[] {
-  const shown = tool.is === "verb" || tool.is === "form" ? tool.shown : undefined;
+  const shown = tool.is === "strokes" || tool.is === "card" ? undefined : tool.shown;
   return Object.entries(fieldsOf(tool)).flatMap(([name, field]) =>
     field.is !== "kept" && (shown?.[name]?.(values as ValuesOf<Fields>, context) ?? true) ? [name] : [],
   );
@@ -219,6 +252,7 @@ export const doesReach = (tool: Tool | null): boolean => tool?.is === "verb" && 
 /** What is still to be picked before a tool can do anything, or null. */
 export function missingFor(tool: Tool, context: Context): string | null {
   const { pickKind, picked, piece, target } = context;
+  if (tool.is === "brush") return !piece || piece.curve ? "Take a piece with faces in hand first: click its name, or draw on it." : null;
   if (tool.is !== "verb") return null;
   const own = tool.missing?.(context);
   if (own !== undefined) return own;

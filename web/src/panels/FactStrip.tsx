@@ -199,15 +199,16 @@ function ClickHint() {
   const comparing = useShow((s) => s.compare !== null);
   const previewed = useDesign((s) => s.preview !== null);
   const anyWrong = useAnyWrong();
-  const paints = useTool()?.is === "strokes";
+  const is = useTool()?.is;
   const hover = useHover((s) => s.hover);
   const picked = usePicking((s) => s.picked.length > 0);
   const name = useDesign((s) => s.design?.pieces.find((p) => p.id === hover?.piece)?.name ?? "");
   const words = () => {
     if (comparing) return "Comparing; Esc ends it";
     if (anyWrong) return "A number is wrong: nothing is applied";
+    if (is === "brush") return "Drag on the form to sculpt it; right drag turns the view";
     if (previewed) return "Enter applies, Esc backs out";
-    if (paints) return "Drag along edges to paint; right drag turns the view";
+    if (is === "strokes") return "Drag along edges to paint; right drag turns the view";
     if (!hover) return "Drag a box to pick many; right drag turns the view";
     return `Click takes ${hover.kind} ${hover.kind === "piece" ? name : hover.id}${picked ? "; Shift adds or takes away" : ""}`;
   };

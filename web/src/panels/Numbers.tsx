@@ -43,7 +43,7 @@ function useSurroundings(): void {
 /** Set one field, and what follows from it. What is on the card now counts, not what was when the text began to be read. */
 function setField(tool: Numbered, name: string, value: unknown): void {
   const all = { ...useSession.getState().values, [name]: value };
-  const typed = tool.is === "strokes" ? undefined : tool.typed;
+  const typed = tool.is === "verb" || tool.is === "form" ? tool.typed : undefined;
   setValues(typed?.(all, name) ?? all);
 }
 
@@ -143,8 +143,8 @@ function Deeds({ tool, ready }: { tool: Numbered; ready: boolean }) {
   const canApply = ready && connected && !wrong && commandNow() !== null;
   return (
     <>
-      {tool.is !== "strokes" && <Button type="submit" variant="contained" disabled={!canApply}>{tool.verb}</Button>}
-      {(touched || (isEager(tool) && previewed)) && <Button color="inherit" onClick={back}>Cancel</Button>}
+      {(tool.is === "verb" || tool.is === "form") && <Button type="submit" variant="contained" disabled={!canApply}>{tool.verb}</Button>}
+      {tool.is !== "brush" && (touched || (isEager(tool) && previewed)) && <Button color="inherit" onClick={back}>Cancel</Button>}
     </>
   );
 }

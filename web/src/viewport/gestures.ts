@@ -12,12 +12,15 @@ import { useReach } from "../live/stores/reach";
 import { toolInHand, tools, useSession } from "../live/stores/session";
 import { goToWrong } from "../live/stores/wrong";
 import { useShow } from "../live/stores/show";
+import { setRing } from "../live/stores/ring";
 import { setDrawn, useSpot } from "../live/stores/sketch";
-import { takeTool } from "../live/tooling";
+import { setValues, takeTool } from "../live/tooling";
 import { roundedTo } from "../model/fields";
 import { keyOf } from "../model/keys";
 import type { Spot } from "../model/sketch";
-import { doesReach, type Part, type Pointing, type Strokes } from "../model/tool";
+import { type Brush, doesReach, type Part, type Pointing, type Strokes } from "../model/tool";
+import type { Values } from "../model/values";
+import { BrushStroke, showRing, sizedBy } from "./brushStroke";
 import { HandleDrag } from "./handleDrag";
 import { mapUnder } from "./mapUnder";
 import { pickAt, pickBand, pickLoop } from "./picks";
@@ -32,6 +35,8 @@ type Going =
   | { what: "pan" }
   | { what: "pinch" }
   | { what: "point"; x: number; y: number; line: Spot[] }
+  | { what: "brush"; stroke: BrushStroke }
+  | { what: "size"; x: number; y: number; values: Values }
   | { what: "paint"; piece: string | null; ids: Set<number> }
   | { what: "pick"; x: number; y: number; add: boolean; band: boolean; line: [number, number][] }
   | { what: "handle"; drag: HandleDrag };
@@ -68,9 +73,10 @@ export class Gestures {
       setHover(null);
       setSpot(null);
       setMapUnder(null);
+      setRing(null);
     });
     on("dblclick", (event) => {
-      if (this.pointing || event.button !== 0) return;
+      if (this.pointing || this.brush || event.button !== 0) return;
       const at = this.at(event);
       void cleared().then(() => pickLoop(this.scene, ...at, event.shiftKey));
     });
@@ -148,6 +154,7 @@ export class Gestures {
       const part = event.shiftKey ? null : this.partAt(x, y);
       if (part) this.going = this.grasp(part, x, y);
       else if (this.pointing) this.going = { what: "point", x, y, line: [] };
+      else if (this.brush) this.going = this.begun(event, x, y);
       else if (this.paints) {
         this.going = { what: "paint", piece: null, ids: new Set() };
         this.paint(this.going, x, y);
@@ -186,6 +193,8 @@ export class Gestures {
     if (going.what === "orbit") scene.eye.orbit(dx * 0.008, dy * 0.008);
     else if (going.what === "pan") scene.eye.pan(dx, dy);
     else if (going.what === "point") this.along(going, x, y);
+    else if (going.what === "brush") this.brushAlong(going.stroke, event);
+    else if (going.what === "size") this.size(going, x, y);
     else if (going.what === "paint") this.paint(going, x, y);
     else if (going.what === "handle") going.drag.follow(x, y);
     else {
@@ -198,6 +207,35 @@ export class Gestures {
     }
     [this.lastX, this.lastY] = [x, y];
     scene.draw();
+  }
+
+  private get brush(): Brush | null {
+    const tool = toolInHand();
+    return tool?.is === "brush" ? tool : null;
+  }
+
+  /** A stroke where the pointer is on a form; with Alt held the brush is sized instead. A finger beside the form turns the view. */
+  private begun(event: PointerEvent, x: number, y: number): Going | null {
+    if (event.altKey) return { what: "size", x, y, values: useSession.getState().values };
+    const stroke = this.brush && BrushStroke.begin(this.scene, this.brush, event, x, y);
+    if (stroke) return { what: "brush", stroke };
+    return event.pointerType === "touch" ? { what: "orbit" } : null;
+  }
+
+  private brushAlong(stroke: BrushStroke, event: PointerEvent): void {
+    const passed = event.getCoalescedEvents?.() ?? [];
+    for (const one of passed.length ? passed : [event]) stroke.follow(one, ...this.at(one));
+    stroke.show();
+    this.showUnder(...this.at(event));
+  }
+
+  /** Sideways the radius, up and down the strength: so far as the pointer went, and to where the form is, in its own measure. */
+  private size(going: Extract<Going, { what: "size" }>, x: number, y: number): void {
+    const { brush } = this;
+    if (!brush) return;
+    const { pixel } = this.scene.eye;
+    setValues({ ...useSession.getState().values, ...sizedBy(brush, going.values, x - going.x, going.y - y, pixel) });
+    showRing(this.scene, brush, going.x, going.y);
   }
 
   /** A tool that takes lines is drawn with; for others the pointer only looks for its place. */
@@ -221,7 +259,10 @@ export class Gestures {
     this.host.style.cursor = part ? "grab" : pointing ? "crosshair" : "default";
     setMapUnder(part ? null : mapUnder(scene, x, y));
     if (pointing) setSpot(part ? null : this.spot(pointing, x, y));
-    setHover(part || pointing ? null : scene.freePicker(through).at(this.paints?.kind ?? pickKind, x, y));
+    const { brush } = this;
+    showRing(scene, part ? null : brush, x, y);
+    if (brush) this.host.style.cursor = "crosshair";
+    setHover(part || pointing || brush ? null : scene.freePicker(through).at(this.paints?.kind ?? pickKind, x, y));
     scene.draw();
   }
 
@@ -252,6 +293,7 @@ export class Gestures {
     // Only touched, it picks nothing, as a click would.
     if (going.what === "orbit" && going.tap && Math.hypot(x - going.tap[0], y - going.tap[1]) <= slack) void cleared().then(() => pickAt(this.scene, x, y, false));
     else if (going.what === "handle") void this.keep(going.drag);
+    else if (going.what === "brush") void going.stroke.keep();
     else if (going.what === "point") {
       if (going.line.length > 1) this.pointing?.stroke?.(going.line, this.scene.eye.back.toArray(), contextNow(), hands);
       else if (Math.hypot(x - going.x, y - going.y) <= slack) this.setPoint(x, y);
@@ -312,6 +354,7 @@ export class Gestures {
     this.going = null;
     this.band.style.display = this.lasso.style.display = "none";
     if (going?.what === "point") setDrawn([]);
+    if (going?.what === "brush") going.stroke.drop();
     if (going?.what === "paint") pick(null, []);
     else if (going?.what === "handle") {
       going.drag.drop();

@@ -9,13 +9,13 @@ export class Glow {
   private readonly count: number;
 
   /** Shares the points of a surface, so that it follows every drag. */
-  constructor(surface: BufferGeometry, planes: Plane[]) {
+  constructor(surface: BufferGeometry, planes: Plane[], tone: string = colours.selection) {
     const geometry = new BufferGeometry();
     const points = surface.getAttribute("position");
     this.count = points.count;
     geometry.setAttribute("position", points);
     geometry.setIndex(surface.getIndex());
-    const { r, g, b } = new Color(colours.selection);
+    const { r, g, b } = new Color(tone);
     const flat = new Float32Array(4 * this.count);
     for (let i = 0; i < this.count; i++) flat.set([r, g, b, 0], 4 * i);
     geometry.setAttribute("color", new BufferAttribute(flat, 4));

@@ -5,7 +5,7 @@ import { useEnds } from "../live/stores/ends";
 import { type Hover, useHover, usePicking } from "../live/stores/picking";
 import { useProblem } from "../live/stores/problem";
 import { useReach } from "../live/stores/reach";
-import { useSession } from "../live/stores/session";
+import { toolInHand, useSession } from "../live/stores/session";
 import { type Shows, useShow } from "../live/stores/show";
 import { useShown } from "../live/stores/shown";
 import type { End } from "../model/context";
@@ -32,7 +32,8 @@ export function markedNow(): Marked {
   const { piece, others } = usePicking.getState();
   const { kind, ids } = picksShown();
   return {
-    shows: useShow.getState().shows,
+    // A brush looks at the surface: the cage would lie between.
+    shows: toolInHand()?.is === "brush" ? "surface" : useShow.getState().shows,
     piece,
     others,
     kind,

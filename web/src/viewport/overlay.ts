@@ -2,6 +2,7 @@
 import { BufferAttribute, BufferGeometry, CanvasTexture, Group, Points, PointsMaterial } from "three";
 import { useShow } from "../live/stores/show";
 import { useGaps } from "../live/stores/gaps";
+import { useRing } from "../live/stores/ring";
 import { useNear } from "../live/stores/near";
 import { colours } from "../theme/colours";
 import { Combs } from "./combs";
@@ -20,6 +21,7 @@ export class Overlay {
   private readonly path = new Lines(colours.selection, 2.5, { onTop: true });
   private readonly next = new Lines(colours.hover, 2, { onTop: true });
   private readonly stroke = new Lines(colours.river, 3, { onTop: true });
+  private readonly ring = new Lines(colours.river, 2, { onTop: true });
   private readonly gap = new Lines(colours.river, 2.5, { onTop: true });
   private readonly short = new Lines(colours.fault, 3.5, { onTop: true, dashed: true });
   private readonly combs = new Combs();
@@ -32,8 +34,12 @@ export class Overlay {
   private readonly meetings = dots(15, true);
 
   constructor() {
-    for (const line of [this.path, this.next, this.stroke, this.gap, this.short]) this.group.add(line.object);
+    for (const line of this.lines) this.group.add(line.object);
     this.group.add(this.dots, this.hover, this.pivot, this.places, this.meetings, this.combs.group, this.dimensions.group);
+  }
+
+  private get lines(): Lines[] {
+    return [this.path, this.next, this.stroke, this.ring, this.gap, this.short];
   }
 
   draw(): void {
@@ -48,6 +54,8 @@ export class Overlay {
     draw(this.path, flat, pairs);
     const { line } = useDrawn.getState();
     draw(this.stroke, line.flatMap((spot) => spot.point), line.slice(1).flatMap((_, i) => [i, i + 1]));
+    const rim = useRing.getState().points ?? [];
+    draw(this.ring, rim, Array.from({ length: rim.length / 3 }, (_, i) => [i, (i + 1) % (rim.length / 3)]).flat());
     const goesOn = count > 0 && !closed && !(paired && count % 2 === 0);
     draw(this.next, hover && goesOn ? [...spots[count - 1].point, ...hover.point] : [], hover && goesOn ? [0, 1] : []);
     put(this.dots, flat, colours.selection);
@@ -67,7 +75,7 @@ export class Overlay {
   dispose(): void {
     this.combs.dispose();
     this.dimensions.dispose();
-    for (const line of [this.path, this.next, this.stroke, this.gap, this.short]) line.dispose();
+    for (const line of this.lines) line.dispose();
     for (const points of [this.dots, this.hover, this.pivot, this.places, this.meetings]) points.geometry.dispose();
   }
 }

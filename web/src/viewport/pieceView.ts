@@ -84,6 +84,11 @@ export class PieceView {
   );
   private readonly line: CurveLine | null;
   private readonly glow: Glow;
+  /** What a mask protects lies in shade. Made when there is a mask first: few pieces have one. */
+  private shade: Glow | null = null;
+  private shaded: Uint8Array | undefined;
+  /** While a brush goes over it places are those of the surface as the stroke found it. */
+  frozen = false;
   private readonly mapped: MapView;
   private readonly marking: MarksView;
   private readonly triangleFace: Int32Array;
@@ -103,7 +108,7 @@ export class PieceView {
   constructor(
     readonly id: string,
     readonly arrays: PieceArrays,
-    planes: Plane[],
+    private readonly planes: Plane[],
   ) {
     const { surface, cage } = arrays;
     this.surface = new BufferGeometry();
@@ -141,6 +146,7 @@ export class PieceView {
     this.marking = new MarksView(this.group, arrays, this.surface, this.cage, planes);
     this.redraw();
     this.marking.show(this.marks, this.display);
+    this.drawMask();
   }
 
   /** What is shown of it: of a curve always its control points, there is no surface to be shown alone. */
@@ -181,6 +187,18 @@ export class PieceView {
     if (this.arrays.line) this.line?.moved(this.arrays.line);
     this.marking.moved();
     this.drawSigns();
+    this.drawMask();
+  }
+
+  private drawMask(): void {
+    const { mask } = this.arrays;
+    if (mask === this.shaded) return;
+    this.shaded = mask;
+    if (!this.shade && mask?.length) {
+      this.shade = new Glow(this.surface, this.planes, colours.ink);
+      this.group.add(this.shade.mesh);
+    }
+    this.shade?.show(mask?.length ? Float32Array.from(mask, (m) => m / 255) : null);
   }
 
   show(dress: Dress, marks: Marks): void {
@@ -315,7 +333,7 @@ export class PieceView {
 
   /** The boxes are fitted anew: that costs a tenth of a new tree. */
   private followed(which: "surface" | "cage", tree: MeshBVH): MeshBVH {
-    if (this.outdated.delete(which)) tree.refit();
+    if (!this.frozen && this.outdated.delete(which)) tree.refit();
     return tree;
   }
 
@@ -331,6 +349,7 @@ export class PieceView {
     for (const part of [this.surface, this.cage, this.iso.geometry, this.wire.geometry]) part.dispose();
     for (const line of this.allLines()) line.dispose();
     this.glow.dispose();
+    this.shade?.dispose();
     this.mapped.dispose();
     this.marking.dispose();
     this.valences.dispose();

@@ -396,7 +396,8 @@ export class Scene {
     };
     view.group.position.copy(placeBeside(view.id, (id) => this.view(id), this.eye.right));
     const marks = marksOn(view.id, marked, compare !== null);
-    if (useMap.getState().map?.piece === view.id) untint(marks);
+    // Neither is what a brush does seen under a tint.
+    if (useMap.getState().map?.piece === view.id || toolInHand()?.is === "brush") untint(marks);
     // Where it has not grown as it should, that is marked until it has.
     const suspect = this.states.get(view.id)?.suspect ?? [];
     if (!marks.faults && suspect.length && !compare) marks.faults = { vertices: [], edges: [], faces: suspect };

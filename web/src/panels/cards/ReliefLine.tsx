@@ -1,0 +1,23 @@
+/** On the cards of relief: what its level comes to, before it is begun. */
+import Typography from "@mui/material/Typography";
+import { pieces } from "../../live/pieces";
+import { useDesign } from "../../live/stores/design";
+import { usePicking } from "../../live/stores/picking";
+import { useSession } from "../../live/stores/session";
+import { levelWords } from "../../model/relief";
+
+export default function ReliefLine() {
+  const id = usePicking((s) => s.piece);
+  const piece = useDesign((s) => s.design?.pieces.find((one) => one.id === id));
+  const values = useSession((s) => s.values);
+  const cage = id === null ? undefined : pieces.byId.get(id)?.cage;
+  if (!piece || piece.curve || !cage) return null;
+  const depth = piece.relief?.depth ?? 0;
+  const level = "level" in values ? Number(values.level) : depth + 1;
+  const masked = piece.relief?.masked ? " Part of it is protected by a mask." : "";
+  return (
+    <Typography variant="body2" color="text.secondary" data-testid="relief" sx={{ mt: 0.75 }}>
+      {levelWords(cage, level, depth)}{masked}
+    </Typography>
+  );
+}

@@ -1,0 +1,23 @@
+import { drawn, verb } from "../../model/tool";
+import { choice, parameter } from "../shared/fields";
+
+export const tool = verb({
+  id: "relief-levels",
+  name: "Levels",
+  station: "relief",
+  section: "All of it",
+  order: 50,
+  icon: drawn(["M4 19h16M4 14h16M4 9h16", "M8 19V9M12 19V4M16 19V9"]),
+  also: "finer subdivide detail remove fold plain less relief",
+  hint: "A level more has four times as many points. Folded down, the finest one gives its detail to the one below, as far as that can hold it.",
+  needs: "piece",
+  verb: "Change",
+  fields: {
+    way: choice("Way", { finer: "add a level", folded: "fold the finest down", smoothed: "less relief", plain: "take all of it off" }),
+    share: parameter("change-relief", "share", { keep: true }),
+  },
+  shown: { share: (v) => v.way === "smoothed" },
+  missing: ({ piece }) => (!piece ? undefined : piece.curve ? "A curve has no surface for relief." : undefined),
+  command: (v, { piece }) => piece && (v.way === "finer" || piece.relief) ? { kind: "change-relief", piece: piece.id, way: v.way, share: v.share / 100 } : null,
+  below: "ReliefLine",
+});

@@ -1,0 +1,152 @@
+/** One stroke of a brush: it follows the pointer over the surface, shows what it does, and is kept or called off. */
+import { DoubleSide, Plane, Ray, Vector3 } from "three";
+import { contextNow } from "../live/context";
+import { callOff, give, isWaited, preview } from "../live/line";
+import { usePicking } from "../live/stores/picking";
+import { setRing } from "../live/stores/ring";
+import { useSession } from "../live/stores/session";
+import { goToWrong } from "../live/stores/wrong";
+import { fieldsOf, type Brush } from "../model/tool";
+import type { Fields, ValuesOf } from "../model/fields";
+import type { Values } from "../model/values";
+import type { Vec } from "../model/vec";
+import type { PieceView } from "./pieceView";
+import type { Scene } from "./scene";
+
+/** Pixels between two places of a stroke: what lies nearer says nothing new. */
+const apart = 2;
+const rim = 56;
+
+/** Of a mouse, which has no pressure, the full one. */
+const pressureOf = (event: PointerEvent) => (event.pointerType === "pen" ? event.pressure : 1);
+
+interface Met {
+  view: PieceView;
+  point: Vector3;
+  normal: Vector3;
+}
+
+/** Where the pointer meets the piece in hand, or with `any` whatever piece with faces lies first under it. */
+function met(scene: Scene, x: number, y: number, any: boolean): Met | null {
+  const picker = scene.freePicker(true);
+  const { piece } = usePicking.getState();
+  const hit = any ? picker.facePoint(x, y) : null;
+  const view = scene.view(hit?.piece ?? piece);
+  const place = view?.hasFaces ? picker.onSurface(view, x, y) : null;
+  if (!view || !place) return null;
+  const { quads, normals } = view.arrays.surface;
+  const row = quads[4 * (place.triangle >> 1)];
+  return { view, point: place.point, normal: new Vector3(normals[3 * row], normals[3 * row + 1], normals[3 * row + 2]) };
+}
+
+/** Lay a ring of the brush's width on the form under the pointer; without a brush none. */
+export function showRing(scene: Scene, brush: Brush | null, x: number, y: number): void {
+  const place = brush && met(scene, x, y, false);
+  if (!brush || !place) return setRing(null);
+  const radius = brush.radius(useSession.getState().values);
+  const { point, normal } = place;
+  const one = new Vector3(1, 0, 0);
+  if (Math.abs(normal.x) > 0.8) one.set(0, 1, 0);
+  const across = one.cross(normal).normalize();
+  const up = normal.clone().cross(across);
+  const tree = place.view.surfaceRays;
+  const down = normal.clone().negate();
+  const flat: number[] = [];
+  for (let k = 0; k < rim; k++) {
+    const turn = (2 * Math.PI * k) / rim;
+    const at = point.clone().addScaledVector(across, radius * Math.cos(turn)).addScaledVector(up, radius * Math.sin(turn));
+    const from = at.clone().addScaledVector(normal, radius);
+    const hit = tree.raycastFirst(new Ray(from, down), DoubleSide);
+    flat.push(...(hit && hit.distance < 2 * radius ? hit.point : at).toArray());
+  }
+  setRing(flat);
+}
+
+/** The values once the brush was sized by a drag of so many pixels to the right and up. */
+export function sizedBy(brush: Brush, start: Values, right: number, up: number, pixel: number): Values {
+  const radius = Math.max(2 * pixel, Number(start.radius) + right * pixel);
+  const field = fieldsOf(brush)[brush.strength];
+  if (field?.is !== "number") return { radius: rounded(radius) };
+  const span = field.unit === "mm" ? 0.2 * pixel : field.unit === "%" ? 0.5 : 1;
+  const [least, most] = [field.min ?? -Infinity, field.max ?? Infinity];
+  const strength = Math.min(most, Math.max(least, Number(start[brush.strength]) + up * span));
+  return { radius: rounded(radius), [brush.strength]: rounded(strength) };
+}
+
+const rounded = (value: number) => Number(value.toPrecision(3));
+
+export class BrushStroke {
+  private readonly way: number[] = [];
+  private last: [number, number] = [0, 0];
+  private readonly plane: Plane;
+
+  private constructor(
+    private readonly scene: Scene,
+    private readonly brush: Brush,
+    private readonly start: Met,
+    private readonly held: { opposite: boolean; smooth: boolean },
+  ) {
+    this.plane = new Plane().setFromNormalAndCoplanarPoint(scene.eye.back, start.point);
+  }
+
+  /** The piece as it is shown now: with the first stroke on a level it is shown anew. Places are those that the stroke found. */
+  private get view(): PieceView {
+    const view = this.scene.view(this.start.view.id) ?? this.start.view;
+    view.frozen = true;
+    return view;
+  }
+
+  /** A stroke that begins where the pointer is; null beside all forms. A piece that was not in hand is taken in hand. */
+  static begin(scene: Scene, brush: Brush, event: PointerEvent, x: number, y: number): BrushStroke | null {
+    if (goToWrong()) return null;
+    const place = met(scene, x, y, false) ?? met(scene, x, y, true);
+    if (!place) return null;
+    const { piece } = usePicking.getState();
+    if (piece !== place.view.id) usePicking.setState({ piece: place.view.id, pickKind: "piece", picked: [0], others: [] });
+    const stroke = new BrushStroke(scene, brush, place, { opposite: event.shiftKey, smooth: event.ctrlKey || event.metaKey });
+    stroke.add(place.point, pressureOf(event), x, y);
+    stroke.show();
+    return stroke;
+  }
+
+  /** The pointer is here now: where it met nothing there is no place. */
+  follow(event: PointerEvent, x: number, y: number): void {
+    if (Math.hypot(x - this.last[0], y - this.last[1]) < apart) return;
+    const point = this.brush.drags && !this.held.smooth ? this.acrossView(x, y) : this.onForm(x, y);
+    if (point) this.add(point, pressureOf(event), x, y);
+  }
+
+  private onForm(x: number, y: number): Vector3 | null {
+    return this.scene.picker(true).onSurface(this.view, x, y)?.point ?? null;
+  }
+
+  private acrossView(x: number, y: number): Vector3 | null {
+    return this.scene.picker(true).ray(x, y).intersectPlane(this.plane, new Vector3());
+  }
+
+  private add(point: Vector3, pressure: number, x: number, y: number): void {
+    this.way.push(...point.toArray().map((value) => Number(value.toFixed(5))), Number(pressure.toFixed(3)));
+    this.last = [x, y];
+  }
+
+  private get command() {
+    const values = useSession.getState().values as ValuesOf<Fields>;
+    const towards: Vec = this.scene.eye.back.toArray();
+    return this.brush.stroke({ piece: this.start.view.id, way: [...this.way], towards, ...this.held }, values, contextNow());
+  }
+
+  /** What it comes to so far; a step that is still being kept comes first. */
+  show(): void {
+    if (!isWaited()) preview(this.command);
+  }
+
+  async keep(): Promise<void> {
+    this.view.frozen = false;
+    await give(this.command);
+  }
+
+  drop(): void {
+    this.view.frozen = false;
+    callOff();
+  }
+}
