@@ -171,9 +171,11 @@ class Stroking:
         touches = _shared_out([touch for touch in found if touch is not None])
         if self._brush.mode == "raises":
             touches = [touch.only(touch.rank > self._rank[touch.verts]) for touch in touches]
-        for touch in touches:
-            if len(touch.verts):
-                self._apply(touch, amount, radius, np.zeros(3) if way is None else way)
+        touches = [touch for touch in touches if len(touch.verts)]
+        # All sides are pulled from how things stood before the first of them, or they would differ.
+        pulls = [self._pull(touch, amount, radius, np.zeros(3) if way is None else way) for touch in touches]
+        for touch, pulled in zip(touches, pulls, strict=True):
+            self._apply(touch, pulled)
 
     def _under(self, image: _Image, place: Floats, radius: float, along: Floats, length: float) -> Touch | None:
         """What lies under one image of a touch."""
@@ -212,9 +214,8 @@ class Stroking:
         self.reached += len(touch.verts)
         return touch.weighing(held)
 
-    def _apply(self, touch: Touch, amount: float, radius: float, way: Floats) -> None:
-        verts = touch.verts
-        ground = self._ground
+    def _pull(self, touch: Touch, amount: float, radius: float, way: Floats) -> Floats:
+        verts, ground = touch.verts, self._ground
         dab = Dab(
             points=self._now[verts],
             start=self._start[verts],
@@ -229,7 +230,10 @@ class Stroking:
             turn=touch.turn,
             mean=lambda: self._mean(verts),
         )
-        pulled = self._brush.pull(dab)
+        return self._brush.pull(dab)
+
+    def _apply(self, touch: Touch, pulled: Floats) -> None:
+        verts = touch.verts
         if self._brush.mode == "masks":
             self._mask[verts] = np.clip(self._mask[verts] + pulled[:, 0] * touch.share, 0, 1)
         elif self._brush.mode == "raises":
