@@ -8,7 +8,7 @@ import numpy as np
 from scipy.spatial import cKDTree
 
 from zinc_otter.core.cage.cage import Cage
-from zinc_otter.core.cage.topology import Bools, Floats, Ints
+from zinc_otter.core.cage.topology import Floats, Ints
 from zinc_otter.core.proof.distance import MeshDistance
 from zinc_otter.core.relief.relief import MOST_POINTS, Relief, point_counts
 from zinc_otter.core.surface.nearest import barycentric
@@ -47,16 +47,22 @@ def carried_over(before: Cage, after: Cage, rest: Floats | None = None) -> Carri
     if held.is_flat:
         return CarriedOver(after.with_relief(Relief((None,) * held.depth)), 0.0, 0.0)
     depth = next(k for k in range(held.depth, -1, -1) if k == 0 or point_counts(after.topology, k)[-1] <= MOST_POINTS)
-    stood = after.plain if rest is None else after.plain.with_positions(rest)
     old, new = build_stencils(before, held.depth), build_stencils(after, max(depth, 1))
     was = Raised(old, before)
     plain, raised = old.refined(before.positions), was.points[-1]
     risen = raised - plain
-    here = new.refined(stood.positions)
-    carried, found = _looked_up(plain, old.quads, risen, here)
+    here = new.refined(after.positions)
+    carried, away = _looked_up(plain, old.quads, risen, here)
     frame = frames(new, new.level, here)
+    if rest is not None and not np.array_equal(rest, after.positions):
+        # An edit that holds the form moves it back onto itself, others move it away: what lies nearer counts.
+        stood = new.refined(rest)
+        from_rest, away_then = _looked_up(plain, old.quads, risen, stood)
+        nearer = away_then <= away
+        carried[nearer], here[nearer], away[nearer] = from_rest[nearer], stood[nearer], away_then[nearer]
+        frame[nearer] = frames(new, new.level, stood)[nearer]
     flat = ~np.any(frame[:, 2], axis=1)
-    carried[flat | ~found] = 0.0
+    carried[flat | (away > 1)] = 0.0
     detail = in_frame(frame, carried).astype(np.float32)
     done = after.with_relief(Relief((*[None] * (new.level - 1), detail)))
     return CarriedOver(done, *_loss(plain, raised, here + carried, new.quads))
@@ -66,13 +72,14 @@ def _triangles(quads: Ints) -> Ints:
     return np.concatenate([quads[:, [0, 1, 2]], quads[:, [0, 2, 3]]]).astype(np.int64)
 
 
-def _looked_up(points: Floats, quads: Ints, values: Floats, at: Floats) -> tuple[Floats, Bools]:
-    """Values (k, 3) at places ``at`` on a surface, from those at its points; and which of the places lie on it."""
+def _looked_up(points: Floats, quads: Ints, values: Floats, at: Floats) -> tuple[Floats, Floats]:
+    """Values (k, 3) at places ``at`` on a surface, from those at its points; and how far (k,) the places lie off it, 1 for
+    half an edge there: what is further is not on it."""
     size = float(np.ptp(points, axis=0).max())
     away, nearest = cKDTree(points, balanced_tree=False, compact_nodes=False).query(at)
     looked = values[nearest].astype(np.float64)
-    found = away <= _SAME * size
-    rest = np.flatnonzero(~found)
+    off = np.zeros(len(at))
+    rest = np.flatnonzero(away > _SAME * size)
     if len(rest):
         triangles = _triangles(quads)
         mesh = MeshDistance(points, triangles)
@@ -81,8 +88,8 @@ def _looked_up(points: Floats, quads: Ints, values: Floats, at: Floats) -> tuple
         shares /= shares.sum(axis=1, keepdims=True)
         looked[rest] = (shares[:, :, None] * values[triangles[which]]).sum(axis=1)
         edge = np.linalg.norm(points[triangles[which, 0]] - points[triangles[which, 1]], axis=1)
-        found[rest] = np.linalg.norm(foot - at[rest], axis=1) <= 0.5 * edge
-    return looked, found
+        off[rest] = np.linalg.norm(foot - at[rest], axis=1) / np.maximum(0.5 * edge, 1e-12)
+    return looked, off
 
 
 def _loss(plain: Floats, raised: Floats, now: Floats, quads: Ints) -> tuple[float, float]:
@@ -95,4 +102,5 @@ def _loss(plain: Floats, raised: Floats, now: Floats, quads: Ints) -> tuple[floa
     far = np.abs(mesh.signed(raised[looked])[0])
     height = np.linalg.norm(raised[looked] - plain[looked], axis=1)
     gone = far > 0.5 * height + 1e-6
-    return float(far[~gone].max(initial=0.0)), float(gone.mean())
+    # By its height: the rim of a stroke, where it is next to nothing, weighs next to nothing.
+    return float(far[~gone].max(initial=0.0)), float(height[gone].sum() / height.sum())
