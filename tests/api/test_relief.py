@@ -1,0 +1,202 @@
+"""Relief by REST and the live channel: strokes as steps, kept and undone, carried over, in files and in certificates."""
+
+from __future__ import annotations
+
+import time
+from typing import Any
+
+import numpy as np
+
+from tests.api.case import ServiceCase, unpacked
+from zinc_otter.core.formats.mesh import read_mesh
+from zinc_otter.core.proof.distance import is_closed
+from zinc_otter.core.solid.moments import moments
+from zinc_otter.core.surface import build_stencils, evaluate
+from zinc_otter.store.documents import blob_hashes, from_document, to_document
+
+RING: dict[str, Any] = {"kind": "add-ring", "name": "Band"}
+
+
+def stroke(way: list[list[float]], **more: Any) -> dict[str, Any]:
+    samples = [number for place in way for number in [*place, 1.0][:4]]
+    return {"kind": "sculpt", "piece": "p1", "brush": "draw", "level": 4, "radius": 1.5, "height": 0.3, "way": samples, **more}
+
+
+class ReliefCase(ServiceCase):
+    def setUp(self) -> None:
+        super().setUp()
+        self.state = self.begun(RING)
+
+    def done(self, command: dict[str, Any]) -> None:
+        self.state = self.give(self.state, command)
+
+    def refused(self, command: dict[str, Any], status: int, kind: str) -> str:
+        body = {"revision": self.state["revision"], "command": command}
+        answer = self.client.post(f"/api/designs/{self.state['id']}/commands", json=body)
+        sentence = self.problem(answer, status, kind)
+        self.assertEqual(self.client.get(f"/api/designs/{self.state['id']}").json()["revision"], self.state["revision"])
+        return sentence
+
+    @property
+    def design(self) -> Any:
+        return self.room.studio.saved(self.state["id"]).design
+
+    def surface(self, level: int = 4) -> Any:
+        cage = self.design.piece("p1").cage
+        return evaluate(build_stencils(cage, level), cage).points
+
+    def finished(self, job: dict[str, Any]) -> dict[str, Any]:
+        for _ in range(600):
+            state = self.client.get(f"/api/jobs/{job['id']}").json()
+            if state["status"] not in ("waiting", "queued", "running"):
+                return dict(state)
+            time.sleep(0.1)
+        self.fail("The job does not end.")
+
+
+class Strokes(ReliefCase):
+    def test_one_stroke_is_one_step_and_undo_is_exact(self) -> None:
+        plain = self.surface()
+        self.done(stroke([[10.8, 0, 0], [10.5, 2, 0.5]]))
+        self.assertEqual(self.state["steps"][-1]["title"], "Drew out Band by 0.3 mm")
+        self.assertEqual(self.state["pieces"][0]["relief"], {"depth": 4, "masked": False})
+        raised = self.surface()
+        self.assertAlmostEqual(float(np.linalg.norm(raised - plain, axis=1).max()), 0.3, delta=0.03)
+        undone = self.client.post(f"/api/designs/{self.state['id']}/undo", json={"revision": self.state["revision"]}).json()
+        np.testing.assert_array_equal(self.surface(), plain)
+        self.assertIsNone(undone["pieces"][0]["relief"])
+        self.state = self.client.post(f"/api/designs/{self.state['id']}/redo", json={"revision": undone["revision"]}).json()
+        np.testing.assert_array_equal(self.surface(), raised)
+
+    def test_it_rides_on_the_cage(self) -> None:
+        self.done(stroke([[10.8, 0, 0]]))
+        before = self.surface()
+        self.done({"kind": "turn", "piece": "p1", "picked": {"kind": "piece", "ids": [0]}, "degrees": 90, "axis": [0, 0, 1], "pivot": [0, 0, 0]})
+        turn = np.array([[0.0, -1, 0], [1, 0, 0], [0, 0, 1]])
+        np.testing.assert_allclose(self.surface(), before @ turn.T, atol=1e-9)
+
+    def test_an_edit_of_faces_says_what_becomes_of_it(self) -> None:
+        self.done(stroke([[10.8, 0, 0]]))
+        cage = self.design.piece("p1").cage
+        edge = int(np.argmin(np.linalg.norm(cage.positions[cage.topology.edge_verts].mean(axis=1) + [10.8, 0, 0], axis=1)))
+        command = {"kind": "add-loop", "piece": "p1", "picked": {"kind": "edge", "ids": [edge]}, "form": "hold"}
+        body = {"revision": self.state["revision"], "command": command}
+        previewed = self.client.post(f"/api/designs/{self.state['id']}/preview", json=body).json()
+        self.assertTrue(any("relief is carried over within" in note for note in previewed["notes"]), previewed["notes"])
+        high = np.ptp(self.surface()[:, 0])
+        self.done(command)
+        self.assertAlmostEqual(float(np.ptp(self.surface()[:, 0])), float(high), delta=0.02)
+
+    def test_a_copy_and_a_mirror_image_have_it_too(self) -> None:
+        self.done(stroke([[10.8, 0, 0]]))
+        self.done({"kind": "mirror", "piece": "p1", "way": "second", "point": [20, 0, 0], "normal": [1, 0, 0]})
+        image = self.design.pieces[1].cage
+        points = evaluate(build_stencils(image, 4), image).points
+        np.testing.assert_allclose(points[:, 0].min(), 40 - self.surface()[:, 0].max(), atol=1e-5)
+
+    def test_of_a_mirrored_piece_both_sides_are_done(self) -> None:
+        self.done({"kind": "mirror", "piece": "p1", "way": "cut", "point": [0, 0, 0], "normal": [1, 0, 0]})
+        self.done(stroke([[9.3, 5.4, 0], [9, 6, 0.5]]))
+        points = self.surface()
+        other = points * [-1, 1, 1]
+        order, found = (np.lexsort(np.round(p, 4).T) for p in (points, other))
+        np.testing.assert_allclose(points[order], other[found], atol=1e-4)
+        self.assertGreater(np.linalg.norm(points[:, :2], axis=1).max(), 10.6)
+
+    def test_levels_and_masks_as_steps(self) -> None:
+        self.done(stroke([[10.8, 0, 0]]))
+        self.done(stroke([[10.8, 0, 0]], brush="mask", strength=1.0))
+        self.assertTrue(self.state["pieces"][0]["relief"]["masked"])
+        self.done({"kind": "change-mask", "piece": "p1", "way": "clear"})
+        raised = self.surface()
+        self.done({"kind": "change-relief", "piece": "p1", "way": "finer"})
+        self.assertEqual(self.state["pieces"][0]["relief"]["depth"], 5)
+        self.done({"kind": "change-relief", "piece": "p1", "way": "folded"})
+        np.testing.assert_array_equal(self.surface(), raised)
+        self.done({"kind": "change-relief", "piece": "p1", "way": "plain"})
+        self.assertIsNone(self.state["pieces"][0]["relief"])
+        self.assertIn("no relief", self.refused({"kind": "change-relief", "piece": "p1", "way": "folded"}, 422, "relief"))
+
+    def test_wrong_strokes_change_nothing(self) -> None:
+        self.assertIn("Level 7 would have 2,097,152 points", self.refused(stroke([[10.8, 0, 0]], level=7), 422, "relief"))
+        self.assertIn("level 6 is the finest", self.refused(stroke([[10.8, 0, 0]], level=7), 422, "relief"))
+        self.refused(stroke([[10.8, 0, 0]], radius=0), 422, "invalid")
+        self.refused({**stroke([[10.8, 0, 0]]), "way": [10.8, 0, "NaN", 1]}, 422, "invalid")
+        self.refused({**stroke([[10.8, 0, 0]]), "way": [1.0, 2.0]}, 422, "invalid")
+        self.refused(stroke([[10.8, 0, 0]], brush="lick"), 422, "invalid")
+        self.state = self.give(self.state, {"kind": "add-curve", "name": "Line"})
+        self.refused({**stroke([[0, 0, 0]]), "piece": self.state["pieces"][-1]["id"]}, 422, "no-faces")
+
+
+class Kept(ReliefCase):
+    def test_a_stroke_costs_what_it_changed(self) -> None:
+        self.done(stroke([[10.8, 0, 0]], level=5))
+        first, blobs = to_document(self.design)
+        self.assertEqual(blob_hashes(first), set(blobs))
+        again = from_document(first, blobs)
+        self.assertEqual(again.piece("p1").cage, self.design.piece("p1").cage)
+        self.done(stroke([[-10.8, 0, 0]], level=5, radius=0.5))
+        second, more = to_document(self.design)
+        fresh = sum(len(more[digest]) for digest in blob_hashes(second) - blob_hashes(first))
+        whole = self.design.piece("p1").cage.relief.detail(5).nbytes
+        self.assertLess(fresh, whole / 15)
+
+    def test_it_outlives_the_service(self) -> None:
+        self.done(stroke([[10.8, 0, 0]], brush="mask", strength=1.0))
+        self.done(stroke([[10.8, 0, 0], [0, 10.8, 0]]))
+        raised = self.surface()
+        self.room.studio._open.clear()
+        np.testing.assert_array_equal(self.surface(), raised)
+        self.assertIsNotNone(self.design.piece("p1").cage.relief.mask)
+
+
+class Shown(ReliefCase):
+    def test_only_rows_that_moved_are_sent(self) -> None:
+        self.done(stroke([[10.8, 0, 0]]))
+        with self.client.websocket_connect(f"ws://127.0.0.1/api/designs/{self.state['id']}/live") as socket:
+            whole = unpacked(socket.receive_bytes())["pieces"][0]["surface"]
+            self.assertEqual(whole["level"], 4)
+            import msgpack
+
+            ask = {"do": "preview", "seq": 1, "revision": self.state["revision"], "command": stroke([[-10.8, 0, 0]])}
+            socket.send_bytes(msgpack.packb(ask))
+            frame = unpacked(socket.receive_bytes())
+            while frame["type"] != "frame":
+                frame = unpacked(socket.receive_bytes())
+            rows = frame["pieces"][0]["surface_rows"]
+            moved = rows["positions"].reshape(-1, 3)
+            self.assertLess(len(moved), len(whole["positions"]) / 3 / 8)
+            self.assertTrue((np.linalg.norm(moved - [-10.8, 0, 0], axis=1) < 2.2).all())
+
+
+class Made(ReliefCase):
+    def body(self, kind: str) -> tuple[Any, Any]:
+        answer = self.client.get(f"/api/designs/{self.state['id']}/pieces/p1/surface-file?kind={kind}&tolerance=0.005")
+        self.assertEqual(answer.status_code, 200, answer.text)
+        mesh = read_mesh(answer.content, kind, None if kind == "3mf" else "mm")
+        return mesh.vertices, mesh.triangles
+
+    def test_it_is_in_files_of_triangles_closed_and_as_large(self) -> None:
+        self.done(stroke([[10.8, 0, 0], [10, 4, 0]]))
+        cage = self.design.piece("p1").cage
+        fine = build_stencils(cage, 6)
+        points = evaluate(fine, cage).points
+        quads = fine.quads
+        want = moments(points, np.concatenate([quads[:, [0, 1, 2]], quads[:, [0, 2, 3]]])).volume
+        plain = evaluate(build_stencils(cage, 6), cage.plain).points
+        bare = moments(plain, np.concatenate([quads[:, [0, 1, 2]], quads[:, [0, 2, 3]]])).volume
+        for kind in ("3mf", "stl"):
+            with self.subTest(kind):
+                vertices, triangles = self.body(kind)
+                self.assertTrue(is_closed(np.asarray(triangles)))
+                volume = moments(vertices, triangles).volume
+                self.assertLess(abs(volume - want), 0.05 * (want - bare))
+
+    def test_the_certificate_says_that_the_kernel_leaves_it_out(self) -> None:
+        self.done(stroke([[10.8, 0, 0], [10, 4, 0]]))
+        base = f"/api/designs/{self.state['id']}/pieces/p1"
+        job = self.client.post(f"{base}/solid").json()
+        self.assertEqual(self.finished(job)["status"], "done")
+        certificate = self.client.get(f"{base}/certificate").json()
+        self.assertTrue(any("Relief is in the triangles only" in w["words"] for w in certificate["warnings"]), certificate["warnings"])
+        self.assertEqual(certificate["faults"], [])
