@@ -284,21 +284,24 @@ class Strokes(unittest.TestCase):
         for wrong, words in (({"radius": 0.0}, "radius"), ({"amount": np.nan}, "amount"), ({"hardness": 1.0}, "hardness"), ({"brush": "lick"}, "no brush"), ({"profile": "odd"}, "no profile")):
             with self.assertRaisesRegex(BadNumberError, words):
                 sculpted(sheet(), [[0, 0, 0]], **wrong)
+        with self.assertRaisesRegex(BadNumberError, "more than 20,000 times"):
+            sculpted(sheet(), [[-1000, 0, 900], [5000, 0, 900]], radius=0.1)
         with self.assertRaisesRegex(BadNumberError, "Place 1 of the stroke"):
             sculpted(sheet(), [[0, 0, 0], [np.nan, 0, 0]])
         with self.assertRaisesRegex(ReliefError, "levels 1 to 7"):
             StrokeGround(sheet(), 8, build_stencils(sheet(), 3))
 
-    @settings(max_examples=40, deadline=None)
+    @settings(max_examples=25, deadline=None)
     @given(st.sampled_from(sorted(BRUSHES)), st.integers(0, 10_000))
     def test_thrown_about_values_stay_finite(self, brush: str, seed: int) -> None:
         random = np.random.default_rng(seed)
         cage = [sheet(3), block(), ring()][seed % 3]
         if random.random() < 0.5:
             cage = rough(cage, 2, seed)
-        way = random.normal(size=(int(random.integers(1, 12)), 3)) * random.choice([0.0, 5, 40, 1000])
+        radius = float(10 ** random.uniform(-1, 3))
+        way = random.normal(size=(int(random.integers(1, 8)), 3)) * random.choice([0.0, 1, 5]) * radius
         done = sculpted(
-            cage, way.tolist(), brush=brush, level=3, radius=float(10 ** random.uniform(-2, 3)), amount=float(random.uniform(0, 1) * 10),
+            cage, way.tolist(), brush=brush, level=3, radius=radius, amount=float(random.uniform(0, 1) * 10),
             opposite=bool(random.random() < 0.5), hardness=float(random.uniform(0, 0.99)), spacing=float(random.uniform(0.1, 2)),
             towards=(0.0, 0.0, 1.0) if random.random() < 0.5 else None,
         )  # fmt: skip

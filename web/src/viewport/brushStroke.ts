@@ -10,6 +10,7 @@ import { fieldsOf, type Brush } from "../model/tool";
 import type { Fields, ValuesOf } from "../model/fields";
 import type { Values } from "../model/values";
 import type { Vec } from "../model/vec";
+import type { MeshBVH } from "three-mesh-bvh";
 import type { PieceView } from "./pieceView";
 import type { Scene } from "./scene";
 
@@ -20,43 +21,38 @@ const rim = 56;
 /** Of a mouse, which has no pressure, the full one. */
 const pressureOf = (event: PointerEvent) => (event.pointerType === "pen" ? event.pressure : 1);
 
-interface Met {
+/** What a stroke begins on. */
+interface Ground {
   view: PieceView;
-  point: Vector3;
-  normal: Vector3;
+  rays: MeshBVH;
 }
 
-/** Where the pointer meets the piece in hand, or with `any` whatever piece with faces lies first under it. */
-function met(scene: Scene, x: number, y: number, any: boolean): Met | null {
-  const picker = scene.freePicker(true);
+/** The piece in hand, or with `any` whatever piece with faces lies first under the pointer. */
+function groundAt(scene: Scene, x: number, y: number, any: boolean): Ground | null {
   const { piece } = usePicking.getState();
-  const hit = any ? picker.facePoint(x, y) : null;
+  const hit = any ? scene.freePicker(true).facePoint(x, y) : null;
   const view = scene.view(hit?.piece ?? piece);
-  const place = view?.hasFaces ? picker.onSurface(view, x, y) : null;
-  if (!view || !place) return null;
-  const { quads, normals } = view.arrays.surface;
-  const row = quads[4 * (place.triangle >> 1)];
-  return { view, point: place.point, normal: new Vector3(normals[3 * row], normals[3 * row + 1], normals[3 * row + 2]) };
+  return view?.hasFaces ? { view, rays: view.surfaceRays } : null;
 }
 
-/** Lay a ring of the brush's width on the form under the pointer; without a brush none. */
-export function showRing(scene: Scene, brush: Brush | null, x: number, y: number): void {
-  const place = brush && met(scene, x, y, false);
-  if (!brush || !place) return setRing(null);
+/** Lay a ring of the brush's width on the form under the pointer; without a brush none. During a stroke its own ground counts. */
+export function showRing(scene: Scene, brush: Brush | null, x: number, y: number, stroke?: BrushStroke): void {
+  const ground = stroke?.ground ?? (brush && groundAt(scene, x, y, false));
+  const place = ground && scene.picker(true).onTree(ground.rays, ground.view.id, x, y);
+  if (!brush || !ground || !place) return setRing(null);
   const radius = brush.radius(useSession.getState().values);
   const { point, normal } = place;
   const one = new Vector3(1, 0, 0);
   if (Math.abs(normal.x) > 0.8) one.set(0, 1, 0);
   const across = one.cross(normal).normalize();
   const up = normal.clone().cross(across);
-  const tree = place.view.surfaceRays;
   const down = normal.clone().negate();
   const flat: number[] = [];
   for (let k = 0; k < rim; k++) {
     const turn = (2 * Math.PI * k) / rim;
     const at = point.clone().addScaledVector(across, radius * Math.cos(turn)).addScaledVector(up, radius * Math.sin(turn));
     const from = at.clone().addScaledVector(normal, radius);
-    const hit = tree.raycastFirst(new Ray(from, down), DoubleSide);
+    const hit = ground.rays.raycastFirst(new Ray(from, down), DoubleSide);
     flat.push(...(hit && hit.distance < 2 * radius ? hit.point : at).toArray());
   }
   setRing(flat);
@@ -83,27 +79,25 @@ export class BrushStroke {
   private constructor(
     private readonly scene: Scene,
     private readonly brush: Brush,
-    private readonly start: Met,
+    /** As the stroke found it: with the first one on a level the piece is shown anew, and what is raised lies nearer to the eye. */
+    readonly ground: Ground,
+    start: Vector3,
     private readonly held: { opposite: boolean; smooth: boolean },
   ) {
-    this.plane = new Plane().setFromNormalAndCoplanarPoint(scene.eye.back, start.point);
-  }
-
-  /** The piece as it is shown now: with the first stroke on a level it is shown anew. Places are those that the stroke found. */
-  private get view(): PieceView {
-    const view = this.scene.view(this.start.view.id) ?? this.start.view;
-    view.frozen = true;
-    return view;
+    this.plane = new Plane().setFromNormalAndCoplanarPoint(scene.eye.back, start);
+    ground.view.frozen = true;
   }
 
   /** A stroke that begins where the pointer is; null beside all forms. A piece that was not in hand is taken in hand. */
   static begin(scene: Scene, brush: Brush, event: PointerEvent, x: number, y: number): BrushStroke | null {
     if (goToWrong()) return null;
-    const place = met(scene, x, y, false) ?? met(scene, x, y, true);
-    if (!place) return null;
+    const picker = scene.freePicker(true);
+    const found = [false, true].map((any) => groundAt(scene, x, y, any)).find((one) => one && picker.onTree(one.rays, one.view.id, x, y));
+    const place = found && picker.onTree(found.rays, found.view.id, x, y);
+    if (!found || !place) return null;
     const { piece } = usePicking.getState();
-    if (piece !== place.view.id) usePicking.setState({ piece: place.view.id, pickKind: "piece", picked: [0], others: [] });
-    const stroke = new BrushStroke(scene, brush, place, { opposite: event.shiftKey, smooth: event.ctrlKey || event.metaKey });
+    if (piece !== found.view.id) usePicking.setState({ piece: found.view.id, pickKind: "piece", picked: [0], others: [] });
+    const stroke = new BrushStroke(scene, brush, found, place.point, { opposite: event.shiftKey, smooth: event.ctrlKey || event.metaKey });
     stroke.add(place.point, pressureOf(event), x, y);
     stroke.show();
     return stroke;
@@ -117,7 +111,7 @@ export class BrushStroke {
   }
 
   private onForm(x: number, y: number): Vector3 | null {
-    return this.scene.picker(true).onSurface(this.view, x, y)?.point ?? null;
+    return this.scene.picker(true).onTree(this.ground.rays, this.ground.view.id, x, y)?.point ?? null;
   }
 
   private acrossView(x: number, y: number): Vector3 | null {
@@ -132,7 +126,7 @@ export class BrushStroke {
   private get command() {
     const values = useSession.getState().values as ValuesOf<Fields>;
     const towards: Vec = this.scene.eye.back.toArray();
-    return this.brush.stroke({ piece: this.start.view.id, way: [...this.way], towards, ...this.held }, values, contextNow());
+    return this.brush.stroke({ piece: this.ground.view.id, way: [...this.way], towards, ...this.held }, values, contextNow());
   }
 
   /** What it comes to so far; a step that is still being kept comes first. */
@@ -141,12 +135,12 @@ export class BrushStroke {
   }
 
   async keep(): Promise<void> {
-    this.view.frozen = false;
+    this.ground.view.frozen = false;
     await give(this.command);
   }
 
   drop(): void {
-    this.view.frozen = false;
+    this.ground.view.frozen = false;
     callOff();
   }
 }

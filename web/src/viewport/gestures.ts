@@ -226,7 +226,7 @@ export class Gestures {
     const passed = event.getCoalescedEvents?.() ?? [];
     for (const one of passed.length ? passed : [event]) stroke.follow(one, ...this.at(one));
     stroke.show();
-    this.showUnder(...this.at(event));
+    showRing(this.scene, this.brush, ...this.at(event), stroke);
   }
 
   /** Sideways the radius, up and down the strength: so far as the pointer went, and to where the form is, in its own measure. */

@@ -1,5 +1,6 @@
 /** What lies under the pointer, or in a box: by distance in pixels for vertices and edges, by ray for faces. */
 import { Matrix4, type Plane, Ray, Vector3 } from "three";
+import type { MeshBVH } from "three-mesh-bvh";
 import type { CageArrays, Kind } from "../model/types";
 import { withinLine } from "../model/vec";
 import type { CopyView } from "./copyView";
@@ -210,6 +211,17 @@ export class Picker {
     return !own || hidden ? null : { point: own.point, triangle: own.faceIndex ?? 0 };
   }
 
+  /** Where the pointer meets a surface as a tree has it, that of the piece of this id; null where another piece lies in front. */
+  onTree(tree: MeshBVH, id: string, x: number, y: number): Met | null {
+    const ray = this.ray(x, y);
+    const own = this.sight.first(tree, ray);
+    const hidden = this.views.some((view) => {
+      const met = view.id !== id && view.hasFaces ? this.sight.first(view.surfaceRays, ray) : null;
+      return own && met && met.distance < own.distance;
+    });
+    return !own || hidden ? null : { point: own.point, normal: normalOf(tree, own.faceIndex ?? 0, ray) };
+  }
+
   /** Elements of one piece within a closed line drawn on the screen: those whose middles lie inside. */
   inLasso(kind: Kind, view: PieceView, line: [number, number][]): number[] {
     const points = projected(view, this.toScreen, this.screen);
@@ -270,6 +282,20 @@ export class Picker {
     }
     return null;
   }
+}
+
+/** A place on a surface, and the direction there that looks at the eye. */
+export interface Met {
+  point: Vector3;
+  normal: Vector3;
+}
+
+function normalOf(tree: MeshBVH, triangle: number, ray: Ray): Vector3 {
+  const { geometry } = tree;
+  const [points, index] = [geometry.getAttribute("position"), geometry.getIndex()];
+  const [a, b, c] = [0, 1, 2].map((k) => new Vector3().fromBufferAttribute(points, index ? index.getX(3 * triangle + k) : 3 * triangle + k));
+  const normal = b.sub(a).cross(c.sub(a)).normalize();
+  return normal.dot(ray.direction) > 0 ? normal.negate() : normal;
 }
 
 type PixelBox = [left: number, top: number, right: number, bottom: number];

@@ -95,6 +95,8 @@ export class PieceView {
   private readonly tint = { value: 1 };
   private surfaceTree: MeshBVH | null = null;
   private cageTree: MeshBVH | null = null;
+  /** The surface as rays meet it: points of its own, so that a stroke goes over the surface as it found it. */
+  private rayPoints: BufferAttribute | null = null;
   /** Trees whose boxes are from before the last move. */
   private readonly outdated = new Set<"surface" | "cage">();
   private marks: Marks = { kind: "face", picked: [], hover: null, faults: null, held: null };
@@ -317,8 +319,13 @@ export class PieceView {
 
   /** Search trees for rays; made when first asked for, and drawn after the points when asked for after a move. */
   get surfaceRays(): MeshBVH {
-    this.surfaceTree ??= this.grown("surface", this.surface);
-    return this.followed("surface", this.surfaceTree);
+    if (!this.surfaceTree || !this.rayPoints) {
+      this.rayPoints = new BufferAttribute(Float32Array.from(this.arrays.surface.positions), 3);
+      const still = new BufferGeometry().setAttribute("position", this.rayPoints).setIndex(this.surface.getIndex());
+      this.surfaceTree = this.grown("surface", still);
+    }
+    if (!this.frozen && this.outdated.has("surface")) this.rayPoints.array.set(this.arrays.surface.positions);
+    return this.frozen ? this.surfaceTree : this.followed("surface", this.surfaceTree);
   }
 
   get cageRays(): MeshBVH {
@@ -333,7 +340,7 @@ export class PieceView {
 
   /** The boxes are fitted anew: that costs a tenth of a new tree. */
   private followed(which: "surface" | "cage", tree: MeshBVH): MeshBVH {
-    if (!this.frozen && this.outdated.delete(which)) tree.refit();
+    if (this.outdated.delete(which)) tree.refit();
     return tree;
   }
 

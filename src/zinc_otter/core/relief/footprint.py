@@ -23,7 +23,7 @@ def _none() -> Floats:
 class Touch:
     """The points ``verts`` (m,) under a touch, their ``arms`` (m, 3) from its ``centre`` and how ``far`` (m,) they are.
 
-    ``normal`` and ``along``, the way of the hand, are its frame; ``turn`` is -1 in a mirror. ``rank`` (m,) tells which of
+    ``normal`` and ``along``, the way of the hand where it ``moves``, are its frame; ``turn`` is -1 in a mirror. ``rank`` (m,) tells which of
     several touches counts, ``weights`` how much; ``share`` and ``first`` how images of it share a point.
     """
 
@@ -35,6 +35,7 @@ class Touch:
     turn: float
     matrix: Floats
     along: Floats = field(default_factory=lambda: np.zeros(3))
+    moves: bool = False
     rank: Floats = field(default_factory=_none)
     weights: Floats = field(default_factory=_none)
     share: Floats = field(default_factory=_none)
@@ -42,10 +43,10 @@ class Touch:
 
     def facing(self, normal: Floats, along: Floats) -> Touch:
         """The same in a frame of this normal, and the way as it lies in the surface; a still hand points up."""
-        for way in (along, self.matrix @ np.array([0.0, 0.0, 1.0]), self.matrix @ np.array([1.0, 0.0, 0.0])):
+        for k, way in enumerate((along, self.matrix @ np.array([0.0, 0.0, 1.0]), self.matrix @ np.array([1.0, 0.0, 0.0]))):
             flat = way - (way @ normal) * normal
             if np.linalg.norm(flat) > 0.3 * max(float(np.linalg.norm(way)), 1e-9) and np.linalg.norm(way) > 0:
-                return replace(self, normal=normal, along=unit(flat))
+                return replace(self, normal=normal, along=unit(flat), moves=k == 0)
         return replace(self, normal=normal)
 
     def weighed(self, rank: Floats, weights: Floats) -> Touch:

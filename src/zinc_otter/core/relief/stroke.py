@@ -15,6 +15,7 @@ from zinc_otter.core.relief.brushes import BRUSHES
 from zinc_otter.core.relief.stamps.stamp import Stamp
 
 MOST_SAMPLES = 20_000
+MOST_TOUCHES = 20_000
 Pen = Literal["nothing", "strength", "radius", "both"]
 
 

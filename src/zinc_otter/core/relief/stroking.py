@@ -15,13 +15,18 @@ from zinc_otter.core.cage.cage import Cage, unit
 from zinc_otter.core.cage.reach.profiles import profile
 from zinc_otter.core.cage.symmetry.group import Group
 from zinc_otter.core.cage.topology import Floats, Ints
+from zinc_otter.core.errors import BadNumberError
 from zinc_otter.core.relief.brushes import BRUSHES
 from zinc_otter.core.relief.brushes.base import Dab
 from zinc_otter.core.relief.footprint import Touch, shape_of
 from zinc_otter.core.relief.ground import StrokeGround
 from zinc_otter.core.relief.relief import at_level
-from zinc_otter.core.relief.stroke import Manner, checked_way
+from zinc_otter.core.relief.stroke import MOST_TOUCHES, Manner, checked_way
 from zinc_otter.core.surface.raised import frames, in_frame
+
+
+_MORE = 1e-9
+"""A touch counts where it is stronger by so much: by rounding alone one side must not differ from the other."""
 
 
 @dataclass(frozen=True, eq=False)
@@ -70,6 +75,8 @@ class Stroking:
         self._rank = np.zeros(n)
         self._frames = np.empty((n, 3, 3))
         self._framed = np.zeros(n, dtype=bool)
+        self._before: Floats | None = None
+        """Where the last touch was, of brushes that raise: between two touches they go on without a gap."""
         self._touched: list[Ints] = []
         self._unsettled: list[Ints] = []
         self._strayed = 0.0
@@ -79,8 +86,9 @@ class Stroking:
         self._pressure = 1.0
         self._next = 0.0
         self._length = 0.0
+        self.touches = 0
+        """How often the brush touched so far; ``reached`` how many points were under it, counted each time."""
         self.reached = 0
-        """How many points were under the brush so far, counted once for each touch."""
 
     def goes_on_as(self, samples: Floats) -> bool:
         """Whether a way begins with what was done of this stroke."""
@@ -158,6 +166,11 @@ class Stroking:
         self, place: Floats, pressure: float, along: Floats, length: float = 0.0, way: Floats | None = None
     ) -> None:
         manner = self._manner
+        self.touches += 1
+        if self.touches > MOST_TOUCHES:
+            raise BadNumberError(
+                f"The stroke would touch the form more than {MOST_TOUCHES:,} times: lead it less far, or take a wider brush."
+            )
         radius = manner.radius
         if manner.stamp is not None and manner.laid == "once" and way is not None and np.linalg.norm(way) > 0:
             radius = float(np.linalg.norm(way))
@@ -168,9 +181,10 @@ class Stroking:
             # What one passage comes to is the same however close its touches lie.
             amount = float(np.sign(amount) * (1 - (1 - min(abs(amount), 1.0)) ** min(manner.spacing, 1.0)))
         found = [self._under(image, place, radius, along, length) for image in self._images]
+        self._before = place
         touches = _shared_out([touch for touch in found if touch is not None])
         if self._brush.mode == "raises":
-            touches = [touch.only(touch.rank > self._rank[touch.verts]) for touch in touches]
+            touches = [touch.only(touch.rank > self._rank[touch.verts] + _MORE) for touch in touches]
         touches = [touch for touch in touches if len(touch.verts)]
         # All sides are pulled from how things stood before the first of them, or they would differ.
         pulls = [self._pull(touch, amount, radius, np.zeros(3) if way is None else way) for touch in touches]
@@ -181,16 +195,21 @@ class Stroking:
         """What lies under one image of a touch."""
         ground, manner = self._ground, self._manner
         points = self._now if self._brush.mode == "works" else self._start
-        centre = image.place(place)
-        _, nearest = ground.tree.query(centre)
-        normal = ground.normals[nearest]
-        centre = centre - ((centre - points[nearest]) @ normal) * normal
+        centre, normal = self._dropped(image.place(place), points)
         wide = shape_of(manner).reach * radius
-        verts = np.fromiter(ground.tree.query_ball_point(centre, wide + ground.slack + self._strayed), dtype=np.int64)
+        leg = np.zeros(3)
+        if self._brush.mode == "raises" and manner.stamp is None and self._before is not None:
+            leg = self._dropped(image.place(self._before), points)[0] - centre
+        half = 0.5 * float(np.linalg.norm(leg))
+        reach = wide + half + ground.slack + self._strayed
+        verts = np.fromiter(ground.tree.query_ball_point(centre + 0.5 * leg, reach), dtype=np.int64)
         if not len(verts):
             return None
         verts.sort()
         arms = points[verts] - centre
+        if half:
+            # From the nearest place of the way since the last touch.
+            arms -= np.clip(arms @ leg / (leg @ leg), 0, 1)[:, None] * leg
         far = np.sqrt((arms**2).sum(axis=1))
         inside = far < wide
         if manner.towards is not None:
@@ -214,6 +233,12 @@ class Stroking:
         self.reached += len(touch.verts)
         return touch.weighing(held)
 
+    def _dropped(self, place: Floats, points: Floats) -> tuple[Floats, Floats]:
+        """A place dropped onto the surface, and the normal there."""
+        _, nearest = self._ground.tree.query(place)
+        normal = self._ground.normals[nearest]
+        return place - ((place - points[nearest]) @ normal) * normal, normal
+
     def _pull(self, touch: Touch, amount: float, radius: float, way: Floats) -> Floats:
         verts, ground = touch.verts, self._ground
         dab = Dab(
@@ -222,11 +247,13 @@ class Stroking:
             plain=ground.plain[verts] if self._brush.measure == "share" and self._brush.mode == "works" else self._start[verts],
             normals=ground.normals[verts],
             weights=touch.weights,
+            arms=touch.arms,
             centre=touch.centre,
             normal=touch.normal,
             amount=amount,
             radius=radius,
             way=touch.matrix @ way,
+            along=touch.along if touch.moves else np.zeros(3),
             turn=touch.turn,
             mean=lambda: self._mean(verts),
         )

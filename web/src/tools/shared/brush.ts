@@ -99,7 +99,7 @@ export function sculpting({ brush: kind, measure, stamped = false, hint, ...give
         level: Number(v.level), radius: Number(v.radius), hardness: Number(v.hardness) / 100, profile: v.profile as Sculpt["profile"],
         spacing: Number(v.spacing) / 100, steady: Number(v.steady) / 100, pen: v.pen as Sculpt["pen"],
         around: Number(v.around), axis: [...axes[v.axis as keyof typeof axes]],
-        ...stamp, ...Object.fromEntries(own),
+        ...stamp, ...(Object.fromEntries(own) as Partial<Sculpt>),
       };
     },
   });

@@ -20,9 +20,9 @@ class Dab:
     """One touch, and the m points under it.
 
     ``points`` (m, 3) as they stand, ``start`` (m, 3) before the stroke, ``plain`` (m, 3) without any relief, ``normals`` (m, 3)
-    before the stroke; ``weights`` (m,) from 1 in the middle to 0 at the rim, times the stamp where there is one. ``centre``
-    lies on the surface, ``normal`` is the mean one there, ``amount`` in what the brush measures, negative for its
-    opposite; ``way`` is how far the hand has come, ``turn`` 1, or -1 in a mirror. ``mean`` gives for vectors of all points
+    before the stroke; ``weights`` (m,) from 1 in the middle to 0 at the rim, times the stamp where there is one. ``arms`` (m, 3) lead
+    from the nearest place of the way to the points; ``centre`` lies on the surface, ``normal`` is the mean one there, ``amount`` in what the brush measures, negative for its
+    opposite; ``way`` is how far the hand has come, ``along`` where it goes now (nowhere where it rests), ``turn`` 1, or -1 in a mirror. ``mean`` gives for vectors of all points
     (n, 3) the means of the neighbours of those m.
     """
 
@@ -31,11 +31,13 @@ class Dab:
     plain: Floats
     normals: Floats
     weights: Floats
+    arms: Floats
     centre: Floats
     normal: Floats
     amount: float
     radius: float
     way: Floats
+    along: Floats
     turn: float
     mean: Callable[[], Floats]
 
@@ -49,6 +51,11 @@ class Dab:
     def tangential(self, vectors: Floats) -> Floats:
         """Vectors (m, 3) less what of them stands along the normal."""
         return np.asarray(vectors - (vectors @ self.normal)[:, None] * self.normal)
+
+    def sideways(self, vectors: Floats) -> Floats:
+        """Vectors (m, 3) less what of them stands along the normal or the way of the hand."""
+        flat = self.tangential(vectors)
+        return np.asarray(flat - (flat @ self.along)[:, None] * self.along)
 
 
 class Brush(ABC):

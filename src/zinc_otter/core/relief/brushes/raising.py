@@ -48,5 +48,6 @@ class Groove(Brush):
     @staticmethod
     def pull(dab: Dab) -> Floats:
         narrow = (dab.weights**2)[:, None]
-        together = dab.tangential(dab.centre - dab.start)
+        # Across the way alone: along it, touches would bunch the points up.
+        together = -dab.sideways(dab.arms)
         return -dab.amount * narrow * dab.normal + 0.25 * narrow * (1 - narrow) * together
