@@ -30,6 +30,7 @@ from zinc_otter.api import (
     references,
     sheets,
     solids,
+    stamps,
     triangle_files,
     true_pictures,
 )
@@ -78,7 +79,7 @@ def create_app(room: Room | None, web: Path = WEB, key: str | None = None) -> Fa
     app.add_middleware(Headers)
     problems.install(app)
     for part in (designs, references, cage_files, curve_files, geometry, curves, measures, solids, triangle_files,
-                 design_files, print_bench, bench, sheets, proposals, true_pictures,
+                 design_files, print_bench, bench, sheets, proposals, true_pictures, stamps,
                  keeping, live, problem_pages):  # fmt: skip
         app.include_router(part.router)
     app.include_router(print_bench.processes)

@@ -14,7 +14,7 @@ from zinc_otter.core.curve.facts import facts_of
 from zinc_otter.core.form import Form, bounds_of, controls
 from zinc_otter.core.repeated import Repeated
 from zinc_otter.studio.commands import AnyCommand, Picked
-from zinc_otter.studio.design import Design, Piece
+from zinc_otter.studio.design import Design, OwnStamp, Piece
 from zinc_otter.studio.followers import AnyFollower, recipe_of
 from zinc_otter.studio.growths import AnyGrowth
 from zinc_otter.studio.proofs import AnyProof
@@ -273,6 +273,25 @@ class SelectedState(Picked):
     piece: str
 
 
+class StampState(BaseModel):
+    """A stamp of the design's own; ``width`` and ``height`` in mm where it has a true size, else 0."""
+
+    id: str
+    name: str
+    pixels: tuple[int, int]
+    tiles: bool
+    width: float
+    height: float
+
+    @classmethod
+    def of(cls, own: OwnStamp) -> StampState:
+        rows, columns = own.stamp.heights.shape
+        stamp = own.stamp
+        return cls(
+            id=own.id, name=own.name, pixels=(columns, rows), tiles=stamp.tiles, width=stamp.width, height=stamp.height
+        )
+
+
 class DesignState(BaseModel):
     """A design as it stands. ``head`` is the index of the present step in ``steps``.
 
@@ -286,6 +305,7 @@ class DesignState(BaseModel):
     pieces: list[PieceState]
     references: list[ReferenceState]
     proofs: list[AnyProof]
+    stamps: list[StampState]
     steps: list[StepState]
     earlier: int
     later: int
@@ -302,6 +322,7 @@ class DesignState(BaseModel):
             pieces=[PieceState.of(saved.design, piece) for piece in saved.design.pieces],
             references=[reference_state(reference) for reference in saved.design.references],
             proofs=list(saved.design.proofs),
+            stamps=[StampState.of(own) for own in saved.design.stamps],
             steps=[StepState.of(step) for step in saved.steps],
             earlier=saved.earlier,
             later=saved.later,

@@ -19,9 +19,10 @@ from zinc_otter.core.errors import BadNumberError
 from zinc_otter.core.form import Form
 from zinc_otter.core.growth import Growth, Pulls
 from zinc_otter.core.growth.mirrored import MirroredCopy
+from zinc_otter.core.relief.stamps.stamp import Stamp
 from zinc_otter.core.repeated import Repeated
 from zinc_otter.store.relief_documents import read_relief, relief_blobs, relief_document
-from zinc_otter.studio.design import Design, Piece, growing_order
+from zinc_otter.studio.design import Design, OwnStamp, Piece, growing_order
 from zinc_otter.studio.followers import follower_document, read_follower
 from zinc_otter.studio.growths import growth_document, read_growth
 from zinc_otter.studio.proofs import proof_document, read_proof
@@ -90,13 +91,21 @@ def to_document(design: Design) -> tuple[dict[str, Any], dict[str, bytes]]:
     ]
     references = [{"kind": type(r).__name__.lower(), **asdict(r)} for r in design.references]
     proofs = [proof_document(proof) for proof in design.proofs]
-    parts = {"pieces": pieces, "references": references, "proofs": proofs}
+    stamps = [
+        {
+            "id": own.id, "name": own.name, "tiles": own.stamp.tiles, "width": own.stamp.width, "height": own.stamp.height,
+            "heights": put(own.stamp.heights),
+        }
+        for own in design.stamps
+    ]  # fmt: skip
+    parts = {"pieces": pieces, "references": references, "proofs": proofs, "stamps": stamps}
     return {"format": FORMAT, "next_number": design.next_number, **parts}, blobs
 
 
 def blob_hashes(document: Mapping[str, Any]) -> set[str]:
     """The hashes of all arrays that a document names, and of the assets of its references."""
     found: set[str] = asset_hashes(document)
+    found.update(stamp["heights"] for stamp in document.get("stamps", ()))
     for piece in document["pieces"]:
         for key, value in piece.get("cage", {}).items():
             if key == "relief":
@@ -166,7 +175,11 @@ def from_document(document: Mapping[str, Any], blobs: Mapping[str, bytes]) -> De
     pieces = tuple(piece_of(p) for p in document["pieces"])
     references = tuple(_reference(r) for r in document.get("references", []))
     proofs = tuple(read_proof(proof) for proof in document.get("proofs", ()))
-    design = Design(pieces, document["next_number"], references, proofs)
+    stamps = tuple(
+        OwnStamp(s["id"], s["name"], Stamp(get(s["heights"]), s["tiles"], s["width"], s["height"]))
+        for s in document.get("stamps", ())
+    )
+    design = Design(pieces, document["next_number"], references, proofs, stamps)
     for piece in growing_order(design.pieces):
         if isinstance(piece.form, Repeated):
             grown = design.regrown(piece)

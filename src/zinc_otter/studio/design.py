@@ -10,16 +10,19 @@ from zinc_otter.core.cage.edit import ElementMap
 from zinc_otter.core.cage.face_bound import check_face_total
 from zinc_otter.core.cage.symmetry import Symmetry, symmetric_edit
 from zinc_otter.core.curve.curve import Curve
-from zinc_otter.core.errors import CoreError, TooManyFacesError
+from zinc_otter.core.errors import BadNumberError, CoreError, TooManyFacesError
 from zinc_otter.core.form import Form, controls, own_faces, require_faces, standing, with_controls
 from zinc_otter.core.growth.base import Growth, Outgrowth, grown
 from zinc_otter.core.growth.pulls import Pulls, pulls_between
 from zinc_otter.core.proving.base import Proof
 from zinc_otter.core.relief.carried_over import carried_over
+from zinc_otter.core.relief.stamps.shipped import SHIPPED, shipped
+from zinc_otter.core.relief.stamps.stamp import Stamp
 from zinc_otter.core.solid.followers import Follower
 from zinc_otter.core.solid.followers.moving import similarity_between, taken_along
 from zinc_otter.studio.references import Reference
 
+MOST_STAMPS = 60
 MOST_IN_DESIGN = 200_000
 """Faces of all pieces together."""
 
@@ -86,6 +89,15 @@ class Piece:
 
 
 @dataclass(frozen=True, eq=False)
+class OwnStamp:
+    """A stamp of this design, beside those that are shipped."""
+
+    id: str
+    name: str
+    stamp: Stamp
+
+
+@dataclass(frozen=True, eq=False)
 class Design:
     """The pieces in their order, the references, the number that the next new one takes, and what is asked of the pieces."""
 
@@ -93,6 +105,7 @@ class Design:
     next_number: int = 1
     references: tuple[Reference, ...] = ()
     proofs: tuple[Proof, ...] = ()
+    stamps: tuple[OwnStamp, ...] = ()
 
     def piece(self, piece_id: str) -> Piece:
         """The piece of this id. Raises UnknownPieceError."""
@@ -177,6 +190,24 @@ class Design:
     def outgrowth(self, growth: Growth) -> Outgrowth:
         """What grows, as things stand. Raises UnknownPieceError and what the growth raises."""
         return grown(growth, tuple(self.piece(source).form for source in growth.sources))
+
+    def stamp(self, name: str) -> Stamp:
+        """The shipped stamp of this name, or the design's own of this id. Raises UnknownPieceError."""
+        if name in SHIPPED:
+            return shipped(name)
+        for own in self.stamps:
+            if own.id == name:
+                return own.stamp
+        raise UnknownPieceError(f"This design has no stamp {name!r}.")
+
+    def with_new_stamp(self, name: str, stamp: Stamp) -> Design:
+        """The design with one stamp more. Raises BadNumberError for one too many."""
+        if len(self.stamps) >= MOST_STAMPS:
+            raise BadNumberError(f"A design has {MOST_STAMPS} stamps of its own at most: take one away first.")
+        taken = {own.name for own in self.stamps} | set(SHIPPED)
+        free = next(one for k in range(1, MOST_STAMPS + 9) if (one := name if k == 1 else f"{name} {k}") not in taken)
+        own = OwnStamp(f"s{self.next_number}", free, stamp)
+        return replace(self, stamps=(*self.stamps, own), next_number=self.next_number + 1)
 
     def with_new_reference(self, reference: Reference) -> tuple[Design, Reference]:
         """The design with one reference more, under an id and name of its own."""

@@ -61,6 +61,9 @@ export const service = {
     call<Picked>("POST", `${piece(design, id)}/pick`, { rule, picked }),
   addPicture: (design: string, revision: number, file: File, view: string) =>
     call<DesignState>("POST", `/designs/${design}/pictures?${query({ revision, name: file.name, view })}`, file),
+  addStamp: (design: string, revision: number, file: File, tiles: boolean) =>
+    call<DesignState>("POST", `/designs/${design}/stamps?${query({ revision, name: file.name, tiles: String(tiles) })}`, file),
+  heightMapAddress: (design: string, id: string, side: string) => `/api${piece(design, id)}/height-map?${query({ side })}`,
   addComponent: (design: string, revision: number, file: File, unit: string, clearance: number, scan: boolean) =>
     call<DesignState>("POST", `/designs/${design}/components?${query({ revision, name: file.name, unit, clearance, scan: String(scan) })}`, file),
   scan: (design: string, revision: number, asked: ScanAsk) => call<DesignState>("POST", `/designs/${design}/scans?${query({ revision })}`, asked),

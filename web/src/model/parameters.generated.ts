@@ -165,6 +165,14 @@ export const parameters = {
   "corner": {
     sharpness: {"label":"Sharpness","unit":"","step":0.5,"min":0,"max":10},
   },
+  "cover-faces": {
+    level: {"label":"Level","unit":"","step":1,"initial":4,"min":1,"max":7,"whole":true},
+    height: {"label":"Height","unit":"mm","step":0.1,"initial":0.5,"min":-1000,"max":1000},
+    size: {"label":"Tile","unit":"mm","step":0.5,"initial":5,"min":0,"max":10000},
+    way: {"label":"Laid","initial":"flat","words":[["flat","flat"],["round","round an axis"]]},
+    turned: {"label":"Turned","unit":"°","step":15,"initial":0,"min":-360,"max":360},
+    soft: {"label":"Soft edge","unit":"mm","step":0.2,"initial":0.5,"min":0,"max":1000},
+  },
   "crease": {
     sharpness: {"label":"Sharpness","unit":"","step":0.5,"min":0,"max":10},
   },
@@ -303,7 +311,6 @@ export const parameters = {
     steady: {"label":"Steady","unit":"%","step":10,"initial":0,"min":0,"max":98},
     pen: {"label":"Pressure","initial":"strength","words":[["nothing","changes nothing"],["strength","strength"],["radius","radius"],["both","both"]]},
     around: {"label":"Times round the axis","unit":"","step":1,"initial":1,"min":1,"max":128,"whole":true},
-    stamp: {"label":"Stamp","initial":"none","words":[["none","none"],["ripple","ripple"],["scale","scale"],["rope","rope"],["pebble","pebble"],["hatch","hatch"],["grain","grain"]]},
     laid: {"label":"Laid","initial":"along","words":[["along","along the stroke"],["each","at each touch"],["once","once, by a drag"]]},
     turned: {"label":"Turned","unit":"°","step":15,"initial":0,"min":-360,"max":360},
   },
@@ -324,6 +331,9 @@ export const parameters = {
   "split": {
     along: {"label":"Into","unit":"","step":1,"initial":2,"min":1,"max":64,"whole":true},
     across: {"label":"by","unit":"","step":1,"initial":2,"min":1,"max":64,"whole":true},
+  },
+  "stamp-from-piece": {
+    side: {"label":"Seen from","initial":"top","words":[["top","the top"],["front","the front"],["right","the right"],["left","the left"],["back","the back"],["bottom","below"]]},
   },
   "straighten": {
     share: {"label":"Share of the way","unit":"%","step":10,"initial":100,"min":0,"max":100},

@@ -183,6 +183,8 @@ export interface BrushOf<F extends Fields> extends Common {
   moreWords?: string;
   /** In mm: a ring so wide lies on the form under the pointer. */
   radius(values: ValuesOf<F>): number;
+  /** Sets other values that follow from one that was chosen. */
+  typed?(values: ValuesOf<F>, field: NameOf<F>, context: Context): ValuesOf<F>;
   /** The field that a drag up and down with a key held sets, beside the radius sideways. */
   strength: NameOf<F>;
   /** It takes along what lies under it where it begins: the way is that of the pointer across the view. */

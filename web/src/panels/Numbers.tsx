@@ -43,7 +43,8 @@ function useSurroundings(): void {
 /** Set one field, and what follows from it. What is on the card now counts, not what was when the text began to be read. */
 function setField(tool: Numbered, name: string, value: unknown): void {
   const all = { ...useSession.getState().values, [name]: value };
-  const typed = tool.is === "verb" || tool.is === "form" ? tool.typed : undefined;
+  if (tool.is === "brush") return setValues(tool.typed?.(all, name, contextNow()) ?? all);
+  const typed = tool.is === "strokes" ? undefined : tool.typed;
   setValues(typed?.(all, name) ?? all);
 }
 

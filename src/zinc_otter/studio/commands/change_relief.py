@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Callable
 from dataclasses import replace
 from typing import Annotated, Literal
 
@@ -31,10 +32,10 @@ class ChangeRelief(Command):
         cage = piece.faces
         if self.way != "finer" and cage.relief is None:
             raise ReliefError(f"{piece.name} has no relief.")
-        ways = {
+        ways: dict[str, Callable[[Cage], Cage]] = {
             "finer": finer, "folded": folded, "smoothed": lambda c: smoothed(c, self.share), "plain": lambda c: c.plain,
         }  # fmt: skip
-        done: Cage = ways[self.way](cage)
+        done = ways[self.way](cage)
         return Outcome(design.with_piece(replace(piece, form=done), plain=True), piece.id, whole=True)
 
     def title(self, design: Design) -> str:

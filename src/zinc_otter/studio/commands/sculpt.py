@@ -11,8 +11,6 @@ from pydantic import Field
 from zinc_otter.core.cage.plane import plane_at
 from zinc_otter.core.relief.brushes import BRUSHES
 from zinc_otter.core.relief.relief import DEEPEST
-from zinc_otter.core.relief.stamps.shipped import shipped
-from zinc_otter.core.relief.stamps.stamp import Stamp
 from zinc_otter.core.relief.stroke import MOST_SAMPLES, Manner
 from zinc_otter.core.words import millimetres
 from zinc_otter.studio.commands.aligning import Share
@@ -71,15 +69,8 @@ class Sculpt(Command):
     axis_point: Vector = (0.0, 0.0, 0.0)
     axis: Direction = (0.0, 0.0, 1.0)
     stamp: Annotated[
-        Literal["none", "ripple", "scale", "rope", "pebble", "hatch", "grain"],
-        labelled(
-            "Stamp",
-            words={
-                "none": "none", "ripple": "ripple", "scale": "scale", "rope": "rope", "pebble": "pebble", "hatch": "hatch",
-                "grain": "grain",
-            },
-        ),
-    ] = "none"  # fmt: skip
+        str, Field(max_length=20, description='"none", the name of a shipped one, or the id of one of the design')
+    ] = "none"
     laid: Annotated[
         Literal["along", "each", "once"],
         labelled("Laid", words={"along": "along the stroke", "each": "at each touch", "once": "once, by a drag"}),
@@ -93,10 +84,10 @@ class Sculpt(Command):
         cage = piece.faces
         group = None if piece.symmetry is None else piece.symmetry.group
         samples = np.asarray(self.way[: len(self.way) // 4 * 4]).reshape(-1, 4)
-        done = STROKES.done(cage, self._manner(), samples, group)
+        done = STROKES.done(cage, self._manner(design), samples, group)
         return Outcome(design.with_piece(replace(piece, form=done)), piece.id, whole=True)
 
-    def _manner(self) -> Manner:
+    def _manner(self, design: Design) -> Manner:
         brush = BRUSHES[self.brush]
         amount = {"height": self.height, "share": self.strength, "angle": self.degrees, "way": 1.0}[brush.measure]
         towards = None
@@ -106,15 +97,13 @@ class Sculpt(Command):
         return Manner(
             self.brush, self.level, self.radius, amount, self.hardness, self.profile, self.spacing, self.steady, towards,
             self.pen, self.around, plane_at(self.axis_point, self.axis) if self.around > 1 else None,
-            self._stamp(), self.laid, self.turned, self.opposite,
+            None if self.stamp == "none" else design.stamp(self.stamp), self.laid, self.turned, self.opposite,
         )  # fmt: skip
-
-    def _stamp(self) -> Stamp | None:
-        return None if self.stamp == "none" else shipped(self.stamp)
 
     def title(self, design: Design) -> str:
         brush = BRUSHES[self.brush]
         done = brush.undone if self.opposite else brush.done
         by = f" by {millimetres(self.height)}" if brush.measure == "height" else ""
-        with_stamp = "" if self.stamp == "none" else f", {self.stamp}"
+        own = {one.id: one.name for one in design.stamps}
+        with_stamp = "" if self.stamp == "none" else f", {own.get(self.stamp, self.stamp)}"
         return f"{done} {design.piece(self.piece).name}{by}{with_stamp}"

@@ -23,10 +23,12 @@ interface Props {
   /** Megabytes that a file may have. */
   most?: number;
   send(design: string, revision: number, file: File): Promise<{ references: { id: string }[] }>;
+  /** What is done once it is in; without it the newest reference is taken in hand. */
+  after?(): void;
   children: React.ReactNode;
 }
 
-export function FileCard({ tool, hint, most = 128, send, children }: Props) {
+export function FileCard({ tool, hint, most = 128, send, after, children }: Props) {
   const input = useRef<HTMLInputElement>(null);
   const anyWrong = useAnyWrong();
   const [busy, setBusy] = useState(false);
@@ -41,6 +43,7 @@ export function FileCard({ tool, hint, most = 128, send, children }: Props) {
     setBusy(true);
     await attempt(async () => {
       const { references } = await send(design.id, design.revision, file);
+      if (after) return after();
       show({ reference: references.at(-1)?.id ?? null });
       takeTool(tools().forReferences?.id ?? null);
     });

@@ -5,6 +5,7 @@ import { quickLevel } from "../../model/relief";
 import { brush, type Drawing, type Tool } from "../../model/tool";
 import type { Command } from "../../model/types";
 import { choice, parameter } from "./fields";
+import { ownStamp, stampOrNone } from "./stamps";
 
 export type Sculpt = Extract<Command, { kind: "sculpt" }>;
 type Kind = Sculpt["brush"];
@@ -19,7 +20,7 @@ const strengths = {
 const size = { radius: parameter("sculpt", "radius", { keep: true }) };
 
 const stamps = {
-  stamp: parameter("sculpt", "stamp", { keep: true }),
+  stamp: stampOrNone,
   laid: parameter("sculpt", "laid", { keep: true }),
   turned: parameter("sculpt", "turned", { keep: true }),
 };
@@ -67,6 +68,17 @@ interface Given {
 
 const held = "Shift does the opposite, Ctrl smooths; a drag with Alt sets radius and strength.";
 
+/** The first of the list, which is none, is meant by nothing, too. */
+const isStamped = (stamp: unknown) => Boolean(stamp) && stamp !== "none";
+
+/** A stamp of true size is laid down in it: its width is that of the brush. */
+function trueSize(values: Readonly<Record<string, unknown>>, field: string, context: Context): Record<string, unknown> {
+  const own = field === "stamp" ? ownStamp(context, values.stamp) : undefined;
+  return own?.height ? { ...values, radius: rounded(own.width / 2), height: rounded(own.height), laid: "each" } : { ...values };
+}
+
+const rounded = (value: number) => Number(value.toPrecision(4));
+
 /** A brush of a kind. */
 export function sculpting({ brush: kind, measure, stamped = false, hint, ...given }: Given): Tool {
   const fields: Fields = { ...size, ...strengths[measure], ...(stamped ? stamps : {}), ...further };
@@ -79,11 +91,12 @@ export function sculpting({ brush: kind, measure, stamped = false, hint, ...give
     strength: fieldOf[measure],
     moreWords: "Stroke…",
     shown: {
-      laid: (v) => "stamp" in v && v.stamp !== "none",
-      turned: (v) => "stamp" in v && v.stamp !== "none" && "laid" in v && v.laid !== "along",
+      laid: (v) => isStamped(v.stamp),
+      turned: (v) => isStamped(v.stamp) && v.laid !== "along",
       axis: (v) => Number(v.around) > 1,
     },
     radius: (v) => Number(v.radius),
+    typed: trueSize,
     starts,
     below: "ReliefLine",
     stroke({ piece, way, towards, opposite, smooth }, values) {
@@ -91,7 +104,7 @@ export function sculpting({ brush: kind, measure, stamped = false, hint, ...give
       // Of what this brush has no field for the service takes its own.
       const numbers = [["height", 1], ["strength", 100], ["degrees", 1], ["turned", 1]] as const;
       const own = numbers.flatMap(([name, over]) => (v[name] === undefined ? [] : [[name, Number(v[name]) / over]]));
-      const stamp = stamped && !smooth ? { stamp: v.stamp as Sculpt["stamp"], laid: v.laid as Sculpt["laid"] } : {};
+      const stamp = stamped && !smooth ? { stamp: isStamped(v.stamp) ? String(v.stamp) : "none", laid: v.laid as Sculpt["laid"] } : {};
       return {
         kind: "sculpt", piece, way, opposite: opposite && !smooth,
         brush: smooth ? "smooth" : kind,
