@@ -12,6 +12,7 @@ from zinc_otter.demo.hand_bailer import hand_bailer
 from zinc_otter.demo.paddle_grip import paddle_grip
 from zinc_otter.demo.pebble_pendant import pebble_pendant
 from zinc_otter.demo.ripple_bangle import ripple_bangle
+from zinc_otter.demo.rippled_cup import rippled_cup
 from zinc_otter.demo.scoop import scoop
 from zinc_otter.demo.set_bangle import set_bangle
 from zinc_otter.demo.shade_of_reeds import shade_of_reeds
@@ -35,6 +36,7 @@ DEMOS: tuple[tuple[str, Callable[[Hand], None]], ...] = (
     ("Ford ring", ford_ring),
     ("Ripple bangle, set", set_bangle),
     ("Tiller knob", tiller_knob),
+    ("Rippled cup", rippled_cup),
 )
 
 

@@ -1,5 +1,5 @@
 /** One stroke of a brush: it follows the pointer over the surface, shows what it does, and is kept or called off. */
-import { DoubleSide, Plane, Ray, Vector3 } from "three";
+import { Plane, Vector3 } from "three";
 import { contextNow } from "../live/context";
 import { callOff, give, isWaited, preview } from "../live/line";
 import { usePicking } from "../live/stores/picking";
@@ -35,26 +35,35 @@ function groundAt(scene: Scene, x: number, y: number, any: boolean): Ground | nu
   return view?.hasFaces ? { view, rays: view.surfaceRays } : null;
 }
 
+/** Points of a surface that lie nearest to those of a circle about a point of it. */
+function ringOn(rays: MeshBVH, point: Vector3, normal: Vector3, radius: number, count: number): Vector3[] {
+  const one = Math.abs(normal.x) > 0.8 ? new Vector3(0, 1, 0) : new Vector3(1, 0, 0);
+  const across = one.cross(normal).normalize();
+  const up = normal.clone().cross(across);
+  return Array.from({ length: count }, (_, k) => {
+    const turn = (2 * Math.PI * k) / count;
+    const at = point.clone().addScaledVector(across, radius * Math.cos(turn)).addScaledVector(up, radius * Math.sin(turn));
+    return rays.closestPointToPoint(at)?.point.clone() ?? at;
+  });
+}
+
+function normalOfRing(ring: Vector3[], middle: Vector3): Vector3 | null {
+  const total = new Vector3();
+  ring.forEach((at, k) => total.add(at.clone().sub(middle).cross(ring[(k + 1) % ring.length].clone().sub(middle))));
+  return total.lengthSq() > 0 ? total.normalize() : null;
+}
+
 /** Lay a ring of the brush's width on the form under the pointer; without a brush none. During a stroke its own ground counts. */
 export function showRing(scene: Scene, brush: Brush | null, x: number, y: number, stroke?: BrushStroke): void {
   const ground = stroke?.ground ?? (brush && groundAt(scene, x, y, false));
   const place = ground && scene.picker(true).onTree(ground.rays, ground.view.id, x, y);
   if (!brush || !ground || !place) return setRing(null);
   const radius = brush.radius(useSession.getState().values);
-  const { point, normal } = place;
-  const one = new Vector3(1, 0, 0);
-  if (Math.abs(normal.x) > 0.8) one.set(0, 1, 0);
-  const across = one.cross(normal).normalize();
-  const up = normal.clone().cross(across);
-  const down = normal.clone().negate();
+  const { point } = place;
   const flat: number[] = [];
-  for (let k = 0; k < rim; k++) {
-    const turn = (2 * Math.PI * k) / rim;
-    const at = point.clone().addScaledVector(across, radius * Math.cos(turn)).addScaledVector(up, radius * Math.sin(turn));
-    const from = at.clone().addScaledVector(normal, radius);
-    const hit = ground.rays.raycastFirst(new Ray(from, down), DoubleSide);
-    flat.push(...(hit && hit.distance < 2 * radius ? hit.point : at).toArray());
-  }
+  // Over rough ground the normal of one triangle says little: that of a wider ring through the surface is taken.
+  const normal = normalOfRing(ringOn(ground.rays, point, place.normal, 0.6 * radius, 12), point) ?? place.normal;
+  for (const at of ringOn(ground.rays, point, normal, radius, rim)) flat.push(...at.toArray());
   setRing(flat);
 }
 
