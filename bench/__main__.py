@@ -11,7 +11,7 @@ from pathlib import Path
 
 import numpy as np
 
-from bench import front_end, growing, interface, keeping, proofs, scans, stones, verbs
+from bench import front_end, growing, interface, keeping, proofs, relief, scans, stones, verbs
 from bench.timing import REPEATS, best
 from tests.reference import opensubdiv
 from zinc_otter.api.bodies import QUICK, Bodies
@@ -158,6 +158,7 @@ def main() -> None:
     stones.main()
     proofs.main()
     scans.main()
+    relief.main()
     solids()
     followed()
     keeping.main()

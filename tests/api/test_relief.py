@@ -19,7 +19,16 @@ RING: dict[str, Any] = {"kind": "add-ring", "name": "Band"}
 
 def stroke(way: list[list[float]], **more: Any) -> dict[str, Any]:
     samples = [number for place in way for number in [*place, 1.0][:4]]
-    return {"kind": "sculpt", "piece": "p1", "brush": "draw", "level": 4, "radius": 1.5, "height": 0.3, "way": samples, **more}
+    return {
+        "kind": "sculpt",
+        "piece": "p1",
+        "brush": "draw",
+        "level": 4,
+        "radius": 1.5,
+        "height": 0.3,
+        "way": samples,
+        **more,
+    }
 
 
 class ReliefCase(ServiceCase):
@@ -71,7 +80,16 @@ class Strokes(ReliefCase):
     def test_it_rides_on_the_cage(self) -> None:
         self.done(stroke([[10.8, 0, 0]]))
         before = self.surface()
-        self.done({"kind": "turn", "piece": "p1", "picked": {"kind": "piece", "ids": [0]}, "degrees": 90, "axis": [0, 0, 1], "pivot": [0, 0, 0]})
+        self.done(
+            {
+                "kind": "turn",
+                "piece": "p1",
+                "picked": {"kind": "piece", "ids": [0]},
+                "degrees": 90,
+                "axis": [0, 0, 1],
+                "pivot": [0, 0, 0],
+            }
+        )
         turn = np.array([[0.0, -1, 0], [1, 0, 0], [0, 0, 1]])
         np.testing.assert_allclose(self.surface(), before @ turn.T, atol=1e-9)
 
@@ -198,5 +216,7 @@ class Made(ReliefCase):
         job = self.client.post(f"{base}/solid").json()
         self.assertEqual(self.finished(job)["status"], "done")
         certificate = self.client.get(f"{base}/certificate").json()
-        self.assertTrue(any("Relief is in the triangles only" in w["words"] for w in certificate["warnings"]), certificate["warnings"])
+        self.assertTrue(
+            any("Relief is in the triangles only" in w["words"] for w in certificate["warnings"]), certificate["warnings"]
+        )
         self.assertEqual(certificate["faults"], [])

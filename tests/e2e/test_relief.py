@@ -160,7 +160,9 @@ class ABand(ReliefCase):
         page.mouse.move(x + 40, y - 30, steps=4)
         page.mouse.up()
         page.keyboard.up("Alt")
-        self.assertAlmostEqual(float(screen.field("Radius").input_value()), 1.5 + 40 / screen.pixels_per_mm(on_band(30, 0)), delta=0.3)
+        self.assertAlmostEqual(
+            float(screen.field("Radius").input_value()), 1.5 + 40 / screen.pixels_per_mm(on_band(30, 0)), delta=0.3
+        )
         self.assertGreater(float(screen.field("Height").input_value()), 0.6)
         self.assertEqual(screen.state()["head"], 1)
         self.lead([on_band(a, 0) for a in (20, 30, 40)])
@@ -186,7 +188,9 @@ class Stamped(ReliefCase):
         outer = screen.faces_where(lambda x, y, z: np.hypot(x, y) > 10.2 and abs(z) < 2.5)
         state = screen.state()
         self.assertEqual(state["stamps"][0]["name"], "steps")
-        screen.click(screen.face_point(outer[0]) if outer[0] in self.in_front(outer) else screen.face_point(self.in_front(outer)[0]))
+        screen.click(
+            screen.face_point(outer[0]) if outer[0] in self.in_front(outer) else screen.face_point(self.in_front(outer)[0])
+        )
         screen.tool("Cover faces")
         screen.choose("Stamp", "steps")
         screen.field("Height").fill("-0.3")

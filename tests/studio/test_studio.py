@@ -143,7 +143,9 @@ class Demo(StudioCase):
         names = [card.name for card in self.store.designs()]
         begun = ["Paddle grip", "Tide lantern", "Hand bailer", "Dry-bag toggle", "Bailing scoop"]
         grown = ["Ripple bangle", "Fishing float", "Shade of reeds"]
-        self.assertEqual(names, [*begun, *grown, "Pebble pendant", "Ford ring", "Ripple bangle, set", "Tiller knob"])
+        self.assertEqual(
+            names, [*begun, *grown, "Pebble pendant", "Ford ring", "Ripple bangle, set", "Tiller knob", "Rippled cup"]
+        )
         grip = self.store.load(self.store.designs()[0].id)
         self.assertGreater(len(grip.steps), 10)
         cage = grip.design.pieces[0].cage

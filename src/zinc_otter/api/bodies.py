@@ -62,9 +62,7 @@ class Bodies:
             "points": points.astype(np.float32),
             "normals": normals.astype(np.float32),
             "triangles": corners.astype(np.int32),
-            "notes": [
-                (note.follower, note.status, note.words, PlaceSchema(**asdict(note.place))) for note in made.notes
-            ],
+            "notes": [(note.follower, note.status, note.words, PlaceSchema(**asdict(note.place))) for note in made.notes],
             "edges": _edges(mesh),
             "own": own,
             "added": len(mesh.triangles) - own,

@@ -45,9 +45,7 @@ _WORTH_PLANNING = 0.3
 class _PieceView:
     """One piece as the viewer has it: the cage last sent, and a fully evaluated base to move from."""
 
-    def __init__(
-        self, cage: Cage, base: LimitSurface, symmetry: Symmetry | None, raised: Raised | None = None
-    ) -> None:
+    def __init__(self, cage: Cage, base: LimitSurface, symmetry: Symmetry | None, raised: Raised | None = None) -> None:
         self.sent = cage
         self.raised = raised
         self.symmetry = symmetry
@@ -146,7 +144,8 @@ def _mask_of(cage: Cage) -> NDArray[np.float32] | None:
 
 
 def _mask_rows(cage: Cage, surface: LimitSurface) -> NDArray[np.uint8]:
-    """(r,) how protected each row is from brushes, 0 to 255; nothing where the mask is of a finer level, or there is none."""
+    """(r,) how protected each row is from brushes, 0 to 255; nothing where the mask is of a finer level, or there is
+    none."""
     mask, stencils = _mask_of(cage), surface.stencils
     if mask is None or len(mask) != stencils.vertex_count:
         return np.zeros(0, dtype=np.uint8)

@@ -23,7 +23,15 @@ def rippled_cup(hand: Hand) -> None:
     hand.do("crease", hand.pick("edge", lambda x, y, z: (z < -26.9) & (np.hypot(x, y) > 22)), sharpness=2)
     outside = hand.pick("face", lambda x, y, z: (z > -22) & (z < 12) & _is_outer(np.hypot(x, y), z))
     hand.give(
-        "cover-faces", piece=hand.piece, picked=outside, stamp="ripple", way="round", size=20, height=-0.9, soft=7, level=_LEVEL
+        "cover-faces",
+        piece=hand.piece,
+        picked=outside,
+        stamp="ripple",
+        way="round",
+        size=20,
+        height=-0.9,
+        soft=7,
+        level=_LEVEL,
     )
     _rope(hand)
 

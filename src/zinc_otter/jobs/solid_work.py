@@ -116,7 +116,10 @@ def _both_routes(recipe: Recipe, progress: Progress) -> tuple[Made, KernelMade]:
     progress(0.02, "Making it of triangles")
     by_mesh = made_of_triangles(recipe, progress=lambda part, words: progress(0.02 + 0.2 * part, words))
     made = made_in_kernel(
-        recipe, by_mesh, progress=lambda part, words: progress(0.22 + 0.58 * part, words), imported=read_step_bytes,
+        recipe,
+        by_mesh,
+        progress=lambda part, words: progress(0.22 + 0.58 * part, words),
+        imported=read_step_bytes,
         within=guarded,
     )
     return by_mesh, made

@@ -168,9 +168,7 @@ def from_document(document: Mapping[str, Any], blobs: Mapping[str, bytes]) -> De
         pulled = p.get("pulled") and Pulls(p["pulled"]["layout"], get(p["pulled"]["local"]))
         facts = {key: p[key] for key in _PIECE_KEYS if key in p}
         followers = tuple(read_follower(follower) for follower in p.get("followers", ()))
-        return Piece(
-            **facts, form=form, symmetry=symmetry, grown=_growth(p), pulled=pulled or None, followers=followers
-        )
+        return Piece(**facts, form=form, symmetry=symmetry, grown=_growth(p), pulled=pulled or None, followers=followers)
 
     pieces = tuple(piece_of(p) for p in document["pieces"])
     references = tuple(_reference(r) for r in document.get("references", []))

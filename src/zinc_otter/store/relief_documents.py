@@ -38,8 +38,7 @@ def read_relief(document: Mapping[str, Any], topology: Topology, get: Get) -> Re
     check_level(topology, depth)
     counts = point_counts(topology, depth)
     details = tuple(
-        None if part is None else _whole(part, (counts[level], 3), get)
-        for level, part in enumerate(document["details"], 1)
+        None if part is None else _whole(part, (counts[level], 3), get) for level, part in enumerate(document["details"], 1)
     )
     mask = document["mask"]
     return Relief(details, None if mask is None else _whole(mask, (counts[-1],), get))

@@ -276,9 +276,7 @@ class Design:
             form = form if pulled is None else pulled.on(form)
         return replace(piece, form=form, pulled=pulled)
 
-    def edited(
-        self, piece_id: str, picked: Selection, edit: Callable[[Cage, Selection], Edit]
-    ) -> tuple[Design, Edit]:
+    def edited(self, piece_id: str, picked: Selection, edit: Callable[[Cage, Selection], Edit]) -> tuple[Design, Edit]:
         """The design with one piece edited: every change of a form goes through here.
 
         A symmetric piece is edited on all sides. A curve is handed over as its polygon, a cage without faces. Raises

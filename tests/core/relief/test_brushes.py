@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import unittest
+from typing import Any
 
 import numpy as np
 from hypothesis import given, settings
@@ -48,10 +49,15 @@ class OnAPlane(unittest.TestCase):
             for hardness in (0.0, 0.5):
                 with self.subTest(profile=name, hardness=hardness):
                     done = sculpted(sheet(), [[3, -2, 0]], radius=15.0, amount=2.0, profile=name, hardness=hardness)
-                    share = lambda r: falloff(np.clip((r - hardness) / (1 - hardness), 0, 1))  # noqa: E731, B023
-                    want = 2.0 * 2 * np.pi * 15**2 * quad(lambda r: float(share(r)) * r, 0, 1, points=[hardness])[0]
+
+                    def lifted(r: float, falloff: Any = falloff, hardness: float = hardness) -> float:
+                        return float(falloff(np.clip((r - hardness) / (1 - hardness), 0, 1))) * r
+
+                    want = 2.0 * 2 * np.pi * 15**2 * quad(lifted, 0, 1, points=[hardness])[0]
                     # A profile that ends in a step is off by the squares that its rim cuts.
-                    self.assertAlmostEqual(volume_over(done), want, delta=(0.03 if name in ("flat", "round") else 0.004) * want)
+                    self.assertAlmostEqual(
+                        volume_over(done), want, delta=(0.03 if name in ("flat", "round") else 0.004) * want
+                    )
 
     def test_inflating_a_plane_is_drawing_it_out(self) -> None:
         one, other = (sculpted(sheet(), [[0, 0, 0], [12, 5, 0]], brush=brush) for brush in ("draw", "inflate"))
@@ -63,7 +69,9 @@ class OnAPlane(unittest.TestCase):
             if brush == "mask":
                 continue
             with self.subTest(brush):
-                done = points_of(sculpted(rough(sheet(), LEVEL), [[0, 0, 0], [4, 0, 0]], brush=brush, radius=8.0, amount=0.8))
+                done = points_of(
+                    sculpted(rough(sheet(), LEVEL), [[0, 0, 0], [4, 0, 0]], brush=brush, radius=8.0, amount=0.8)
+                )
                 before = points_of(rough(sheet(), LEVEL))
                 moved = np.linalg.norm(done - before, axis=1) > 1e-9
                 way = np.abs(plain[:, 0] - 2) - 2
@@ -99,7 +107,9 @@ class OnAPlane(unittest.TestCase):
         np.testing.assert_allclose(done[at] - points_of(sheet())[at], [2, 1, 3], atol=1e-6)
 
     def test_whirled_a_place_turns_by_its_angle(self) -> None:
-        done = points_of(sculpted(sheet(), [[0, 0, 0], [10, 0, 0]], brush="twist", amount=30.0, hardness=0.9, profile="flat"))
+        done = points_of(
+            sculpted(sheet(), [[0, 0, 0], [10, 0, 0]], brush="twist", amount=30.0, hardness=0.9, profile="flat")
+        )
         plain = points_of(sheet())
         inside = (np.hypot(plain[:, 0], plain[:, 1]) > 2) & (np.hypot(plain[:, 0], plain[:, 1]) < 6)
         turned = np.degrees(np.arctan2(done[inside, 1], done[inside, 0]) - np.arctan2(plain[inside, 1], plain[inside, 0]))
@@ -269,7 +279,9 @@ class Strokes(unittest.TestCase):
         self.assertLess(wide[1], wide[0] - 1)
 
     def test_pressure_of_a_pen(self) -> None:
-        soft, full = (float(points_of(sculpted(sheet(), [[0, 0, 0, p]], pen="strength", amount=2.0))[:, 2].max()) for p in (0.25, 1.0))
+        soft, full = (
+            float(points_of(sculpted(sheet(), [[0, 0, 0, p]], pen="strength", amount=2.0))[:, 2].max()) for p in (0.25, 1.0)
+        )
         self.assertAlmostEqual(soft, 0.25 * full, delta=1e-4)
         narrow = points_of(sculpted(sheet(), [[0, 0, 0, 0.5]], pen="radius", amount=2.0))
         self.assertLess(np.abs(narrow[narrow[:, 2] > 1e-6][:, :2]).max(), 5.0 + 1.3)
@@ -281,7 +293,13 @@ class Strokes(unittest.TestCase):
         self.assertAlmostEqual(top, 5.0 + points_of(fine, 5)[:, 2].max(), delta=0.1)
 
     def test_wrong_numbers(self) -> None:
-        for wrong, words in (({"radius": 0.0}, "radius"), ({"amount": np.nan}, "amount"), ({"hardness": 1.0}, "hardness"), ({"brush": "lick"}, "no brush"), ({"profile": "odd"}, "no profile")):
+        for wrong, words in (
+            ({"radius": 0.0}, "radius"),
+            ({"amount": np.nan}, "amount"),
+            ({"hardness": 1.0}, "hardness"),
+            ({"brush": "lick"}, "no brush"),
+            ({"profile": "odd"}, "no profile"),
+        ):
             with self.assertRaisesRegex(BadNumberError, words):
                 sculpted(sheet(), [[0, 0, 0]], **wrong)
         with self.assertRaisesRegex(BadNumberError, "more than 20,000 times"):
@@ -302,7 +320,8 @@ class Strokes(unittest.TestCase):
         way = random.normal(size=(int(random.integers(1, 8)), 3)) * random.choice([0.0, 1, 5]) * radius
         done = sculpted(
             cage, way.tolist(), brush=brush, level=3, radius=radius, amount=float(random.uniform(0, 1) * 10),
-            opposite=bool(random.random() < 0.5), hardness=float(random.uniform(0, 0.99)), spacing=float(random.uniform(0.1, 2)),
+            opposite=bool(random.random() < 0.5), hardness=float(random.uniform(0, 0.99)),
+            spacing=float(random.uniform(0.1, 2)),
             towards=(0.0, 0.0, 1.0) if random.random() < 0.5 else None,
         )  # fmt: skip
         self.assertTrue(np.isfinite(points_of(done, 3)).all())

@@ -1,4 +1,5 @@
-"""Relief rides on the cage: D. Zorin, P. Schröder, W. Sweldens, "Interactive Multiresolution Mesh Editing", SIGGRAPH 1997."""
+"""Relief rides on the cage: D. Zorin, P. Schröder, W. Sweldens, "Interactive Multiresolution Mesh Editing", SIGGRAPH
+1997."""
 
 from __future__ import annotations
 
@@ -54,7 +55,9 @@ class Riding(unittest.TestCase):
             with self.subTest(name):
                 stencils = build_stencils(cage, 3)
                 found = frames(stencils, 3, stencils.refined(cage.positions))
-                np.testing.assert_allclose(found @ found.transpose(0, 2, 1), np.broadcast_to(np.eye(3), found.shape), atol=1e-12)
+                np.testing.assert_allclose(
+                    found @ found.transpose(0, 2, 1), np.broadcast_to(np.eye(3), found.shape), atol=1e-12
+                )
                 np.testing.assert_allclose(np.linalg.det(found), 1.0, atol=1e-12)
                 outward = evaluate(stencils, cage).normals[: len(found)]
                 self.assertGreater(float((found[:, 2] * outward).sum(axis=1).min()), 0.3)

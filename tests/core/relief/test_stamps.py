@@ -38,7 +38,16 @@ class OnAPlane(unittest.TestCase):
             for angle in (0.0, 90.0, 30.0):
                 with self.subTest(aspect=aspect, angle=angle):
                     done = surface(
-                        sculpted(sheet(), [[0, 0, 0], [20, 0, 0]], stamp=hilly(120, height), laid="once", amount=3.0, hardness=0.9, level=LEVEL, angle=angle)
+                        sculpted(
+                            sheet(),
+                            [[0, 0, 0], [20, 0, 0]],
+                            stamp=hilly(120, height),
+                            laid="once",
+                            amount=3.0,
+                            hardness=0.9,
+                            level=LEVEL,
+                            angle=angle,
+                        )
                     )
                     turn = np.radians(angle)
                     x = np.cos(turn) * plain[:, 0] + np.sin(turn) * plain[:, 1]
@@ -46,12 +55,16 @@ class OnAPlane(unittest.TestCase):
                     inside = (np.abs(x) < 16) & (np.abs(y) < 16 * aspect)
                     want = 3.0 * hills(0.5 + x / 40, 0.5 + y / (40 * aspect))
                     # To the level's fineness: what it bends between two points, a third of it by the limit.
-                    np.testing.assert_allclose(done[inside, 2], want[inside], atol=3.0 * 0.3 * (2 * np.pi * STEP / (40 * aspect)) ** 2)
+                    np.testing.assert_allclose(
+                        done[inside, 2], want[inside], atol=3.0 * 0.3 * (2 * np.pi * STEP / (40 * aspect)) ** 2
+                    )
                     self.assertLess(np.abs(done[(np.abs(x) > 21) | (np.abs(y) > 20 * aspect + 1), 2]).max(), 1e-9)
 
     def test_dragged_along_it_goes_on_without_a_seam(self) -> None:
         way = [[-30, 0, 0], [30, 0, 0]]
-        done = surface(sculpted(sheet(), way, stamp=shipped("ripple"), laid="along", radius=6.0, amount=1.0, hardness=0.8, level=LEVEL))
+        done = surface(
+            sculpted(sheet(), way, stamp=shipped("ripple"), laid="along", radius=6.0, amount=1.0, hardness=0.8, level=LEVEL)
+        )
         plain = surface(sheet())
         line = (np.abs(plain[:, 1]) < 1e-9) & (np.abs(plain[:, 0]) < 28)
         x, z = plain[line, 0], done[line, 2]
@@ -60,7 +73,17 @@ class OnAPlane(unittest.TestCase):
 
     def test_at_each_touch(self) -> None:
         done = surface(
-            sculpted(sheet(), [[-20, 0, 0], [20, 0, 0]], stamp=hilly(), laid="each", radius=6.0, spacing=3.0, amount=1.0, hardness=0.8, level=LEVEL)
+            sculpted(
+                sheet(),
+                [[-20, 0, 0], [20, 0, 0]],
+                stamp=hilly(),
+                laid="each",
+                radius=6.0,
+                spacing=3.0,
+                amount=1.0,
+                hardness=0.8,
+                level=LEVEL,
+            )
         )
         plain = surface(sheet())
         for centre in (-20.0, -2.0, 16.0):
@@ -69,7 +92,9 @@ class OnAPlane(unittest.TestCase):
 
     def test_pressed_in_it_is_as_deep(self) -> None:
         given = {"stamp": shipped("pebble"), "laid": "once", "amount": 1.0, "level": LEVEL}
-        out, back = (surface(sculpted(sheet(), [[0, 0, 0], [9, 4, 0]], opposite=way, **given))[:, 2] for way in (False, True))
+        out, back = (
+            surface(sculpted(sheet(), [[0, 0, 0], [9, 4, 0]], opposite=way, **given))[:, 2] for way in (False, True)
+        )
         np.testing.assert_allclose(out, -back, atol=1e-9)
         self.assertGreater(out.max(), 0.8)
 
@@ -95,7 +120,11 @@ class Maps(unittest.TestCase):
         self.assertAlmostEqual(float(stamp.at(np.array([0.5]), np.array([0.25]))[0]), 0.25)
 
     def test_maps_that_cannot_be(self) -> None:
-        for heights, words in ((np.zeros((1, 9)), "2 to 2,048 pixels a side"), (np.zeros((4, 20_000)), "4 by 20000"), (np.full((4, 4), np.nan), "finite")):
+        for heights, words in (
+            (np.zeros((1, 9)), "2 to 2,048 pixels a side"),
+            (np.zeros((4, 20_000)), "4 by 20000"),
+            (np.full((4, 4), np.nan), "finite"),
+        ):
             with self.assertRaisesRegex(BadNumberError, words):
                 Stamp(heights.astype(np.float32))
 
@@ -112,7 +141,9 @@ class InMirrors(unittest.TestCase):
         group = mirror(plane_at((0, 0, 0), (1, 0, 0)))
         manner = Manner("draw", 4, 5.0, amount=0.5, stamp=hilly(), laid="along", hardness=0.5)
         way = np.array([[18.0, 5, 6, 1], [18, 12, 6, 1]])
-        done = evaluate(build_stencils(cage, 4), stroked(cage, manner, way, StrokeGround(cage, 4, build_stencils(cage, 4)), group)).points
+        done = evaluate(
+            build_stencils(cage, 4), stroked(cage, manner, way, StrokeGround(cage, 4, build_stencils(cage, 4)), group)
+        ).points
         plain = evaluate(build_stencils(cage, 4), cage).points
         one, other = (np.lexsort(np.round(plain * flip, 5).T) for flip in ([1, 1, 1], [-1, 1, 1]))
         np.testing.assert_allclose(done[other], (done * [-1, 1, 1])[one], atol=2e-6)

@@ -298,7 +298,7 @@ export const parameters = {
     factor: {"label":"To","unit":"%","step":10,"min":0,"max":1000},
   },
   "sculpt": {
-    brush: {"label":"Brush","initial":"draw","words":[["draw","Draw out"],["inflate","Inflate"],["groove","Crease"],["carry","Move"],["smooth","Smooth"],["pinch","Pinch"],["flatten","Flatten"],["scrape","Scrape"],["twist","Twist"],["mask","Mask"],["erase","Erase"]]},
+    brush: {"label":"Brush","initial":"draw","words":[["draw","Draw out"],["inflate","Inflate"],["groove","Groove"],["carry","Carry"],["smooth","Smooth"],["pinch","Pinch"],["flatten","Flatten out"],["scrape","Scrape"],["twist","Whirl"],["mask","Mask"],["erase","Wipe off"]]},
     level: {"label":"Level","unit":"","step":1,"initial":4,"min":1,"max":7,"whole":true},
     radius: {"label":"Radius","unit":"mm","step":0.5,"initial":5,"min":0.001,"max":10000},
     height: {"label":"Height","unit":"mm","step":0.1,"initial":0.5,"min":0,"max":1000},

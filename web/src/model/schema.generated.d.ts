@@ -3860,8 +3860,8 @@ export interface components {
         };
         /**
          * ChangeRelief
-         * @description "finer" adds a level; "folded" takes the finest away, its detail going into the one below; "smoothed" takes ``share`` of the
-         *     relief away; "plain" all of it.
+         * @description "finer" adds a level; "folded" takes the finest away, its detail going into the one below; "smoothed" takes
+         *     ``share`` of the relief away; "plain" all of it.
          */
         ChangeRelief: {
             /**
@@ -4567,8 +4567,8 @@ export interface components {
          * CoverFaces
          * @description Lay a stamp over the picked faces of a piece: of a mirrored one on all sides.
          *
-         *     ``size`` mm is the width of a tile; 0 lays it once over all of them. "flat" looks along ``along``, or without it along the mean
-         *     normal of the faces; "round" goes about the axis, and a whole number of tiles fits round it.
+         *     ``size`` mm is the width of a tile; 0 lays it once over all of them. "flat" looks along ``along``, or without it along
+         *     the mean normal of the faces; "round" goes about the axis, and a whole number of tiles fits round it.
          */
         CoverFaces: {
             /**
@@ -11201,9 +11201,9 @@ export interface components {
          * @description One stroke: a brush is led along ``way``, places on the surface in mm, each with the pressure of the hand from 0 to 1.
          *
          *     Brushes that raise go to ``height``, however slow the hand; those that work at what is there take ``strength`` of it
-         *     at each passage; "carry" goes by the way alone, "twist" turns by ``degrees``. ``towards`` points at the eye: only what faces
-         *     it is touched; without it all. Of a piece with a mirror all sides are done. Detail is kept at ``level``, that is added if it
-         *     is not there.
+         *     at each passage; "carry" goes by the way alone, "twist" turns by ``degrees``. ``towards`` points at the eye: only what
+         *     faces it is touched; without it all. Of a piece with a mirror all sides are done. Detail is kept at ``level``, that is
+         *     added if it is not there.
          */
         Sculpt: {
             /**

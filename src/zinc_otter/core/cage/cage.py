@@ -56,9 +56,7 @@ class Cage:
         wild = ~np.isfinite(self.positions).all(axis=1) | (np.abs(self.positions) > LARGEST_LENGTH).any(axis=1)
         if np.any(wild):
             bad = np.flatnonzero(wild)
-            raise BadNumberError(
-                f"Vertex {bad[0]} would lie nowhere, or more than a kilometre away.", vertices=bad
-            )
+            raise BadNumberError(f"Vertex {bad[0]} would lie nowhere, or more than a kilometre away.", vertices=bad)
         for faces in sets.values():
             if len(faces) and (faces[0] < 0 or faces[-1] >= topology.face_count):
                 raise UnsoundCageError("A face set names a face that is not there.")

@@ -17,8 +17,8 @@ from scipy.sparse.linalg import cg
 from zinc_otter.core.cage.cage import Cage
 from zinc_otter.core.cage.edit import Edit
 from zinc_otter.core.cage.topology import Bools, Floats, Ints, Topology
-from zinc_otter.core.surface.limit_surface import normals_of
 from zinc_otter.core.surface.level import Level
+from zinc_otter.core.surface.limit_surface import normals_of
 from zinc_otter.core.surface.nearest import NearestOnSurface, sharp_vertices
 from zinc_otter.core.surface.stencils import build_stencils
 
@@ -302,4 +302,3 @@ def _up(value: float) -> str:
     value *= 1.02
     unit = 10.0 ** (np.floor(np.log10(value)) - 1)
     return f"{np.ceil(value / unit - 1e-9) * unit:.2g}"
-

@@ -24,9 +24,9 @@ from zinc_otter.core.surface.stencils import Stencils
 class Cover:
     """How a stamp is laid over faces.
 
-    ``size`` mm is the width of one tile; 0 lays it once over all, as large as they are. "flat" looks along ``along`` (None for
-    the mean normal), "round" goes about ``axis``: tiles are made as wide as fits a whole number of times. ``height`` mm stands for
-    white, below 0 it is pressed in; ``soft`` mm from the rim of the faces it fades. ``turned`` degrees.
+    ``size`` mm is the width of one tile; 0 lays it once over all, as large as they are. "flat" looks along ``along`` (None
+    for the mean normal), "round" goes about ``axis``: tiles are made as wide as fits a whole number of times. ``height`` mm
+    stands for white, below 0 it is pressed in; ``soft`` mm from the rim of the faces it fades. ``turned`` degrees.
     """
 
     stamp: Stamp
@@ -42,7 +42,9 @@ class Cover:
     def __post_init__(self) -> None:
         for name, value, low in (("height", self.height, -1e4), ("size", self.size, 0.0), ("softness", self.soft, 0.0)):
             if not (np.isfinite(value) and low <= value <= 1e5):
-                raise BadNumberError(f"The {name} of what is laid over faces is {value:g}; it runs from {low:g} to 100,000 mm.")
+                raise BadNumberError(
+                    f"The {name} of what is laid over faces is {value:g}; it runs from {low:g} to 100,000 mm."
+                )
         if self.way == "round" and self.axis is None:
             raise BadNumberError("Round an axis needs an axis.")
 
@@ -54,7 +56,8 @@ Side = tuple[Ints, Floats, Floats]
 def covered(cage: Cage, sides: Sequence[Side], cover: Cover, stencils: Stencils) -> Cage:
     """The cage with a stamp laid over some of its faces, on top of the relief that is there; what a mask protects stays.
 
-    The first of ``sides`` are the faces that were picked, the others their images. ``stencils`` are those of the cage at the cover's level. Raises BadSelectionError for no faces, ReliefError.
+    The first of ``sides`` are the faces that were picked, the others their images. ``stencils`` are those of the cage at
+    the cover's level. Raises BadSelectionError for no faces, ReliefError.
     """
     faces = np.unique(np.concatenate([side[0] for side in sides]))
     if not len(faces):
@@ -112,12 +115,12 @@ def _round(points: Floats, cover: Cover) -> tuple[Floats, Floats]:
     size = cover.size or around
     times = max(1, round(around / size))
     tall = around / times * cover.stamp.aspect
-    return np.arctan2(y, x) / (2 * np.pi) * times + cover.turned / 360 * times, (high - 0.5 * (high.min() + high.max())) / tall + 0.5
+    return np.arctan2(y, x) / (2 * np.pi) * times + cover.turned / 360 * times, (
+        high - 0.5 * (high.min() + high.max())
+    ) / tall + 0.5
 
 
-def _off_the_rim(
-    points: Floats, verts: Ints, mine: Ints, others: Ints, stencils: Stencils, soft: float
-) -> Floats:
+def _off_the_rim(points: Floats, verts: Ints, mine: Ints, others: Ints, stencils: Stencils, soft: float) -> Floats:
     """(m,) 0 on the rim of the faces, where others or nothing begin, to 1 at ``soft`` mm from it."""
     t = stencils.finest.topology
     border = np.unique(t.edge_verts[t.open_edges])

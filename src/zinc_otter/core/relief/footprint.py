@@ -18,13 +18,12 @@ def _none() -> Floats:
     return np.zeros(0)
 
 
-
 @dataclass(frozen=True, eq=False)
 class Touch:
     """The points ``verts`` (m,) under a touch, their ``arms`` (m, 3) from its ``centre`` and how ``far`` (m,) they are.
 
-    ``normal`` and ``along``, the way of the hand where it ``moves``, are its frame; ``turn`` is -1 in a mirror. ``rank`` (m,) tells which of
-    several touches counts, ``weights`` how much; ``share`` and ``first`` how images of it share a point.
+    ``normal`` and ``along``, the way of the hand where it ``moves``, are its frame; ``turn`` is -1 in a mirror. ``rank``
+    (m,) tells which of several touches counts, ``weights`` how much; ``share`` and ``first`` how images of it share a point.
     """
 
     verts: Ints

@@ -13,6 +13,7 @@ from zinc_otter.core.cage.topology import Floats, Ints
 from zinc_otter.core.relief.relief import at_level
 from zinc_otter.core.surface.limit_surface import normals_of
 from zinc_otter.core.surface.raised import Raised
+from zinc_otter.core.surface.reached import union_of
 from zinc_otter.core.surface.stencils import Stencils
 
 _SLACK = 0.02
@@ -46,7 +47,7 @@ class StrokeGround:
         if rows is None:
             self._look_anew()
             return
-        verts = np.unique(self.stencils.limit.row_vertex[rows])
+        verts = union_of(len(self.points), self.stencils.limit.row_vertex[rows])
         self.normals[verts] = self._normals(verts)
         if len(verts):
             self.slack = max(self.slack, float(np.linalg.norm(self.points[verts] - self._tree_points[verts], axis=1).max()))

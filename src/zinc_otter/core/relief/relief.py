@@ -2,7 +2,8 @@
 
 Source: D. Zorin, P. Schroeder, W. Sweldens, "Interactive Multiresolution Mesh Editing", SIGGRAPH 1997: a level's points are
 those of the level before it, refined, and moved by a detail that is told in the local frame of the refined surface. So
-the detail goes wherever the form goes. Frames are orthonormal: detail is in mm, and keeps its height where the form is sized.
+the detail goes wherever the form goes. Frames are orthonormal: detail is in mm, and keeps its height where the form is
+sized.
 """
 
 from __future__ import annotations
@@ -80,7 +81,9 @@ class Relief:
         counts = point_counts(topology, self.depth)
         for level, detail in enumerate(self.details, 1):
             if detail is not None and detail.shape != (counts[level], 3):
-                raise ReliefError(f"Level {level} of the relief has {len(detail)} points where the cage has {counts[level]}.")
+                raise ReliefError(
+                    f"Level {level} of the relief has {len(detail)} points where the cage has {counts[level]}."
+                )
         if self.mask is not None and self.mask.shape != (counts[-1],):
             raise ReliefError(f"The mask has {len(self.mask)} points where the cage has {counts[-1]}.")
 
@@ -91,7 +94,7 @@ class Relief:
             h.update(b"-" if array is None else array.tobytes())
         return h.hexdigest()
 
-    @property
+    @cached_property
     def shape_digest(self) -> str:
         """Of what displaces alone, so that masking makes nothing anew."""
         h = hashlib.sha256()

@@ -23,11 +23,12 @@ Pen = Literal["nothing", "strength", "radius", "both"]
 class Manner:
     """All of a stroke but its way: equal manners and equal ways are equal strokes.
 
-    ``radius`` mm; ``amount`` in what the brush measures; ``hardness`` the share of the radius that is full, the rest falls off
-    by ``profile``; ``spacing`` the distance of touches as a share of the radius; ``steady`` from 0 to below 1 how far the
-    touches lag behind the hand. ``towards`` (3,) points at the eye, and only what faces it is touched, or with None all.
-    ``pen`` says what the pressure of a pen changes. ``around`` repeats the stroke so many times about ``axis``. A stamp is laid
-    "along" the way as a band, once at "each" touch, or "once" with the way for its size and turn; ``angle`` turns it, in degrees.
+    ``radius`` mm; ``amount`` in what the brush measures; ``hardness`` the share of the radius that is full, the rest falls
+    off by ``profile``; ``spacing`` the distance of touches as a share of the radius; ``steady`` from 0 to below 1 how far
+    the touches lag behind the hand. ``towards`` (3,) points at the eye, and only what faces it is touched, or with None all.
+    ``pen`` says what the pressure of a pen changes. ``around`` repeats the stroke so many times about ``axis``. A stamp is
+    laid "along" the way as a band, once at "each" touch, or "once" with the way for its size and turn; ``angle`` turns it,
+    in degrees.
     """
 
     brush: str

@@ -23,7 +23,7 @@ from zinc_otter.core.relief.ground import StrokeGround
 from zinc_otter.core.relief.relief import at_level
 from zinc_otter.core.relief.stroke import MOST_TOUCHES, Manner, checked_way
 from zinc_otter.core.surface.raised import frames, in_frame
-
+from zinc_otter.core.surface.reached import union_of
 
 _MORE = 1e-9
 """A touch counts where it is stronger by so much: by rounding alone one side must not differ from the other."""
@@ -154,7 +154,8 @@ class Stroking:
 
     def _carry(self) -> None:
         """What goes by the whole way at once is done anew from where the stroke began."""
-        done = np.unique(np.concatenate(self._touched)) if self._touched else np.zeros(0, dtype=np.int64)
+        done = union_of(len(self._now), *self._touched)
+        self._touched = [done]
         self._now[done] = self._start[done]
         self._rank[done] = 0
         first, last = self._way[0, :3], self._way[-1, :3]
@@ -162,9 +163,7 @@ class Stroking:
 
     # --- one touch --------------------------------------------------------------------------------------------------
 
-    def _touch(
-        self, place: Floats, pressure: float, along: Floats, length: float = 0.0, way: Floats | None = None
-    ) -> None:
+    def _touch(self, place: Floats, pressure: float, along: Floats, length: float = 0.0, way: Floats | None = None) -> None:
         manner = self._manner
         self.touches += 1
         if self.touches > MOST_TOUCHES:
@@ -244,7 +243,9 @@ class Stroking:
         dab = Dab(
             points=self._now[verts],
             start=self._start[verts],
-            plain=ground.plain[verts] if self._brush.measure == "share" and self._brush.mode == "works" else self._start[verts],
+            plain=ground.plain[verts]
+            if self._brush.measure == "share" and self._brush.mode == "works"
+            else self._start[verts],
             normals=ground.normals[verts],
             weights=touch.weights,
             arms=touch.arms,
@@ -287,7 +288,7 @@ class Stroking:
         """Tell what was moved since the last time in the frames of the level."""
         if not self._unsettled or self._brush.mode == "masks":
             return
-        rows = np.unique(np.concatenate(self._unsettled))
+        rows = union_of(len(self._now), *self._unsettled)
         self._unsettled.clear()
         below = self._ground.below
         new = rows[~self._framed[rows]]
@@ -315,9 +316,7 @@ def _shared_out(touches: list[Touch]) -> list[Touch]:
     leads = np.full(len(there), len(touches))
     np.minimum.at(leads, at[near], whose[near])
     first = leads[at] == whose
-    return [
-        touch.shared(share[whose == k], first[whose == k]).only(near[whose == k]) for k, touch in enumerate(touches)
-    ]
+    return [touch.shared(share[whose == k], first[whose == k]).only(near[whose == k]) for k, touch in enumerate(touches)]
 
 
 def stroked(cage: Cage, manner: Manner, samples: Floats, ground: StrokeGround, group: Group | None = None) -> Cage:

@@ -133,9 +133,7 @@ def certify(
     )
 
 
-def certify_triangles(
-    body: Finished, solid_count: int, chord: float, measured: Measured, judged: Judged
-) -> Certificate:
+def certify_triangles(body: Finished, solid_count: int, chord: float, measured: Measured, judged: Judged) -> Certificate:
     """Of a closed body that was made of triangles only, within ``chord`` mm of the form's surface."""
     return Certificate(
         watertight=True,
@@ -187,7 +185,10 @@ def _left_out(relief: bool) -> tuple[Remark, ...]:
     return (Remark(_PLAIN),) if relief else ()
 
 
-_PLAIN = "Relief is in the triangles only: this is the plain form, and so is its STEP file. Print or cast from STL, 3MF, OBJ or GLB."
+_PLAIN = (
+    "Relief is in the triangles only: this is the plain form, and so is its STEP file. "
+    "Print or cast from STL, 3MF, OBJ or GLB."
+)
 
 
 def _meant_sharp(cage: Cage) -> tuple[int, int]:

@@ -12,7 +12,7 @@ from zinc_otter.core.cage.cage import Cage, unit
 from zinc_otter.core.cage.topology import Floats, Ints
 from zinc_otter.core.relief.relief import Detail
 from zinc_otter.core.surface.limit_surface import LimitSurface, normals_of
-from zinc_otter.core.surface.reached import reached_rows
+from zinc_otter.core.surface.reached import reached_rows, union_of
 from zinc_otter.core.surface.stencils import Stencils
 
 _WORTH_PARTS = 0.35
@@ -144,13 +144,14 @@ class Raised:
         if len(reached):
             below[reached] = self.stencils.factors[level - 1][reached] @ self.points[level - 1]
             kinds = [self._limit_columns(level, kind) for kind in ("tangent_u", "tangent_v")]
-            turned = np.unique(self.stencils.limit_at(level).row_vertex[reached_rows(kinds, reached)])
-        here = np.union1d(np.union1d(reached, own), turned).astype(np.int32)
+            turned = self.stencils.limit_at(level).row_vertex[reached_rows(kinds, reached)]
+        here = union_of(len(below), reached, own, turned) if len(reached) else own
         moved = below[here]
         if detail is not None:
-            detailed = np.flatnonzero(detail[here].any(axis=1))
-            at = here[detailed]
-            moved[detailed] += in_space(frames(self.stencils, level, below, at), detail[at].astype(np.float64))
+            told = detail[here]
+            detailed = union_of(len(here), np.flatnonzero(told.ravel()) // 3)
+            frame = frames(self.stencils, level, below, here[detailed])
+            moved[detailed] += in_space(frame, told[detailed].astype(np.float64))
         self.points[level][here] = moved
         return here
 
@@ -168,6 +169,6 @@ def _different(before: Detail | None, after: Detail | None) -> Ints:
     if before is None or after is None:
         there = before if after is None else after
         assert there is not None
-        return np.unique(np.flatnonzero(there.ravel()) // 3).astype(np.int32)
+        return union_of(len(there), np.flatnonzero(there.ravel()) // 3)
     # Number by number: over short rows of three the other way takes ten times as long.
-    return np.unique(np.flatnonzero(before.ravel() != after.ravel()) // 3).astype(np.int32)
+    return union_of(len(after), np.flatnonzero(before.ravel() != after.ravel()) // 3)

@@ -33,3 +33,11 @@ def cut(matrix: csr_matrix, rows: Ints, columns: Ints) -> csr_matrix:
     inside = indices >= 0
     kept = np.concatenate([[0], np.cumsum(inside)])[part.indptr].astype(np.int32)
     return csr_matrix((part.data[inside], indices[inside], kept), shape=(len(rows), len(columns)))
+
+
+def union_of(count: int, *parts: Ints) -> Ints:
+    """(k,) ascending indices below ``count`` that are in any of the parts: marked, which is quicker than sorted."""
+    hit = np.zeros(count, dtype=bool)
+    for part in parts:
+        hit[part] = True
+    return np.flatnonzero(hit).astype(np.int32)

@@ -19,8 +19,8 @@ from zinc_otter.studio.design import Design
 
 
 class ChangeRelief(Command):
-    """"finer" adds a level; "folded" takes the finest away, its detail going into the one below; "smoothed" takes ``share`` of the
-    relief away; "plain" all of it."""
+    """ "finer" adds a level; "folded" takes the finest away, its detail going into the one below; "smoothed" takes
+    ``share`` of the relief away; "plain" all of it."""
 
     kind: Literal["change-relief"] = "change-relief"
     piece: PieceId

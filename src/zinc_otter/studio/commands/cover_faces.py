@@ -22,8 +22,8 @@ from zinc_otter.studio.design import Design
 class CoverFaces(Command):
     """Lay a stamp over the picked faces of a piece: of a mirrored one on all sides.
 
-    ``size`` mm is the width of a tile; 0 lays it once over all of them. "flat" looks along ``along``, or without it along the mean
-    normal of the faces; "round" goes about the axis, and a whole number of tiles fits round it.
+    ``size`` mm is the width of a tile; 0 lays it once over all of them. "flat" looks along ``along``, or without it along
+    the mean normal of the faces; "round" goes about the axis, and a whole number of tiles fits round it.
     """
 
     kind: Literal["cover-faces"] = "cover-faces"
@@ -33,9 +33,7 @@ class CoverFaces(Command):
     level: Annotated[int, Field(ge=1, le=DEEPEST), labelled("Level")] = 4
     height: Annotated[float, Field(ge=-1_000, le=1_000, allow_inf_nan=False), labelled("Height", "mm", step=0.1)] = 0.5
     size: Annotated[float, Field(ge=0, le=10_000, allow_inf_nan=False), labelled("Tile", "mm", step=0.5)] = 5.0
-    way: Annotated[
-        Literal["flat", "round"], labelled("Laid", words={"flat": "flat", "round": "round an axis"})
-    ] = "flat"
+    way: Annotated[Literal["flat", "round"], labelled("Laid", words={"flat": "flat", "round": "round an axis"})] = "flat"
     along: Direction | None = None
     axis_point: Vector = (0.0, 0.0, 0.0)
     axis: Direction = (0.0, 0.0, 1.0)

@@ -26,9 +26,9 @@ class Sculpt(Command):
     """One stroke: a brush is led along ``way``, places on the surface in mm, each with the pressure of the hand from 0 to 1.
 
     Brushes that raise go to ``height``, however slow the hand; those that work at what is there take ``strength`` of it
-    at each passage; "carry" goes by the way alone, "twist" turns by ``degrees``. ``towards`` points at the eye: only what faces
-    it is touched; without it all. Of a piece with a mirror all sides are done. Detail is kept at ``level``, that is added if it
-    is not there.
+    at each passage; "carry" goes by the way alone, "twist" turns by ``degrees``. ``towards`` points at the eye: only what
+    faces it is touched; without it all. Of a piece with a mirror all sides are done. Detail is kept at ``level``, that is
+    added if it is not there.
     """
 
     kind: Literal["sculpt"] = "sculpt"
@@ -38,8 +38,9 @@ class Sculpt(Command):
         labelled(
             "Brush",
             words={
-                "draw": "Draw out", "inflate": "Inflate", "groove": "Crease", "carry": "Move", "smooth": "Smooth",
-                "pinch": "Pinch", "flatten": "Flatten", "scrape": "Scrape", "twist": "Twist", "mask": "Mask", "erase": "Erase",
+                "draw": "Draw out", "inflate": "Inflate", "groove": "Groove", "carry": "Carry", "smooth": "Smooth",
+                "pinch": "Pinch", "flatten": "Flatten out", "scrape": "Scrape", "twist": "Whirl", "mask": "Mask",
+                "erase": "Wipe off",
             },
         ),
     ] = "draw"  # fmt: skip

@@ -19,7 +19,14 @@ from zinc_otter.studio.commands.base import Command, Name, Outcome, PieceId
 from zinc_otter.studio.commands.labelled import labelled
 from zinc_otter.studio.design import Design
 
-SIDES = {"top": (0, 0, 1), "bottom": (0, 0, -1), "front": (0, -1, 0), "back": (0, 1, 0), "left": (-1, 0, 0), "right": (1, 0, 0)}
+SIDES = {
+    "top": (0, 0, 1),
+    "bottom": (0, 0, -1),
+    "front": (0, -1, 0),
+    "back": (0, 1, 0),
+    "left": (-1, 0, 0),
+    "right": (1, 0, 0),
+}
 Side = Literal["top", "bottom", "front", "back", "left", "right"]
 _LEVEL = 4
 
@@ -70,7 +77,10 @@ class StampFromPiece(Command):
         Side,
         labelled(
             "Seen from",
-            words={"top": "the top", "front": "the front", "right": "the right", "left": "the left", "back": "the back", "bottom": "below"},
+            words={
+                "top": "the top", "front": "the front", "right": "the right", "left": "the left", "back": "the back",
+                "bottom": "below",
+            },
         ),
     ] = "top"  # fmt: skip
 
@@ -105,4 +115,11 @@ class ForgetStamp(Command):
         return f"Took the stamp {name} away"
 
 
-_FROM = {"top": "the top", "bottom": "below", "front": "the front", "back": "the back", "left": "the left", "right": "the right"}
+_FROM = {
+    "top": "the top",
+    "bottom": "below",
+    "front": "the front",
+    "back": "the back",
+    "left": "the left",
+    "right": "the right",
+}

@@ -19,11 +19,12 @@ Measure = Literal["height", "share", "angle", "way"]
 class Dab:
     """One touch, and the m points under it.
 
-    ``points`` (m, 3) as they stand, ``start`` (m, 3) before the stroke, ``plain`` (m, 3) without any relief, ``normals`` (m, 3)
-    before the stroke; ``weights`` (m,) from 1 in the middle to 0 at the rim, times the stamp where there is one. ``arms`` (m, 3) lead
-    from the nearest place of the way to the points; ``centre`` lies on the surface, ``normal`` is the mean one there, ``amount`` in what the brush measures, negative for its
-    opposite; ``way`` is how far the hand has come, ``along`` where it goes now (nowhere where it rests), ``turn`` 1, or -1 in a mirror. ``mean`` gives for vectors of all points
-    (n, 3) the means of the neighbours of those m.
+    ``points`` (m, 3) as they stand, ``start`` (m, 3) before the stroke, ``plain`` (m, 3) without any relief, ``normals``
+    (m, 3) before the stroke; ``weights`` (m,) from 1 in the middle to 0 at the rim, times the stamp where there is one.
+    ``arms`` (m, 3) lead from the nearest place of the way to the points; ``centre`` lies on the surface, ``normal`` is the
+    mean one there, ``amount`` in what the brush measures, negative for its opposite; ``way`` is how far the hand has come,
+    ``along`` where it goes now (nowhere where it rests), ``turn`` 1, or -1 in a mirror. ``mean`` gives for vectors of all
+    points (n, 3) the means of the neighbours of those m.
     """
 
     points: Floats

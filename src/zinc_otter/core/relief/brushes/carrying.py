@@ -17,8 +17,8 @@ class Carry(Brush):
     kind: Literal["carry"] = "carry"
     measure = "way"
     mode = "carries"
-    done: ClassVar[str] = "Moved"
-    undone: ClassVar[str] = "Moved"
+    done: ClassVar[str] = "Carried part of"
+    undone: ClassVar[str] = "Carried part of"
 
     @staticmethod
     def pull(dab: Dab) -> Floats:
@@ -31,8 +31,8 @@ class Twist(Brush):
     kind: Literal["twist"] = "twist"
     measure = "angle"
     mode = "carries"
-    done: ClassVar[str] = "Twisted"
-    undone: ClassVar[str] = "Twisted back"
+    done: ClassVar[str] = "Whirled"
+    undone: ClassVar[str] = "Whirled back"
 
     @staticmethod
     def pull(dab: Dab) -> Floats:

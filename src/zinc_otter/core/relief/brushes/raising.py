@@ -42,8 +42,8 @@ class Groove(Brush):
     kind: Literal["groove"] = "groove"
     measure = "height"
     mode = "raises"
-    done: ClassVar[str] = "Creased in"
-    undone: ClassVar[str] = "Creased out"
+    done: ClassVar[str] = "Grooved"
+    undone: ClassVar[str] = "Ridged"
 
     @staticmethod
     def pull(dab: Dab) -> Floats:

@@ -84,8 +84,8 @@ class Erase(Brush):
     kind: Literal["erase"] = "erase"
     measure = "share"
     mode = "works"
-    done: ClassVar[str] = "Erased"
-    undone: ClassVar[str] = "Erased"
+    done: ClassVar[str] = "Wiped off"
+    undone: ClassVar[str] = "Wiped off"
 
     @staticmethod
     def pull(dab: Dab) -> Floats:

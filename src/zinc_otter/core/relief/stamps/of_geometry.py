@@ -25,9 +25,7 @@ def seen_from(points: Floats, triangles: Ints, along: Vec, pixels: int = 256) ->
     return Stamp(map_.astype(np.float32), width=width, height=float(top - low))
 
 
-def risen_over(
-    raised: Floats, plain: Floats, triangles: Ints, along: Vec, pixels: int
-) -> tuple[Floats, float]:
+def risen_over(raised: Floats, plain: Floats, triangles: Ints, along: Vec, pixels: int) -> tuple[Floats, float]:
     """(h, w) mm by which a raised surface stands nearer to an eye that looks against ``along`` than the plain one, NaN where
     either is not seen; and how wide (mm) the map is."""
     bounds = np.concatenate([raised, plain])
@@ -36,10 +34,9 @@ def risen_over(
     return one - other, width
 
 
-def _looked(
-    points: Floats, triangles: Ints, along: Vec, pixels: int, within: Floats | None
-) -> tuple[Floats, float, float]:
-    """Heights (h, w) along a direction at the middles of pixels, the first row at the top, NaN beside the form; its size in mm."""
+def _looked(points: Floats, triangles: Ints, along: Vec, pixels: int, within: Floats | None) -> tuple[Floats, float, float]:
+    """Heights (h, w) along a direction at the middles of pixels, the first row at the top, NaN beside the form; its size
+    in mm."""
     right, up, out = _frame(along)
     seen = np.column_stack([points @ right, points @ up, points @ out])
     whole = seen if within is None else np.column_stack([within @ right, within @ up, within @ out])

@@ -34,7 +34,9 @@ def _scale() -> Floats:
         for column in range(-1, 3):
             x, y = (column + 0.5 * (row % 2)) / 2 + 0.25, row / 4
             far = np.hypot((u - x) / 0.28, (v - y) / 0.30)
-            lift = np.where(far < 1, 0.15 + 0.85 * np.clip((y - v) / 0.30 * 0.5 + 0.5, 0, 1) * np.sqrt(np.maximum(0, 1 - far**8)), 0)
+            lift = np.where(
+                far < 1, 0.15 + 0.85 * np.clip((y - v) / 0.30 * 0.5 + 0.5, 0, 1) * np.sqrt(np.maximum(0, 1 - far**8)), 0
+            )
             height = np.where(far < 1, np.maximum(height * 0.2, lift), height)
     return height
 

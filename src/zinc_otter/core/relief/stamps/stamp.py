@@ -21,7 +21,8 @@ MOST_ACROSS = 2048
 class Stamp:
     """``heights`` (h, w) float32, the first row at the top; ``tiles`` where left and right, top and bottom fit together.
 
-    ``width`` is how wide (mm) it is where it was taken from a thing of true size, and ``height`` how high; 0 where it was not.
+    ``width`` is how wide (mm) it is where it was taken from a thing of true size, and ``height`` how high; 0 where it was
+    not.
     """
 
     heights: NDArray[np.float32]
