@@ -182,6 +182,18 @@ def scans(screen: Screen) -> None:
     at_rest(screen)
 
 
+def relief(screen: Screen) -> None:
+    """A bowl with ripples and a rope; a brush lies on its side."""
+    screen.page.keyboard.press("Escape")
+    screen.open_design("Rippled cup")
+    screen.station("Relief")
+    screen.page.get_by_text("Cup", exact=True).first.click()
+    screen.page.get_by_test_id("relief").wait_for()
+    screen.settled()
+    screen.page.mouse.move(610, 420)
+    at_rest(screen)
+
+
 def refine(screen: Screen) -> None:
     """A loop at the collar of the grip that holds its form, and says by how much it strays."""
     screen.open_design("Paddle grip")
@@ -221,7 +233,7 @@ def make(screen: Screen) -> None:
     screen.settled()
 
 
-def fillet_finder(screen: Screen) -> None:
+def _collared(screen: Screen) -> None:
     """A collar joined to the grip, a radius that breaks, and the one that holds."""
     screen.page.get_by_label("Show both").click()
     screen.tool("Combine")
@@ -239,7 +251,8 @@ def fillet_finder(screen: Screen) -> None:
 
 
 def followers(screen: Screen) -> None:
-    """The same grip filleted, hollowed and trimmed, cut open to look inside."""
+    """The grip with a collar, filleted, hollowed and trimmed, cut open to look inside."""
+    _collared(screen)
     screen.field("Radius").fill("3")
     screen.press("Enter")
     screen.steps(17)
@@ -343,9 +356,9 @@ SHOWN = (
     shape,
     scans,
     refine,
+    relief,
     curves,
     make,
-    fillet_finder,
     followers,
     print_bench,
     prove,
