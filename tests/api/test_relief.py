@@ -2,10 +2,12 @@
 
 from __future__ import annotations
 
+import io
 import time
 from typing import Any
 
 import numpy as np
+from PIL import Image
 
 from tests.api.case import ServiceCase, unpacked
 from zinc_otter.core.formats.mesh import read_mesh
@@ -140,7 +142,7 @@ class Strokes(ReliefCase):
         self.assertIn("level 6 is the finest", self.refused(stroke([[10.8, 0, 0]], level=7), 422, "relief"))
         self.refused(stroke([[10.8, 0, 0]], radius=0), 422, "invalid")
         self.refused({**stroke([[10.8, 0, 0]]), "way": [10.8, 0, "NaN", 1]}, 422, "invalid")
-        self.refused({**stroke([[10.8, 0, 0]]), "way": [1.0, 2.0]}, 422, "invalid")
+        self.refused({**stroke([[10.8, 0, 0]]), "way": [1.0, 2.0]}, 422, "bad-number")
         self.refused(stroke([[10.8, 0, 0]], brush="lick"), 422, "invalid")
         self.state = self.give(self.state, {"kind": "add-curve", "name": "Line"})
         self.refused({**stroke([[0, 0, 0]]), "piece": self.state["pieces"][-1]["id"]}, 422, "no-faces")
@@ -220,3 +222,112 @@ class Made(ReliefCase):
             any("Relief is in the triangles only" in w["words"] for w in certificate["warnings"]), certificate["warnings"]
         )
         self.assertEqual(certificate["faults"], [])
+
+
+class Stamps(ReliefCase):
+    def png(self, picture: Any) -> bytes:
+        out = io.BytesIO()
+        picture.save(out, "PNG")
+        return out.getvalue()
+
+    def take(self, data: bytes, name: str = "steps.png", status: int = 200) -> Any:
+        answer = self.client.post(
+            f"/api/designs/{self.state['id']}/stamps",
+            params={"revision": self.state["revision"], "name": name},
+            content=data,
+        )
+        self.assertEqual(answer.status_code, status, answer.text)
+        return answer
+
+    def test_a_picture_is_a_stamp_of_the_design_kept_and_used(self) -> None:
+        ramp = Image.fromarray(np.tile(np.linspace(0, 65_535, 64).astype(np.uint16), (32, 1)))
+        self.state = self.take(self.png(ramp)).json()
+        (stamp,) = self.state["stamps"]
+        self.assertEqual((stamp["name"], stamp["pixels"], stamp["height"]), ("steps", [64, 32], 0.0))
+        self.done(stroke([[10.4, 0, 0]], stamp=stamp["id"], laid="each", hardness=0.9))
+        self.assertEqual(self.state["steps"][-1]["title"], "Drew out Band by 0.3 mm, steps")
+        document, blobs = to_document(self.design)
+        again = from_document(document, blobs)
+        np.testing.assert_array_equal(again.stamps[0].stamp.heights, self.design.stamps[0].stamp.heights)
+        self.assertEqual(blob_hashes(document), set(blobs))
+        raised = self.surface()
+        self.done({"kind": "forget-stamp", "stamp": stamp["id"]})
+        self.assertEqual(self.state["stamps"], [])
+        np.testing.assert_array_equal(self.surface(), raised)
+        self.refused(stroke([[10.4, 0, 0]], stamp=stamp["id"]), 404, "unknown-piece")
+
+    def test_a_piece_is_a_stamp_and_its_relief_a_picture(self) -> None:
+        self.refused_map()
+        self.done({"kind": "stamp-from-piece", "piece": "p1", "side": "top"})
+        self.assertAlmostEqual(self.state["stamps"][0]["width"], 20.9, delta=0.2)
+        self.done(
+            {"kind": "cover-faces", "piece": "p1", "picked": {"kind": "piece", "ids": [0]}, "stamp": "rope", "way": "round"}
+        )
+        answer = self.client.get(f"/api/designs/{self.state['id']}/pieces/p1/height-map?side=front&pixels=200")
+        self.assertEqual((answer.status_code, answer.headers["content-type"]), (200, "image/png"))
+        self.state = self.take(answer.content, "map.png").json()
+        self.assertGreater(self.state["stamps"][-1]["height"], 0.2)
+
+    def refused_map(self) -> None:
+        answer = self.client.get(f"/api/designs/{self.state['id']}/pieces/p1/height-map")
+        self.assertIn("no relief", self.problem(answer, 422, "bad-selection"))
+
+    def test_files_that_are_none(self) -> None:
+        self.assertIn("this is none", self.problem(self.take(b"no", status=422), 422, "bad-file"))
+        self.assertIn(".jpg is none", self.problem(self.take(b"no", "a.jpg", 422), 422, "bad-file"))
+        wide = self.png(Image.new("L", (20_000, 2)))
+        self.assertIn("20,000 by 2 pixels", self.problem(self.take(wide, status=422), 422, "bad-file"))
+
+    def test_a_mirrored_piece_is_covered_on_all_sides(self) -> None:
+        self.done({"kind": "mirror", "piece": "p1", "way": "cut", "point": [0, 0, 0], "normal": [1, 0, 0]})
+        cage = self.design.piece("p1").cage
+        middles = cage.positions[cage.topology.face_verts.reshape(-1, 4)].mean(axis=1)
+        face = int(np.argmax(middles @ [0.7, -0.7, 0.1]))
+        plain = self.surface()
+        picked = {"kind": "face", "ids": [face]}
+        self.done(
+            {
+                "kind": "cover-faces",
+                "piece": "p1",
+                "picked": picked,
+                "stamp": "scale",
+                "size": 1.5,
+                "height": -0.2,
+                "soft": 0.1,
+            }
+        )
+        risen = np.linalg.norm(self.surface() - plain, axis=1)
+        one, other = (np.sort(risen[plain[:, 0] * side > 1e-6]) for side in (1, -1))
+        np.testing.assert_allclose(one, other, atol=1e-5)
+        self.assertGreater(risen.max(), 0.1)
+
+
+class Led(ReliefCase):
+    def test_along_edges_and_along_a_curve(self) -> None:
+        self.done({"kind": "add-curve", "name": "Hoop", "shape": "circle", "diameter": 20.9})
+        led = {**stroke([]), "along": self.state["pieces"][-1]["id"], "radius": 0.8}
+        plain = self.surface()
+        self.done(led)
+        risen = np.linalg.norm(self.surface() - plain, axis=1)
+        turns = np.arctan2(plain[risen > 0.2, 1], plain[risen > 0.2, 0])
+        self.assertLess(float(np.diff(np.sort(turns)).max()), 0.1)
+        self.assertLess(float(np.abs(plain[risen > 0.05, 2]).max()), 0.9)
+        cage = self.design.piece("p1").cage
+        middles = cage.positions[cage.topology.edge_verts].mean(axis=1)
+        edge = int(np.argmax(middles @ [0.0, -1.0, 0.2]))
+        self.done({**stroke([]), "along": {"kind": "edge", "ids": [edge]}, "radius": 0.8, "opposite": True})
+        self.refused({**stroke([]), "along": {"kind": "face", "ids": [0]}}, 422, "bad-selection")
+        self.refused(stroke([]), 422, "bad-number")
+
+    def test_the_first_level_becomes_the_cage_and_the_surface_a_component(self) -> None:
+        self.done(stroke([[10.4, 0, 0]]))
+        before = np.sort(np.linalg.norm(self.surface(), axis=1))
+        self.done({"kind": "change-relief", "piece": "p1", "way": "next"})
+        self.assertEqual((self.state["pieces"][0]["face_count"], self.state["pieces"][0]["relief"]["depth"]), (512, 3))
+        np.testing.assert_allclose(np.sort(np.linalg.norm(self.surface(3), axis=1)), before, atol=1e-5)
+        answer = self.client.post(
+            f"/api/designs/{self.state['id']}/pieces/p1/baked", params={"revision": self.state["revision"]}
+        )
+        self.assertEqual(answer.status_code, 200, answer.text)
+        component = answer.json()["references"][-1]
+        self.assertEqual((component["name"], component["triangles"]), ("Band, as triangles", 512 * 64 * 2))

@@ -18,7 +18,7 @@ from zinc_otter.api.schemas import DesignState
 from zinc_otter.core.errors import BadSelectionError, FileFormatError
 from zinc_otter.core.form import require_faces
 from zinc_otter.core.scan.scanner import Looks, Scanning
-from zinc_otter.jobs.component_work import ComponentFile, clean_mesh, read_component, scan_cage
+from zinc_otter.jobs.component_work import ComponentFile, bake_cage, clean_mesh, read_component, scan_cage
 from zinc_otter.studio.commands.base import PieceId
 from zinc_otter.studio.commands.components import AddComponent, RecastComponent
 from zinc_otter.studio.commands.pictures import AddPicture, FlatView
@@ -104,6 +104,15 @@ def scan_piece(design_id: str, given: ScanRequest, room: AtHand, revision: Revis
     how = Scanning(**given.model_dump(exclude={"piece"}))
     made = room.intake.call(f"Scanning {piece.name}", scan_cage, piece.faces, how)
     return _put_down(room, design_id, revision, f"Scan of {piece.name}"[:80], made, scan=True)
+
+
+@router.post("/designs/{design_id}/pieces/{piece_id}/baked")
+def bake_piece(design_id: str, piece_id: PieceId, room: AtHand, revision: Revision) -> DesignState:
+    """The surface of a piece with all of its relief, as triangles in a component where it stands, as one step."""
+    piece = room.studio.saved(design_id).design.piece(piece_id)
+    require_faces(piece.form, piece.name)
+    made = room.intake.call(f"Baking {piece.name}", bake_cage, piece.faces)
+    return _put_down(room, design_id, revision, f"{piece.name}, as triangles"[:80], made)
 
 
 @router.post("/designs/{design_id}/components/{reference}/cleaned")

@@ -51,6 +51,19 @@ def scan_cage(progress: Progress, cage: Cage, how: Scanning) -> ComponentFile:
         return ComponentFile(*as_asset(scanned(cage, how)))
 
 
+def bake_cage(progress: Progress, cage: Cage) -> ComponentFile:
+    """The triangles of a cage's surface with its relief. Raises FileFormatError."""
+    from zinc_otter.core.formats.mesh import Mesh, as_asset
+    from zinc_otter.core.relief.relief import with_all_relief
+    from zinc_otter.core.solid.tessellation import split_quads
+    from zinc_otter.core.surface import build_stencils, evaluate
+
+    with bounded_memory("the triangles of a surface"):
+        stencils = build_stencils(cage, with_all_relief(cage.relief, 3))
+        points = evaluate(stencils, cage).points
+        return ComponentFile(*as_asset(Mesh(points, split_quads(points, stencils.quads))))
+
+
 def clean_mesh(
     progress: Progress, vertices: Floats, triangles: Ints, holes: float, notes: tuple[str, ...]
 ) -> tuple[ComponentFile, str]:

@@ -63,6 +63,7 @@ export const service = {
     call<DesignState>("POST", `/designs/${design}/pictures?${query({ revision, name: file.name, view })}`, file),
   addStamp: (design: string, revision: number, file: File, tiles: boolean) =>
     call<DesignState>("POST", `/designs/${design}/stamps?${query({ revision, name: file.name, tiles: String(tiles) })}`, file),
+  bake: (design: string, id: string, revision: number) => call<DesignState>("POST", `${piece(design, id)}/baked?${query({ revision })}`),
   heightMapAddress: (design: string, id: string, side: string) => `/api${piece(design, id)}/height-map?${query({ side })}`,
   addComponent: (design: string, revision: number, file: File, unit: string, clearance: number, scan: boolean) =>
     call<DesignState>("POST", `/designs/${design}/components?${query({ revision, name: file.name, unit, clearance, scan: String(scan) })}`, file),

@@ -29,14 +29,14 @@ export function quickLevel(cage: CageArrays, most = 150_000): number {
 const bytes = 12;
 
 /** What a level comes to, in words: its points, what it takes in memory, and whether that is much. */
-export function levelWords(cage: CageArrays, level: number, depth: number): string {
+export function levelWords(cage: CageArrays, level: number, depth: number, brushing = true): string {
   const points = pointCounts(cage)[level];
   if (points === undefined) return `There are levels 1 to ${deepest}.`;
   const size = (points * bytes) / 1e6;
   const memory = size < 0.1 ? "under 0.1 MB" : `${size < 10 ? size.toFixed(1) : Math.round(size)} MB`;
   const count = `Level ${level}: ${points.toLocaleString("en")} points, ${memory}`;
   if (points > mostPoints) return `${count}: more than a piece can have (${mostPoints.toLocaleString("en")}).`;
-  const here = level <= depth ? "" : depth ? `, begun with the first stroke (there are ${depth} now)` : ", begun with the first stroke";
+  const here = level <= depth || !brushing ? "" : depth ? `, begun with the first stroke (there are ${depth} now)` : ", begun with the first stroke";
   const slow = points > slowPoints ? " Strokes may lag behind the hand." : "";
   return `${count}${here}.${slow}`;
 }

@@ -11,6 +11,7 @@ from pydantic import Field
 from zinc_otter.core.cage import Cage
 from zinc_otter.core.relief.levels import finer, folded, smoothed
 from zinc_otter.core.relief.masks import masked
+from zinc_otter.core.relief.next_cage import next_cage
 from zinc_otter.core.relief.relief import DEEPEST, ReliefError
 from zinc_otter.studio.commands.aligning import Share
 from zinc_otter.studio.commands.base import Command, Outcome, PieceId
@@ -19,17 +20,24 @@ from zinc_otter.studio.design import Design
 
 
 class ChangeRelief(Command):
-    """ "finer" adds a level; "folded" takes the finest away, its detail going into the one below; "smoothed" takes
-    ``share`` of the relief away; "plain" all of it."""
+    """Levels of relief as a whole.
+
+    "finer" adds one; "folded" takes the finest away, its detail going into the one below; "smoothed" takes ``share`` of
+    the relief away; "plain" all of it; "next" makes the first level the cage: the same surface, four faces for each.
+    """
 
     kind: Literal["change-relief"] = "change-relief"
     piece: PieceId
-    way: Literal["finer", "folded", "smoothed", "plain"]
+    way: Literal["finer", "folded", "smoothed", "plain", "next"]
     share: Annotated[Share, labelled("By", "%", step=10)] = 0.5
 
     def apply(self, design: Design) -> Outcome:
         piece = design.shapeable_piece(self.piece)
         cage = piece.faces
+        if self.way == "next":
+            finer_cage, symmetry = next_cage(cage, piece.symmetry)
+            changed = design.with_piece(replace(piece, form=finer_cage, symmetry=symmetry), plain=True)
+            return Outcome(changed, piece.id, whole=True)
         if self.way != "finer" and cage.relief is None:
             raise ReliefError(f"{piece.name} has no relief.")
         ways: dict[str, Callable[[Cage], Cage]] = {
@@ -44,6 +52,7 @@ class ChangeRelief(Command):
             "finer": f"Added a level of relief to {name}",
             "folded": f"Folded the finest level of {name} down",
             "smoothed": f"Took {100 * self.share:g} % of {name}’s relief away",
+            "next": f"Made the first level of {name} its cage",
             "plain": f"Took the relief off {name}",
         }[self.way]
 

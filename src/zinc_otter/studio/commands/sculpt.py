@@ -8,14 +8,20 @@ from typing import Annotated, Literal
 import numpy as np
 from pydantic import Field
 
+from zinc_otter.core.cage import Cage
+from zinc_otter.core.cage.building.chains import picked_chains
 from zinc_otter.core.cage.plane import plane_at
+from zinc_otter.core.cage.topology import Floats
+from zinc_otter.core.curve import pieces_of
+from zinc_otter.core.errors import BadSelectionError
 from zinc_otter.core.relief.brushes import BRUSHES
 from zinc_otter.core.relief.relief import DEEPEST
 from zinc_otter.core.relief.stroke import MOST_SAMPLES, Manner
 from zinc_otter.core.words import millimetres
 from zinc_otter.studio.commands.aligning import Share
-from zinc_otter.studio.commands.base import Command, Direction, Outcome, PieceId, Vector
+from zinc_otter.studio.commands.base import Command, Direction, Outcome, Picked, PieceId, Vector
 from zinc_otter.studio.commands.labelled import labelled
+from zinc_otter.studio.commands.take_curve import curve_along
 from zinc_otter.studio.design import Design
 from zinc_otter.studio.stroking import STROKES
 
@@ -78,14 +84,22 @@ class Sculpt(Command):
     ] = "along"
     turned: Annotated[float, Field(ge=-360, le=360, allow_inf_nan=False), labelled("Turned", "°", step=15)] = 0.0
     towards: Direction | None = None
-    way: Annotated[list[Number], Field(min_length=4, max_length=4 * MOST_SAMPLES)]
+    along: Annotated[Picked | PieceId | None, Field(description="edges of the piece, or a curve, to be led along")] = None
+    way: Annotated[list[Number], Field(max_length=4 * MOST_SAMPLES)] = []
 
     def apply(self, design: Design) -> Outcome:
         piece = design.shapeable_piece(self.piece)
         cage = piece.faces
         group = None if piece.symmetry is None else piece.symmetry.group
-        samples = np.asarray(self.way[: len(self.way) // 4 * 4]).reshape(-1, 4)
-        done = STROKES.done(cage, self._manner(design), samples, group)
+        manner = self._manner(design)
+        if self.along is None:
+            samples = np.asarray(self.way[: len(self.way) // 4 * 4], dtype=np.float64).reshape(-1, 4)
+            done = STROKES.done(cage, manner, samples, group)
+        else:
+            done = cage
+            for line in lines_of(design, cage, self.along):
+                pressed = np.column_stack([line, np.ones(len(line))])
+                done = STROKES.done(done, manner, pressed, group)
         return Outcome(design.with_piece(replace(piece, form=done)), piece.id, whole=True)
 
     def _manner(self, design: Design) -> Manner:
@@ -108,3 +122,21 @@ class Sculpt(Command):
         own = {one.id: one.name for one in design.stamps}
         with_stamp = "" if self.stamp == "none" else f", {own.get(self.stamp, self.stamp)}"
         return f"{done} {design.piece(self.piece).name}{by}{with_stamp}"
+
+
+def lines_of(design: Design, cage: Cage, along: Picked | str) -> list[Floats]:
+    """(k, 3) places along each chain of picked edges, or along a curve. Raises BadSelectionError, UnknownPieceError."""
+    if isinstance(along, str):
+        curve = design.piece(along).curve
+        if curve is None:
+            raise BadSelectionError(f"{design.piece(along).name} is no curve to be led along.")
+        return [pieces_of(curve).dense(_EACH)]
+    picked = along.on(cage)
+    picked.check(cage.topology)
+    if picked.kind != "edge":
+        raise BadSelectionError("A stroke is led along edges, or along a curve.")
+    return [pieces_of(curve_along(cage.plain, chain)).dense(_EACH) for chain in picked_chains(cage, picked)]
+
+
+_EACH = 16
+"""Places to each leg of a curve."""

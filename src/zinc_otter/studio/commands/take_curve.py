@@ -35,7 +35,7 @@ class TakeCurve(Command):
         chains = picked_chains(cage, self.picked.on(cage))
         first = None
         for chain in chains:
-            design, made = design.with_new_piece(self.name, _curve(cage, chain))
+            design, made = design.with_new_piece(self.name, curve_along(cage, chain))
             first = first or made.id
         return Outcome(design, first)
 
@@ -44,7 +44,8 @@ class TakeCurve(Command):
         return f"Took a curve from {self.picked.on(piece.cage).words()} of {piece.name}"
 
 
-def _curve(cage: Cage, chain: Chain) -> Curve:
+def curve_along(cage: Cage, chain: Chain) -> Curve:
+    """The curve that a chain of edges is on the surface: its own line, or one through its vertices there."""
     t = cage.topology
     edges = edges_between(t, chain.pairs)
     is_line = (t.edge_corners[edges, 1] < 0) | (cage.edge_sharpness[edges] >= HARD)

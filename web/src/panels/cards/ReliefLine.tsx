@@ -13,11 +13,12 @@ export default function ReliefLine() {
   const cage = id === null ? undefined : pieces.byId.get(id)?.cage;
   if (!piece || piece.curve || !cage) return null;
   const depth = piece.relief?.depth ?? 0;
-  const level = "level" in values ? Number(values.level) : depth + 1;
+  const brushing = "level" in values;
+  const level = brushing ? Number(values.level) : depth + 1;
   const masked = piece.relief?.masked ? " Part of it is protected by a mask." : "";
   return (
     <Typography variant="body2" color="text.secondary" data-testid="relief" sx={{ mt: 0.75 }}>
-      {levelWords(cage, level, depth)}{masked}
+      {!brushing && "Next: "}{levelWords(cage, level, depth, brushing)}{masked}
     </Typography>
   );
 }
