@@ -91,8 +91,7 @@ export function sculpting({ brush: kind, measure, stamped = false, hint, ...give
     strength: fieldOf[measure],
     moreWords: "Stroke…",
     shown: {
-      laid: (v) => isStamped(v.stamp),
-      turned: (v) => isStamped(v.stamp) && v.laid !== "along",
+      ...(stamped ? { laid: (v) => isStamped(v.stamp), turned: (v) => isStamped(v.stamp) && v.laid !== "along" } : {}),
       axis: (v) => Number(v.around) > 1,
     },
     radius: (v) => Number(v.radius),
