@@ -12,6 +12,7 @@ from PIL import Image
 from tests.api.case import ServiceCase, unpacked
 from zinc_otter.core.formats.mesh import read_mesh
 from zinc_otter.core.proof.distance import is_closed
+from zinc_otter.core.relief.relief import ReliefError
 from zinc_otter.core.solid.moments import moments
 from zinc_otter.core.surface import build_stencils, evaluate
 from zinc_otter.store.documents import blob_hashes, from_document, to_document
@@ -123,6 +124,39 @@ class Strokes(ReliefCase):
         np.testing.assert_allclose(points[order], other[found], atol=1e-4)
         self.assertGreater(np.linalg.norm(points[:, :2], axis=1).max(), 10.6)
 
+    def test_a_half_that_is_mirrored_takes_its_relief_along(self) -> None:
+        self.done(stroke([[7.4, -7.4, 0], [6, -8.5, 0.5]]))
+        self.done(stroke([[-7.4, -7.4, 1]], height=0.2))
+        raised = self.surface()
+        for way, keep in (("cut", "positive"), ("follow", "positive"), ("follow", "negative")):
+            with self.subTest(way=way, keep=keep):
+                self.done(
+                    {"kind": "mirror", "piece": "p1", "way": way, "keep": keep, "point": [0, 0, 0], "normal": [1, 0, 0]}
+                )
+                points = self.surface()
+                order, found = (np.lexsort(np.round(p, 4).T) for p in (points, points * [-1, 1, 1]))
+                np.testing.assert_allclose(points[order], (points * [-1, 1, 1])[found], atol=1e-4)
+                side = 1 if keep == "positive" else -1
+                kept, before = (p[p[:, 0] * side > 0.5] for p in (points, raised))
+                self.assertAlmostEqual(
+                    float(np.linalg.norm(kept[:, :2], axis=1).max()),
+                    float(np.linalg.norm(before[:, :2], axis=1).max()),
+                    delta=2e-3,
+                )
+                undone = self.client.post(f"/api/designs/{self.state['id']}/undo", json={"revision": self.state["revision"]})
+                self.state = undone.json()
+
+    def test_pieces_that_are_joined_keep_what_both_had(self) -> None:
+        self.done({"kind": "add-sphere", "name": "Stud", "diameter": 6})
+        self.done({"kind": "move", "piece": "p2", "picked": {"kind": "piece", "ids": [0]}, "vector": [0, 0, 20]})
+        self.done(stroke([[10.4, 0, 0]]))
+        self.done({**stroke([[0, 0, 23]], level=3), "piece": "p2"})
+        top = evaluate(build_stencils(self.design.piece("p2").cage, 3), self.design.piece("p2").cage).points[:, 2].max()
+        out = np.linalg.norm(self.surface()[:, :2], axis=1).max()
+        self.done({"kind": "join-pieces", "pieces": ["p1", "p2"]})
+        self.assertAlmostEqual(float(self.surface()[:, 2].max()), float(top), delta=1e-3)
+        self.assertAlmostEqual(float(np.linalg.norm(self.surface()[:, :2], axis=1).max()), float(out), delta=1e-4)
+
     def test_levels_and_masks_as_steps(self) -> None:
         self.done(stroke([[10.8, 0, 0]]))
         self.done(stroke([[10.8, 0, 0]], brush="mask", strength=1.0))
@@ -148,6 +182,12 @@ class Strokes(ReliefCase):
         self.refused({**stroke([[0, 0, 0]]), "piece": self.state["pieces"][-1]["id"]}, 422, "no-faces")
 
 
+def _with_block(piece: dict[str, Any], key: str, digest: str) -> dict[str, Any]:
+    relief = piece["cage"]["relief"]
+    details = [*relief["details"][:3], {**relief["details"][3], key: digest}]
+    return {**piece, "cage": {**piece["cage"], "relief": {**relief, "details": details}}}
+
+
 class Kept(ReliefCase):
     def test_a_stroke_costs_what_it_changed(self) -> None:
         self.done(stroke([[10.8, 0, 0]], level=5))
@@ -160,6 +200,16 @@ class Kept(ReliefCase):
         fresh = sum(len(more[digest]) for digest in blob_hashes(second) - blob_hashes(first))
         whole = self.design.piece("p1").cage.relief.detail(5).nbytes
         self.assertLess(fresh, whole / 15)
+
+    def test_a_block_that_does_not_fit_is_refused(self) -> None:
+        self.done(stroke([[10.4, 0, 0]]))
+        document, blobs = to_document(self.design)
+        blocks = document["pieces"][0]["cage"]["relief"]["details"][3]
+        for key in ("-1", "9999"):
+            with self.assertRaisesRegex(ReliefError, f"Block {key} of the relief does not fit its level"):
+                from_document(
+                    {**document, "pieces": [_with_block(document["pieces"][0], key, next(iter(blocks.values())))]}, blobs
+                )
 
     def test_it_outlives_the_service(self) -> None:
         self.done(stroke([[10.8, 0, 0]], brush="mask", strength=1.0))

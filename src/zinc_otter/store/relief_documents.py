@@ -9,7 +9,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from zinc_otter.core.cage import Topology
-from zinc_otter.core.relief.relief import Relief, check_level, point_counts
+from zinc_otter.core.relief.relief import Relief, ReliefError, check_level, point_counts
 
 BLOCK = 512
 """Points of a block."""
@@ -53,5 +53,8 @@ def _whole(blocks: Mapping[str, str], shape: tuple[int, ...], get: Get) -> NDArr
     array = np.zeros(shape, dtype=np.float32)
     for key, digest in blocks.items():
         first = int(key) * BLOCK
-        array[first : first + BLOCK] = get(digest)
+        room, block = array[max(first, 0) : max(first + BLOCK, 0)], get(digest)
+        if first < 0 or block.shape != room.shape or block.dtype != np.float32:
+            raise ReliefError(f"Block {key} of the relief does not fit its level.")
+        room[:] = block
     return array

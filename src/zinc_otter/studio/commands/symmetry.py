@@ -13,8 +13,10 @@ from zinc_otter.core.cage.cage import unit
 from zinc_otter.core.cage.symmetry import Group, Plane, Symmetry, mirror, plane_at, radial
 from zinc_otter.core.cage.symmetry.assembling import assembled, cut_and_assembled, following, sides_of
 from zinc_otter.core.cage.symmetry.open_half import open_half
+from zinc_otter.core.cage.topology import Floats
 from zinc_otter.core.errors import BadSelectionError
 from zinc_otter.core.growth.mirrored import MirroredCopy
+from zinc_otter.core.relief.symmetrised import symmetrised
 from zinc_otter.core.words import along_axes, number
 from zinc_otter.studio.commands.base import Command, Direction, InHand, Length, Outcome, PieceId, Vector
 from zinc_otter.studio.commands.labelled import labelled
@@ -62,7 +64,11 @@ class Mirror(Command):
             changed, _ = design.with_new_growth(f"{piece.name}, mirrored", MirroredCopy(piece.id, plane), like=piece)
             return Outcome(changed, piece.id)
         cage, symmetry = self._mirrored(piece, plane)
-        return Outcome(design.with_piece(replace(piece, form=cage, symmetry=symmetry)), piece.id, Selection.of("face", []))
+        changed = design.with_piece(replace(piece, form=cage, symmetry=symmetry))
+        away = float(np.ptp(cage.positions, axis=0).max()) * (1 if self.keep == "positive" else -1)
+        kept = np.asarray(plane.point) + away * np.asarray(plane.normal)
+        hand = piece.cage.positions.mean(axis=0) if self.way == "open" else kept
+        return Outcome(_with_one_relief(changed, piece.id, hand), piece.id, Selection.of("face", []))
 
     @classmethod
     def beginnings(cls, design: Design, hand: InHand) -> dict[str, JsonValue]:
@@ -107,6 +113,14 @@ class Mirror(Command):
         return (f"{meets}; {positive if self.keep == 'positive' else negative} faces on each side.",)
 
 
+def _with_one_relief(design: Design, piece_id: str, hand: Floats) -> Design:
+    """The design once the relief of a symmetric piece's part at ``hand`` (3,) is that of all its sides."""
+    piece = design.piece(piece_id)
+    if piece.symmetry is None or piece.cage.relief is None:
+        return design
+    return design.with_piece(replace(piece, form=symmetrised(piece.cage, piece.symmetry, hand)))
+
+
 class RepeatAround(Command):
     """Repeat a piece in ``sectors`` about the axis ``along`` through ``point``, with or without a mirror in each sector.
 
@@ -142,7 +156,10 @@ class RepeatAround(Command):
                 # A little off the mirror, towards the side that its normal points to.
                 hand = hand + 0.01 * reach * np.asarray(group.planes[0].normal)
             cage, symmetry = following(piece.faces, group, hand)
-        return Outcome(design.with_piece(replace(piece, form=cage, symmetry=symmetry)), piece.id, Selection.of("face", []))
+        changed = design.with_piece(replace(piece, form=cage, symmetry=symmetry))
+        if self.way == "open":
+            hand = piece.cage.positions.mean(axis=0)
+        return Outcome(_with_one_relief(changed, piece.id, hand), piece.id, Selection.of("face", []))
 
     def weight(self, design: Design) -> int:
         times = self.sectors * (2 if self.mirrored else 1) if self.way == "open" else 1
