@@ -36,6 +36,7 @@ type Going =
   | { what: "pinch" }
   | { what: "point"; x: number; y: number; line: Spot[] }
   | { what: "brush"; stroke: BrushStroke }
+  | { what: "reach-form" }
   | { what: "size"; x: number; y: number; values: Values }
   | { what: "paint"; piece: string | null; ids: Set<number> }
   | { what: "pick"; x: number; y: number; add: boolean; band: boolean; line: [number, number][] }
@@ -194,6 +195,7 @@ export class Gestures {
     else if (going.what === "pan") scene.eye.pan(dx, dy);
     else if (going.what === "point") this.along(going, x, y);
     else if (going.what === "brush") this.brushAlong(going.stroke, event);
+    else if (going.what === "reach-form") this.going = this.begun(event, x, y);
     else if (going.what === "size") this.size(going, x, y);
     else if (going.what === "paint") this.paint(going, x, y);
     else if (going.what === "handle") going.drag.follow(x, y);
@@ -219,7 +221,8 @@ export class Gestures {
     if (event.altKey) return { what: "size", x, y, values: useSession.getState().values };
     const stroke = this.brush && BrushStroke.begin(this.scene, this.brush, event, x, y);
     if (stroke) return { what: "brush", stroke };
-    return event.pointerType === "touch" ? { what: "orbit" } : null;
+    // Begun beside the form, it is a stroke from where it meets it.
+    return event.pointerType === "touch" ? { what: "orbit" } : { what: "reach-form" };
   }
 
   private brushAlong(stroke: BrushStroke, event: PointerEvent): void {
