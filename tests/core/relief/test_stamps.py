@@ -90,6 +90,15 @@ class OnAPlane(unittest.TestCase):
             at = np.argmin(np.hypot(plain[:, 0] - centre, plain[:, 1]))
             self.assertAlmostEqual(float(done[at, 2]), float(hills(np.array(0.5), np.array(0.5))), delta=0.03)
 
+    def test_placed_on_what_faces_the_eye_alone(self) -> None:
+        for laid in ("once", "each", "along"):
+            way = [[0, 0, 0], [9, 4, 0]]
+            given = {"stamp": hilly(120, 60), "laid": laid, "amount": 1.0, "level": LEVEL}
+            seen = surface(sculpted(sheet(), way, towards=(0.0, 0.0, 1.0), **given))
+            np.testing.assert_allclose(seen, surface(sculpted(sheet(), way, **given)), atol=1e-9)
+            hidden = surface(sculpted(sheet(), way, towards=(0.0, 0.0, -1.0), **given))
+            np.testing.assert_allclose(hidden, surface(sheet()), atol=1e-12)
+
     def test_pressed_in_it_is_as_deep(self) -> None:
         given = {"stamp": shipped("pebble"), "laid": "once", "amount": 1.0, "level": LEVEL}
         out, back = (

@@ -23,8 +23,6 @@ Detail = NDArray[np.float32]
 DEEPEST = 7
 MOST_POINTS = 1_500_000
 """Of the finest level of one piece."""
-SLOW_POINTS = 400_000
-"""From so many points on a stroke may lag behind the hand."""
 _BYTES = 12
 """A point's detail takes in memory: three numbers of four bytes."""
 

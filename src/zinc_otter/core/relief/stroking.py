@@ -87,8 +87,7 @@ class Stroking:
         self._next = 0.0
         self._length = 0.0
         self.touches = 0
-        """How often the brush touched so far; ``reached`` how many points were under it, counted each time."""
-        self.reached = 0
+        """How often the brush touched so far."""
 
     def goes_on_as(self, samples: Floats) -> bool:
         """Whether a way begins with what was done of this stroke."""
@@ -211,10 +210,9 @@ class Stroking:
             arms -= np.clip(arms @ leg / (leg @ leg), 0, 1)[:, None] * leg
         far = np.sqrt((arms**2).sum(axis=1))
         inside = far < wide
-        if manner.towards is not None:
-            towards = image.matrix @ np.asarray(manner.towards)
-            facing = np.clip(4 * (ground.normals[verts] @ towards), 0, 1)
-            inside &= facing > 0
+        towards = None if manner.towards is None else image.matrix @ np.asarray(manner.towards)
+        if towards is not None:
+            inside &= ground.normals[verts] @ towards > 0
         verts, arms, far = verts[inside], arms[inside], far[inside]
         if not len(verts):
             return None
@@ -223,13 +221,13 @@ class Stroking:
         touch = touch.facing(normal, image.matrix @ along)
         touch = shape_of(manner).weighed(touch, radius, length, self._falloff)
         held = touch.weights
-        if manner.towards is not None:
-            held = held * facing[inside]
+        if towards is not None:
+            # What is seen aslant fades, so that there is no step where it turns away.
+            held = held * np.clip(4 * (ground.normals[touch.verts] @ towards), 0, 1)
         if self._free is not None:
             held = held * (self._free[touch.verts] if self._brush.mode != "masks" else 1.0)
         if self._brush.mode != "masks":
             held = held * ground.off_border(centre, wide, 0.5 * radius, touch.verts)
-        self.reached += len(touch.verts)
         return touch.weighing(held)
 
     def _dropped(self, place: Floats, points: Floats) -> tuple[Floats, Floats]:
@@ -243,9 +241,7 @@ class Stroking:
         dab = Dab(
             points=self._now[verts],
             start=self._start[verts],
-            plain=ground.plain[verts]
-            if self._brush.measure == "share" and self._brush.mode == "works"
-            else self._start[verts],
+            plain=ground.plain[verts] if self._brush.mode == "works" else self._start[verts],
             normals=ground.normals[verts],
             weights=touch.weights,
             arms=touch.arms,
