@@ -14,13 +14,13 @@ import { goToWrong } from "../live/stores/wrong";
 import { useShow } from "../live/stores/show";
 import { setRing } from "../live/stores/ring";
 import { setDrawn, useSpot } from "../live/stores/sketch";
-import { setValues, takeTool } from "../live/tooling";
+import { takeTool } from "../live/tooling";
 import { roundedTo } from "../model/fields";
 import { keyOf } from "../model/keys";
 import type { Spot } from "../model/sketch";
 import { type Brush, doesReach, type Part, type Pointing, type Strokes } from "../model/tool";
-import type { Values } from "../model/values";
-import { BrushStroke, showRing, sizedBy } from "./brushStroke";
+import { BrushHand } from "./brushHand";
+import { showRing } from "./brushStroke";
 import { HandleDrag } from "./handleDrag";
 import { mapUnder } from "./mapUnder";
 import { pickAt, pickBand, pickLoop } from "./picks";
@@ -35,9 +35,7 @@ type Going =
   | { what: "pan" }
   | { what: "pinch" }
   | { what: "point"; x: number; y: number; line: Spot[] }
-  | { what: "brush"; stroke: BrushStroke }
-  | { what: "reach-form" }
-  | { what: "size"; x: number; y: number; values: Values }
+  | { what: "brush"; hand: BrushHand }
   | { what: "paint"; piece: string | null; ids: Set<number> }
   | { what: "pick"; x: number; y: number; add: boolean; band: boolean; line: [number, number][] }
   | { what: "handle"; drag: HandleDrag };
@@ -155,7 +153,7 @@ export class Gestures {
       const part = event.shiftKey ? null : this.partAt(x, y);
       if (part) this.going = this.grasp(part, x, y);
       else if (this.pointing) this.going = { what: "point", x, y, line: [] };
-      else if (this.brush) this.going = this.begun(event, x, y);
+      else if (this.brush) this.going = this.takeUp(this.brush, event);
       else if (this.paints) {
         this.going = { what: "paint", piece: null, ids: new Set() };
         this.paint(this.going, x, y);
@@ -194,9 +192,7 @@ export class Gestures {
     if (going.what === "orbit") scene.eye.orbit(dx * 0.008, dy * 0.008);
     else if (going.what === "pan") scene.eye.pan(dx, dy);
     else if (going.what === "point") this.along(going, x, y);
-    else if (going.what === "brush") this.brushAlong(going.stroke, event);
-    else if (going.what === "reach-form") this.going = this.begun(event, x, y);
-    else if (going.what === "size") this.size(going, x, y);
+    else if (going.what === "brush") going.hand.move(event);
     else if (going.what === "paint") this.paint(going, x, y);
     else if (going.what === "handle") going.drag.follow(x, y);
     else {
@@ -216,29 +212,9 @@ export class Gestures {
     return tool?.is === "brush" ? tool : null;
   }
 
-  /** A stroke where the pointer is on a form; with Alt held the brush is sized instead. A finger beside the form turns the view. */
-  private begun(event: PointerEvent, x: number, y: number): Going | null {
-    if (event.altKey) return { what: "size", x, y, values: useSession.getState().values };
-    const stroke = this.brush && BrushStroke.begin(this.scene, this.brush, event, x, y);
-    if (stroke) return { what: "brush", stroke };
-    // Begun beside the form, it is a stroke from where it meets it.
-    return event.pointerType === "touch" ? { what: "orbit" } : { what: "reach-form" };
-  }
-
-  private brushAlong(stroke: BrushStroke, event: PointerEvent): void {
-    const passed = event.getCoalescedEvents?.() ?? [];
-    for (const one of passed.length ? passed : [event]) stroke.follow(one, ...this.at(one));
-    stroke.show();
-    showRing(this.scene, this.brush, ...this.at(event), stroke);
-  }
-
-  /** Sideways the radius, up and down the strength: so far as the pointer went, and to where the form is, in its own measure. */
-  private size(going: Extract<Going, { what: "size" }>, x: number, y: number): void {
-    const { brush } = this;
-    if (!brush) return;
-    const { pixel } = this.scene.eye;
-    setValues({ ...useSession.getState().values, ...sizedBy(brush, going.values, x - going.x, going.y - y, pixel) });
-    showRing(this.scene, brush, going.x, going.y);
+  private takeUp(brush: Brush, event: PointerEvent): Going {
+    const hand = new BrushHand(this.scene, brush, event, (at) => this.at(at));
+    return hand.isBeside && event.pointerType === "touch" ? { what: "orbit" } : { what: "brush", hand };
   }
 
   /** A tool that takes lines is drawn with; for others the pointer only looks for its place. */
@@ -296,7 +272,7 @@ export class Gestures {
     // Only touched, it picks nothing, as a click would.
     if (going.what === "orbit" && going.tap && Math.hypot(x - going.tap[0], y - going.tap[1]) <= slack) void cleared().then(() => pickAt(this.scene, x, y, false));
     else if (going.what === "handle") void this.keep(going.drag);
-    else if (going.what === "brush") void going.stroke.keep();
+    else if (going.what === "brush") going.hand.up();
     else if (going.what === "point") {
       if (going.line.length > 1) this.pointing?.stroke?.(going.line, this.scene.eye.back.toArray(), contextNow(), hands);
       else if (Math.hypot(x - going.x, y - going.y) <= slack) this.setPoint(x, y);
@@ -357,7 +333,7 @@ export class Gestures {
     this.going = null;
     this.band.style.display = this.lasso.style.display = "none";
     if (going?.what === "point") setDrawn([]);
-    if (going?.what === "brush") going.stroke.drop();
+    if (going?.what === "brush") going.hand.cancel();
     if (going?.what === "paint") pick(null, []);
     else if (going?.what === "handle") {
       going.drag.drop();

@@ -152,7 +152,7 @@ class Cage:
     def digest(self) -> str:
         """A hash of everything that decides the surface: structure, positions and what relief displaces."""
         h = hashlib.sha256(self.structure_digest.encode() + self.positions.tobytes())
-        if self.relief is not None and not self.relief.is_flat:
+        if self.relief is not None:
             h.update(self.relief.shape_digest.encode())
         return h.hexdigest()
 

@@ -62,7 +62,7 @@ class Relief:
         """The detail of a level from 1 on; None beyond the finest."""
         return self.details[level - 1] if level <= self.depth else None
 
-    @property
+    @cached_property
     def is_flat(self) -> bool:
         """Whether it displaces nothing."""
         return all(detail is None or not detail.any() for detail in self.details)
@@ -87,18 +87,23 @@ class Relief:
 
     @cached_property
     def digest(self) -> str:
-        h = hashlib.sha256(str(self.depth).encode())
-        for array in (*self.details, self.mask):
-            h.update(b"-" if array is None else array.tobytes())
+        """A hash of all of it."""
+        h = hashlib.sha256(self.shape_digest.encode())
+        h.update(str(self.depth).encode())
+        if self.mask is not None:
+            h.update(np.ascontiguousarray(self.mask).data)
         return h.hexdigest()
 
     @cached_property
     def shape_digest(self) -> str:
-        """Of what displaces alone, so that masking makes nothing anew."""
+        """Of what displaces alone, so that masking makes nothing anew; empty where no level has detail."""
+        if all(detail is None for detail in self.details):
+            return ""
         h = hashlib.sha256()
-        for level, array in enumerate(self.details):
-            if array is not None and array.any():
-                h.update(str(level).encode() + array.tobytes())
+        for level, detail in enumerate(self.details):
+            if detail is not None:
+                h.update(str(level).encode())
+                h.update(np.ascontiguousarray(detail).data)
         return h.hexdigest()
 
 
