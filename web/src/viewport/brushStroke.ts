@@ -18,8 +18,9 @@ import type { Scene } from "./scene";
 const apart = 2;
 const rim = 56;
 
-/** Of a mouse, which has no pressure, the full one. */
-const pressureOf = (event: PointerEvent) => (event.pointerType === "pen" ? event.pressure : 1);
+/** Pixels in a millisecond at which a mouse that is to be faint where it is quick is at its faintest. */
+const quick = 3;
+const faintest = 0.15;
 
 /** What a stroke begins on. */
 interface Ground {
@@ -83,6 +84,7 @@ const rounded = (value: number) => Number(value.toPrecision(3));
 export class BrushStroke {
   private readonly way: number[] = [];
   private last: [number, number] = [0, 0];
+  private lastTime = 0;
   private readonly plane: Plane;
 
   private constructor(
@@ -107,7 +109,7 @@ export class BrushStroke {
     const { piece } = usePicking.getState();
     if (piece !== found.view.id) usePicking.setState({ piece: found.view.id, pickKind: "piece", picked: [0], others: [] });
     const stroke = new BrushStroke(scene, brush, found, place.point, { opposite: event.shiftKey, smooth: event.ctrlKey || event.metaKey });
-    stroke.add(place.point, pressureOf(event), x, y);
+    stroke.add(place.point, stroke.pressureOf(event, x, y), x, y);
     stroke.show();
     return stroke;
   }
@@ -116,7 +118,16 @@ export class BrushStroke {
   follow(event: PointerEvent, x: number, y: number): void {
     if (Math.hypot(x - this.last[0], y - this.last[1]) < apart) return;
     const point = this.brush.drags && !this.held.smooth ? this.acrossView(x, y) : this.onForm(x, y);
-    if (point) this.add(point, pressureOf(event), x, y);
+    if (point) this.add(point, this.pressureOf(event, x, y), x, y);
+  }
+
+  /** That of a pen; a mouse, which has none, presses fully, or where that is wanted by how quick it is. */
+  private pressureOf(event: PointerEvent, x: number, y: number): number {
+    if (event.pointerType === "pen") return event.pressure;
+    const took = event.timeStamp - this.lastTime;
+    const speed = this.lastTime ? Math.hypot(x - this.last[0], y - this.last[1]) / Math.max(took, 1) : 0;
+    this.lastTime = event.timeStamp;
+    return useSession.getState().values.mouse === "speed" ? Math.max(faintest, 1 - speed / quick) : 1;
   }
 
   private onForm(x: number, y: number): Vector3 | null {
@@ -135,7 +146,9 @@ export class BrushStroke {
   private get command() {
     const values = useSession.getState().values as ValuesOf<Fields>;
     const towards: Vec = this.scene.eye.back.toArray();
-    return this.brush.stroke({ piece: this.ground.view.id, way: [...this.way], towards, ...this.held }, values, contextNow());
+    // A straight one has but its ends; between them it is dropped onto the form.
+    const way = values.led === "straight" ? [...this.way.slice(0, 4), ...this.way.slice(-4)] : [...this.way];
+    return this.brush.stroke({ piece: this.ground.view.id, way, towards, ...this.held }, values, contextNow());
   }
 
   /** What it comes to so far; a step that is still being kept comes first. */

@@ -32,6 +32,8 @@ const further = {
   spacing: parameter("sculpt", "spacing", { keep: true, more: true }),
   steady: parameter("sculpt", "steady", { keep: true, more: true }),
   pen: parameter("sculpt", "pen", { keep: true, more: true }),
+  led: choice("Led", { free: "freehand", straight: "straight" }, { keep: true, more: true }),
+  mouse: choice("Mouse", { full: "always full", speed: "quick is faint" }, { keep: true, more: true }),
   reaches: choice("Touches", { seen: "what faces the eye", all: "all the way through" }, { keep: true, more: true }),
   around: parameter("sculpt", "around", { keep: true, more: true }),
   axis: choice("Axis", { z: "z", x: "x", y: "y" }, { keep: true, more: true }),
