@@ -270,6 +270,19 @@ class Strokes(unittest.TestCase):
             self.assertEqual(done, stroked(cage, manner, way, StrokeGround(cage, 3, build_stencils(cage, 3))))
             cage = done
 
+    def test_a_ground_that_went_elsewhere_knows_its_border(self) -> None:
+        here = sheet()
+        there = here.with_positions(here.positions + [200, 0, 0])
+        ground = StrokeGround(here, 3, build_stencils(here, 3))
+        manner = Manner("draw", 3, 12.0, amount=2.0)
+        stroked(here, manner, np.array([[38.0, 0, 0, 1]]), ground)
+        done = stroked(there, manner, np.array([[238.0, 0, 0, 1]]), ground)
+        self.assertEqual(
+            done, stroked(there, manner, np.array([[238.0, 0, 0, 1]]), StrokeGround(there, 3, build_stencils(there, 3)))
+        )
+        edge = points_of(there, 3)[:, 0] > 240 - 1e-9
+        self.assertLess(np.abs(points_of(done, 3)[edge, 2]).max(), 1e-9)
+
     def test_a_steady_hand_is_evened(self) -> None:
         way = [[-25 + k, 1.5 * (-1) ** k, 0] for k in range(51)]
         wide = []

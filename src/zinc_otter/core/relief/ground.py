@@ -60,6 +60,7 @@ class StrokeGround:
         self._plant()
 
     def _plant(self) -> None:
+        self.__dict__.pop("_border_tree", None)
         self._tree_points = self.points.copy()
         self._extent = float(np.ptp(self._tree_points, axis=0).max())
         self.tree = cKDTree(self._tree_points, balanced_tree=False, compact_nodes=False)

@@ -29,7 +29,7 @@ class Inflate(Brush):
     measure = "height"
     mode = "raises"
     done: ClassVar[str] = "Inflated"
-    undone: ClassVar[str] = "Drew together"
+    undone: ClassVar[str] = "Deflated"
 
     @staticmethod
     def pull(dab: Dab) -> Floats:
