@@ -32,7 +32,7 @@ class FirstScreen(BrowserCase):
         self.page.get_by_label("More for Toggle with a notch").click()
         self.page.get_by_role("menuitem", name="Put into the bin").click()
         self.page.get_by_label("Open Toggle with a notch").wait_for(state="detached")
-        self.assertEqual(len(self.server.get("/api/designs")), 12)
+        self.assertEqual(len(self.server.get("/api/designs")), 13)
 
     def test_an_address_of_nothing(self) -> None:
         self.page.goto(self.server.address + "/design/0123456789ab")

@@ -257,7 +257,7 @@ class Shaping(BrowserCase):
         self.page.keyboard.press("/")
         self.page.get_by_role("listbox").wait_for()
         groups = self.page.locator("[role=listbox] > li > p").all_inner_texts()
-        self.assertEqual(groups, ["Set out", "Rough", "Shape", "Refine", "Prove", "Make"])
+        self.assertEqual(groups, ["Set out", "Rough", "Shape", "Refine", "Relief", "Prove", "Make"])
         self.page.get_by_role("combobox", name="Find a tool").fill("extr")
         self.page.keyboard.press("Enter")
         self.page.get_by_text("Pick faces (F), a piece (W) or edges (E) first.").wait_for()
