@@ -177,6 +177,18 @@ class Protected(unittest.TestCase):
                 done = sculpted(ground, [[0, 0, 0], [12, 3, 0]], brush=brush, amount=0.9)
                 np.testing.assert_allclose(points_of(done)[alone], points_of(ground)[alone], atol=1e-9)
 
+    def test_a_mask_holds_on_coarser_and_on_finer_levels(self) -> None:
+        masked_here = sculpted(sheet(), [[0, 0, 0]], brush="mask", level=3, radius=20.0, amount=1.0, hardness=0.9)
+        for level in (2, 3, 4):
+            with self.subTest(level):
+                done = sculpted(masked_here, [[0, 0, 0]], level=level, radius=10.0)
+                at = np.linalg.norm(points_of(done), axis=1) < 6
+                self.assertLess(np.abs(points_of(done)[at, 2]).max(), 1e-9)
+                relief = done.relief
+                assert relief is not None and relief.mask is not None
+                self.assertEqual(len(relief.mask), build_stencils(done, relief.depth).vertex_count)
+                self.assertGreater(sculpted(done, [[35, 0, 0]], level=level, radius=4.0).relief.detail(level).max(), 0.2)  # type: ignore[union-attr]
+
     def test_masks_as_a_whole(self) -> None:
         cage = sculpted(sheet(), [[0, 0, 0]], brush="mask", amount=1.0)
         mask = cage.relief.mask  # type: ignore[union-attr]

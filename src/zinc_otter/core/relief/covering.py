@@ -13,7 +13,7 @@ from zinc_otter.core.cage.cage import Cage, unit
 from zinc_otter.core.cage.plane import Plane, Vec, frame_along
 from zinc_otter.core.cage.topology import Floats, Ints
 from zinc_otter.core.errors import BadNumberError, BadSelectionError
-from zinc_otter.core.relief.relief import at_level
+from zinc_otter.core.relief.levels import deepened
 from zinc_otter.core.relief.stamps.stamp import Stamp
 from zinc_otter.core.surface.limit_surface import normals_of
 from zinc_otter.core.surface.raised import Raised, frames, in_frame
@@ -62,7 +62,7 @@ def covered(cage: Cage, sides: Sequence[Side], cover: Cover, stencils: Stencils)
     faces = np.unique(np.concatenate([side[0] for side in sides]))
     if not len(faces):
         raise BadSelectionError("Pick the faces that the stamp is to cover first.")
-    relief = at_level(cage.relief, cage.topology, cover.level)
+    relief = deepened(cage, stencils)
     raised = Raised(stencils, cage.with_relief(relief))
     points = raised.points[cover.level]
     n = len(points)
@@ -75,7 +75,7 @@ def covered(cage: Cage, sides: Sequence[Side], cover: Cover, stencils: Stencils)
         # Seen from where it is the image of what was picked.
         u[at], v[at] = _laid((points[verts[at]] - offset) @ matrix, normals[at] @ matrix, cover)
     weights = _off_the_rim(points, verts, stencils.quads[mine], stencils.quads[~mine], stencils, cover.soft)
-    if relief.mask is not None and cover.level == relief.depth:
+    if relief.mask is not None:
         weights = weights * (1.0 - relief.mask[verts])
     lifted = (cover.height * cover.stamp.at(u, v) * weights)[:, None] * normals
     below = raised.below.get(cover.level, points)

@@ -5,9 +5,10 @@ from __future__ import annotations
 import numpy as np
 
 from zinc_otter.core.cage.cage import Cage
+from zinc_otter.core.cage.topology import Floats
 from zinc_otter.core.relief.relief import Relief, ReliefError, at_level
 from zinc_otter.core.surface.raised import Raised, frames, in_frame
-from zinc_otter.core.surface.stencils import build_stencils
+from zinc_otter.core.surface.stencils import Stencils, build_stencils
 
 _ROUNDS = 80
 
@@ -20,12 +21,22 @@ def finer(cage: Cage) -> Cage:
     1
     """
     relief = cage.relief or Relief(())
-    mask = relief.mask
-    deeper = at_level(relief, cage.topology, relief.depth + 1)
-    if mask is not None:
-        step = build_stencils(cage, deeper.depth).factors[-1]
-        mask = np.clip(step @ mask, 0, 1).astype(np.float32)
-    return cage.with_relief(deeper.with_mask(mask))
+    level = relief.depth + 1
+    if relief.mask is None:
+        return cage.with_relief(at_level(relief, cage.topology, level))
+    return cage.with_relief(deepened(cage, build_stencils(cage, level)))
+
+
+def deepened(cage: Cage, stencils: Stencils) -> Relief:
+    """The relief of a cage with levels as far as its stencils go at least; a mask is refined along. Raises ReliefError."""
+    relief = cage.relief
+    deeper = at_level(relief, cage.topology, stencils.level)
+    if relief is None or relief.mask is None or relief.depth >= stencils.level:
+        return deeper
+    mask: Floats = relief.mask.astype(np.float64)
+    for step in stencils.factors[relief.depth :]:
+        mask = step @ mask
+    return deeper.with_mask(np.clip(mask, 0, 1).astype(np.float32))
 
 
 def folded(cage: Cage) -> Cage:

@@ -20,7 +20,7 @@ from zinc_otter.core.relief.brushes import BRUSHES
 from zinc_otter.core.relief.brushes.base import Dab
 from zinc_otter.core.relief.footprint import Touch, shape_of
 from zinc_otter.core.relief.ground import StrokeGround
-from zinc_otter.core.relief.relief import at_level
+from zinc_otter.core.relief.levels import deepened
 from zinc_otter.core.relief.stroke import MOST_TOUCHES, Manner, checked_way
 from zinc_otter.core.surface.raised import frames, in_frame
 from zinc_otter.core.surface.reached import union_of
@@ -63,11 +63,12 @@ class Stroking:
         self.cage = ground.cage
         self._brush = BRUSHES[manner.brush]
         self._images = _images(manner, group)
-        self._relief = at_level(self.cage.relief, self.cage.topology, manner.level)
+        self._relief = deepened(self.cage, ground.stencils)
         n = len(ground.points)
         self._start = ground.points.copy()
         self._now = self._start.copy()
-        held = self._relief.mask if manner.level == self._relief.depth else None
+        # Points of a level are the first of those of the finer ones.
+        held = None if self._relief.mask is None else self._relief.mask[:n]
         self._free = None if held is None else 1.0 - held.astype(np.float64)
         self._mask = np.zeros(n) if held is None else held.astype(np.float64)
         detail = self._relief.detail(manner.level)

@@ -91,7 +91,9 @@ class Sculpt(Command):
         piece = design.shapeable_piece(self.piece)
         cage = piece.faces
         group = None if piece.symmetry is None else piece.symmetry.group
-        manner = self._manner(design)
+        # A mask is one of the finest level.
+        depth = 0 if cage.relief is None else cage.relief.depth
+        manner = self._manner(design, max(self.level, depth) if self.brush == "mask" else self.level)
         if self.along is None:
             samples = np.asarray(self.way[: len(self.way) // 4 * 4], dtype=np.float64).reshape(-1, 4)
             done = STROKES.done(cage, manner, samples, group)
@@ -102,7 +104,7 @@ class Sculpt(Command):
                 done = STROKES.done(done, manner, pressed, group)
         return Outcome(design.with_piece(replace(piece, form=done)), piece.id, whole=True)
 
-    def _manner(self, design: Design) -> Manner:
+    def _manner(self, design: Design, level: int) -> Manner:
         brush = BRUSHES[self.brush]
         amount = {"height": self.height, "share": self.strength, "angle": self.degrees, "way": 1.0}[brush.measure]
         towards = None
@@ -110,7 +112,7 @@ class Sculpt(Command):
             x, y, z = np.asarray(self.towards) / max(float(np.linalg.norm(self.towards)), 1e-12)
             towards = (float(x), float(y), float(z))
         return Manner(
-            self.brush, self.level, self.radius, amount, self.hardness, self.profile, self.spacing, self.steady, towards,
+            self.brush, level, self.radius, amount, self.hardness, self.profile, self.spacing, self.steady, towards,
             self.pen, self.around, plane_at(self.axis_point, self.axis) if self.around > 1 else None,
             None if self.stamp == "none" else design.stamp(self.stamp), self.laid, self.turned, self.opposite,
         )  # fmt: skip

@@ -4,7 +4,7 @@ import type { Fields } from "../../model/fields";
 import { quickLevel } from "../../model/relief";
 import { brush, type Drawing, type Tool } from "../../model/tool";
 import type { Command } from "../../model/types";
-import { choice, parameter } from "./fields";
+import { choice, entryOf, parameter } from "./fields";
 import { ownStamp, stampOrNone } from "./stamps";
 
 export type Sculpt = Extract<Command, { kind: "sculpt" }>;
@@ -100,12 +100,12 @@ export function sculpting({ brush: kind, measure, stamped = false, hint, ...give
     typed: trueSize,
     starts,
     below: "ReliefLine",
-    stroke({ piece, way, towards, opposite, smooth }, values) {
+    stroke({ piece, way, towards, opposite, smooth }, values, context) {
       const v = values as Record<string, unknown>;
       // Of what this brush has no field for the service takes its own.
       const numbers = [["height", 1], ["strength", 100], ["degrees", 1], ["turned", 1]] as const;
       const own = numbers.flatMap(([name, over]) => (v[name] === undefined ? [] : [[name, Number(v[name]) / over]]));
-      const stamp = stamped && !smooth ? { stamp: isStamped(v.stamp) ? String(v.stamp) : "none", laid: v.laid as Sculpt["laid"] } : {};
+      const stamp = stamped && !smooth ? { stamp: entryOf(stampOrNone.entries(context), String(v.stamp))?.id, laid: v.laid as Sculpt["laid"] } : {};
       return {
         kind: "sculpt", piece, way, opposite: opposite && !smooth,
         brush: smooth ? "smooth" : kind,
