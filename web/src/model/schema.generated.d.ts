@@ -3882,8 +3882,8 @@ export interface components {
          * ChangeRelief
          * @description Levels of relief as a whole.
          *
-         *     "finer" adds one; "folded" takes the finest away, its detail going into the one below; "smoothed" takes ``share`` of the relief
-         *     away; "plain" all of it; "next" makes the first level the cage: the same surface, four faces for each.
+         *     "finer" adds one; "folded" takes the finest away, its detail going into the one below; "smoothed" takes ``share`` of
+         *     the relief away; "plain" all of it; "next" makes the first level the cage: the same surface, four faces for each.
          */
         ChangeRelief: {
             /**
