@@ -171,6 +171,23 @@ class ABand(ReliefCase):
         self.assertEqual(self.title(), "Smoothed Band")
         self.assertGreater(float(np.linalg.norm(self.surface(4) - bumpy, axis=1).max()), 0.01)
 
+    def test_a_straight_stroke_stays_on_the_side_that_is_seen(self) -> None:
+        screen = self.screen
+        self.begin_band()
+        screen.station("Relief")
+        self.brush("Draw out", radius="1.2", height="0.4", level="5")
+        screen.button("Stroke…").click()
+        screen.choose("Led", "straight")
+        plain = self.surface()
+        self.lead([on_band(5, 0), on_band(20, 2), on_band(60, 0)])
+        lifted = np.linalg.norm(self.surface() - plain, axis=1)
+        # All the way between its ends, though the chord between them runs through the bore; not by way of its middle place.
+        for degrees in range(10, 60, 5):
+            near = np.linalg.norm(plain - on_band(degrees, 0), axis=1) < 1.0
+            self.assertGreater(float(lifted[near].max()), 0.3, degrees)
+        inside = np.hypot(plain[:, 0], plain[:, 1]) < 9.2
+        self.assertEqual(float(lifted[inside].max()), 0.0)
+
 
 class Stamped(ReliefCase):
     def test_a_picture_becomes_a_stamp_that_covers_the_band(self) -> None:

@@ -79,10 +79,16 @@ export function sizedBy(brush: Brush, start: Values, right: number, up: number, 
   return { radius: rounded(radius), [brush.strength]: rounded(strength) };
 }
 
+/** Of a straight stroke: pixels between its places, and how many of these there are at most. */
+const straightStep = 6;
+const mostStraight = 240;
+const rounded5 = (point: Vector3) => point.toArray().map((value) => Number(value.toFixed(5)));
+
 const rounded = (value: number) => Number(value.toPrecision(3));
 
 export class BrushStroke {
   private readonly way: number[] = [];
+  private first: [number, number] = [0, 0];
   private last: [number, number] = [0, 0];
   private lastTime = 0;
   private readonly plane: Plane;
@@ -139,15 +145,28 @@ export class BrushStroke {
   }
 
   private add(point: Vector3, pressure: number, x: number, y: number): void {
-    this.way.push(...point.toArray().map((value) => Number(value.toFixed(5))), Number(pressure.toFixed(3)));
+    if (!this.way.length) this.first = [x, y];
+    this.way.push(...rounded5(point), Number(pressure.toFixed(3)));
     this.last = [x, y];
+  }
+
+  /** As seen straight from where it began to where the pointer is: a chord through the form would come out at its other side. */
+  private straight(): number[] {
+    const [x0, y0] = this.first;
+    const [dx, dy] = [this.last[0] - x0, this.last[1] - y0];
+    const count = Math.max(1, Math.min(mostStraight, Math.ceil(Math.hypot(dx, dy) / straightStep)));
+    const way: number[] = [];
+    for (let k = 0; k <= count; k++) {
+      const point = this.onForm(x0 + (dx * k) / count, y0 + (dy * k) / count);
+      if (point) way.push(...rounded5(point), 1);
+    }
+    return way.length ? way : this.way.slice(0, 4);
   }
 
   private get command() {
     const values = useSession.getState().values as ValuesOf<Fields>;
     const towards: Vec = this.scene.eye.back.toArray();
-    // A straight one has but its ends; between them it is dropped onto the form.
-    const way = values.led === "straight" ? [...this.way.slice(0, 4), ...this.way.slice(-4)] : [...this.way];
+    const way = values.led === "straight" && !this.brush.drags ? this.straight() : [...this.way];
     return this.brush.stroke({ piece: this.ground.view.id, way, towards, ...this.held }, values, contextNow());
   }
 
