@@ -328,6 +328,11 @@ class Stamps(ReliefCase):
         wide = self.png(Image.new("L", (20_000, 2)))
         self.assertIn("20,000 by 2 pixels", self.problem(self.take(wide, status=422), 422, "bad-file"))
 
+    def test_a_large_picture_may_come_as_other_pictures_do(self) -> None:
+        # More than a plain request may have: it is read, and judged as a picture.
+        data = b"\x89PNG" + bytes(17 * 1024 * 1024)
+        self.assertIn("this is none", self.problem(self.take(data, status=422), 422, "bad-file"))
+
     def test_a_mirrored_piece_is_covered_on_all_sides(self) -> None:
         self.done({"kind": "mirror", "piece": "p1", "way": "cut", "point": [0, 0, 0], "normal": [1, 0, 0]})
         cage = self.design.piece("p1").cage

@@ -79,6 +79,4 @@ class Gaps:
 
     def _made(self, cage: Cage, level: int) -> MeshDistance:
         stencils = self._stencils.get(cage, level)
-        quads = stencils.quads.astype(np.int64)
-        triangles = np.concatenate([quads[:, [0, 1, 2]], quads[:, [0, 2, 3]]])
-        return MeshDistance(evaluate(stencils, cage).points[: stencils.vertex_count], triangles)
+        return MeshDistance(evaluate(stencils, cage).points, stencils.triangles)

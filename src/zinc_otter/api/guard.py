@@ -23,7 +23,7 @@ MOST_SECONDS = 180.0
 """Seconds within which all of it must."""
 _MOST = {
     "components": LARGEST_SCAN,
-    **dict.fromkeys(("pictures", "cage-files", "curve-files", "solid-files", "archives"), LARGEST_UPLOAD),
+    **dict.fromkeys(("pictures", "stamps", "cage-files", "curve-files", "solid-files", "archives"), LARGEST_UPLOAD),
 }
 """Bytes that a body may have, by the last part of the path; of all others :data:`LARGEST_BODY`."""
 _NAMES = {"127.0.0.1", "localhost", "[::1]"}

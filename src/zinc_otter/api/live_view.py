@@ -195,8 +195,7 @@ class LiveView:
         if view is None:
             return None
         stencils = view.base.stencils
-        quads = stencils.quads.astype(np.int64)
-        return view.points, np.concatenate([quads[:, [0, 1, 2]], quads[:, [0, 2, 3]]]), stencils.limit.row_vertex
+        return view.points, stencils.triangles, stencils.limit.row_vertex
 
     def weights(self, piece_id: str, weights: Floats) -> Weights | None:
         """How far each row of a piece's surface takes part, from the shares (n,) of its control points."""

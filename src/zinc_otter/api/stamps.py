@@ -4,7 +4,6 @@ from __future__ import annotations
 
 from typing import Annotated
 
-import numpy as np
 from fastapi import APIRouter, Query, Request, Response
 from starlette.concurrency import run_in_threadpool
 
@@ -52,9 +51,6 @@ def height_map(
     if cage.relief is None or cage.relief.is_flat:
         raise BadSelectionError(f"{piece.name} has no relief to be written as a height map.")
     stencils = room.stencils.get(cage, cage.relief.depth)
-    quads = stencils.quads.astype(np.int64)
-    triangles = np.concatenate([quads[:, [0, 1, 2]], quads[:, [0, 2, 3]]])
-    x, y, z = (float(v) for v in SIDES[side])
     raised, plain = evaluate(stencils, cage).points, evaluate(stencils, cage.plain).points
-    heights, width = risen_over(raised, plain, triangles, (x, y, z), pixels)
+    heights, width = risen_over(raised, plain, stencils.triangles, SIDES[side], pixels)
     return Response(write_height_map(heights, width), media_type="image/png")

@@ -200,6 +200,10 @@ class Design:
                 return own.stamp
         raise UnknownPieceError(f"This design has no stamp {name!r}.")
 
+    def stamp_name(self, name: str) -> str:
+        """What the stamp of this name or id is called."""
+        return next((own.name for own in self.stamps if own.id == name), name)
+
     def with_new_stamp(self, name: str, stamp: Stamp) -> Design:
         """The design with one stamp more. Raises BadNumberError for one too many."""
         if len(self.stamps) >= MOST_STAMPS:

@@ -68,9 +68,7 @@ def mesh_of(cage: Cage) -> MeshDistance:
 def surface_of(cage: Cage, level: int) -> tuple[Floats, Ints]:
     """The points of the limit surface at a level, watertight, and its triangles."""
     stencils = build_stencils(cage, level)
-    quads = stencils.quads.astype(np.int64)
-    triangles = np.concatenate([quads[:, [0, 1, 2]], quads[:, [0, 2, 3]]])
-    return evaluate(stencils, cage).points[: stencils.vertex_count], triangles
+    return evaluate(stencils, cage).points, stencils.triangles
 
 
 def corner_normals(thing: Thing) -> Floats:

@@ -19,6 +19,7 @@ from zinc_otter.core.relief.levels import finer, folded, smoothed
 from zinc_otter.core.relief.mirrored import mirrored_with_relief
 from zinc_otter.core.relief.relief import MOST_POINTS, Relief, ReliefError, at_level, check_level, point_counts
 from zinc_otter.core.surface import build_stencils, evaluate
+from zinc_otter.core.surface.anchors import anchored, rooted
 from zinc_otter.core.surface.raised import Raised, frames, in_frame, in_space
 
 FORMS = {"open sheet": sheet(4), "creased block": block(), "ring": ring()}
@@ -61,6 +62,11 @@ class Riding(unittest.TestCase):
                 np.testing.assert_allclose(np.linalg.det(found), 1.0, atol=1e-12)
                 outward = evaluate(stencils, cage).normals[: len(found)]
                 self.assertGreater(float((found[:, 2] * outward).sum(axis=1).min()), 0.3)
+
+    def test_anchors_are_found_where_they_are_rooted(self) -> None:
+        carved = rough(ring(), 2, height=3.0)
+        places = points_of(carved.plain)[::211]
+        np.testing.assert_allclose(rooted(carved, anchored(carved, places)).points, places, atol=1e-3)
 
     def test_a_part_of_the_points_has_the_same_frames(self) -> None:
         cage = block()

@@ -52,12 +52,12 @@ def carried_over(before: Cage, after: Cage, rest: Floats | None = None) -> Carri
     plain, raised = old.refined(before.positions), was.points[-1]
     risen = raised - plain
     here = new.refined(after.positions)
-    carried, away = _looked_up(plain, old.quads, risen, here)
+    carried, away = _looked_up(plain, old.triangles, risen, here)
     frame = frames(new, new.level, here)
     if rest is not None and not np.array_equal(rest, after.positions):
         # An edit that holds the form moves it back onto itself, others move it away: what lies nearer counts.
         stood = new.refined(rest)
-        from_rest, away_then = _looked_up(plain, old.quads, risen, stood)
+        from_rest, away_then = _looked_up(plain, old.triangles, risen, stood)
         nearer = away_then <= away
         carried[nearer], here[nearer], away[nearer] = from_rest[nearer], stood[nearer], away_then[nearer]
         frame[nearer] = frames(new, new.level, stood)[nearer]
@@ -65,14 +65,10 @@ def carried_over(before: Cage, after: Cage, rest: Floats | None = None) -> Carri
     carried[flat | (away > 1)] = 0.0
     detail = in_frame(frame, carried).astype(np.float32)
     done = after.with_relief(Relief((*[None] * (new.level - 1), detail)))
-    return CarriedOver(done, *_loss(plain, raised, here + carried, new.quads))
+    return CarriedOver(done, *_loss(plain, raised, here + carried, new.triangles))
 
 
-def _triangles(quads: Ints) -> Ints:
-    return np.concatenate([quads[:, [0, 1, 2]], quads[:, [0, 2, 3]]]).astype(np.int64)
-
-
-def _looked_up(points: Floats, quads: Ints, values: Floats, at: Floats) -> tuple[Floats, Floats]:
+def _looked_up(points: Floats, triangles: Ints, values: Floats, at: Floats) -> tuple[Floats, Floats]:
     """Values (k, 3) at places ``at`` on a surface, from those at its points; and how far (k,) the places lie off it, 1 for
     half an edge there: what is further is not on it."""
     size = float(np.ptp(points, axis=0).max())
@@ -81,7 +77,6 @@ def _looked_up(points: Floats, quads: Ints, values: Floats, at: Floats) -> tuple
     off = np.zeros(len(at))
     rest = np.flatnonzero(away > _SAME * size)
     if len(rest):
-        triangles = _triangles(quads)
         mesh = MeshDistance(points, triangles)
         foot, which = mesh.nearest_feet(at[rest])
         shares = np.clip(barycentric(foot, points[triangles[which]]), 0, 1)
@@ -92,13 +87,13 @@ def _looked_up(points: Floats, quads: Ints, values: Floats, at: Floats) -> tuple
     return looked, off
 
 
-def _loss(plain: Floats, raised: Floats, now: Floats, quads: Ints) -> tuple[float, float]:
+def _loss(plain: Floats, raised: Floats, now: Floats, triangles: Ints) -> tuple[float, float]:
     """How far the new surface strays where the old one had relief, in mm, and the share of that which it misses."""
     had = np.flatnonzero(np.linalg.norm(raised - plain, axis=1) > 1e-6)
     if not len(had):
         return 0.0, 0.0
     looked = had[:: max(1, len(had) // _LOOKED_AT)]
-    mesh = MeshDistance(now, _triangles(quads))
+    mesh = MeshDistance(now, triangles)
     far = np.abs(mesh.signed(raised[looked])[0])
     height = np.linalg.norm(raised[looked] - plain[looked], axis=1)
     gone = far > 0.5 * height + 1e-6

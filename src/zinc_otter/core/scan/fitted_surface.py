@@ -45,8 +45,7 @@ class FittedSurface:
         quads_at = [cage.topology.corner_count * 4 ** (level - 1) for level in (4, 3, 2)]
         level = next((k for k, quads in zip((4, 3, 2), quads_at, strict=True) if quads <= _ENOUGH_QUADS), 1)
         self.stencils: Stencils = build_stencils(cage, level)
-        quads = self.stencils.row_quads.astype(np.int64)
-        self._triangles = np.ascontiguousarray(np.concatenate([quads[:, [0, 1, 2]], quads[:, [0, 2, 3]]]))
+        self._triangles = self.stencils.row_triangles
         self._faces = np.tile(self.stencils.face_of_quad, 2)
         t = self.stencils.finest.topology
         at_border = np.zeros(t.vertex_count, dtype=bool)

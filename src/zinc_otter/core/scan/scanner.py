@@ -122,8 +122,8 @@ def _seen(cage: Cage, points: Floats, normals: Floats, how: Scanning) -> Bools:
     stencils = build_stencils(cage, level)
     quads = stencils.quads.astype(np.int64)
     block = MeshDistance(
-        evaluate(stencils, cage).points[: stencils.vertex_count],
-        np.concatenate([quads[:, [0, 1, 2]], quads[:, [0, 2, 3]]]),
+        evaluate(stencils, cage).points,
+        stencils.triangles,
     )
     # Coarser than the points: a ray begins so far out that their own surroundings are not in its way.
     clear = float(np.linalg.norm(block.vertices[quads[:, 0]] - block.vertices[quads[:, 2]], axis=1).mean()) / 4

@@ -75,8 +75,7 @@ def ring_bore(cage: Cage) -> Bore:
     """The bore of a cage's limit surface. Raises NoBoreError."""
     stencils = build_stencils(cage, 3 if cage.topology.corner_count <= 4_000 else 2)
     points: Floats = evaluate(stencils, cage).points
-    quads = stencils.quads.astype(np.int64)
-    found = bore(points, np.concatenate([quads[:, [0, 1, 2]], quads[:, [0, 2, 3]]]))
+    found = bore(points, stencils.triangles)
     if found is None:
         raise NoBoreError("No cylinder goes through this form along x, y or z: it has no bore to be fitted.")
     return found

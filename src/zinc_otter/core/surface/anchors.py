@@ -73,10 +73,10 @@ class Seeker:
         self._cage = cage
         self._level = _level(cage)
         self._stencils = build_stencils(cage, self._level)
-        surface = evaluate(self._stencils, cage)
-        quads = self._stencils.row_quads.astype(np.int64)
+        # Anchors ride on the smooth surface, as they are rooted: relief goes over them.
+        surface = evaluate(self._stencils, cage.plain)
         self.points = np.ascontiguousarray(surface.positions)
-        self.triangles = np.ascontiguousarray(np.concatenate([quads[:, [0, 1, 2]], quads[:, [0, 2, 3]]]))
+        self.triangles = self._stencils.row_triangles
         self.face_of_triangle = np.tile(self._stencils.face_of_quad, 2)
         self._tree = igl.AABB()
         self._tree.init(self.points, self.triangles)

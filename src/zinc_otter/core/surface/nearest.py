@@ -34,8 +34,7 @@ class NearestOnSurface:
         self.surface_points = np.ascontiguousarray(surface.points)
         self._points = np.ascontiguousarray(surface.positions)
         self._normals = surface.normals
-        quads = self.stencils.row_quads.astype(np.int64)
-        self._triangles = np.ascontiguousarray(np.concatenate([quads[:, [0, 1, 2]], quads[:, [0, 2, 3]]]))
+        self._triangles = self.stencils.row_triangles
         self._tree = igl.AABB()
         self._tree.init(self._points, self._triangles)
         finest = self.stencils.finest

@@ -75,6 +75,16 @@ class Stencils:
         """(m, 4) rows of each dense face: split along hard creases, for shading."""
         return self.limit.corner_row.reshape(-1, 4)
 
+    @property
+    def triangles(self) -> Ints:
+        """(2m, 3) refined vertices: the first halves of all dense faces, then the second ones."""
+        return halved(self.quads)
+
+    @property
+    def row_triangles(self) -> Ints:
+        """(2m, 3) the same by rows, split along hard creases."""
+        return halved(self.row_quads)
+
     @cached_property
     def face_of_quad(self) -> Ints:
         """(m,) the cage face from which each dense face came."""
@@ -109,6 +119,11 @@ class Stencils:
         for step in self.factors[1:]:
             matrix = step @ matrix
         return csr_matrix(matrix)
+
+
+def halved(quads: Ints) -> Ints:
+    """(2m, 3) int64 triangles: the first halves of quads (m, 4), then the second ones."""
+    return np.ascontiguousarray(np.concatenate([quads[:, [0, 1, 2]], quads[:, [0, 2, 3]]]), dtype=np.int64)
 
 
 def build_stencils(cage: Cage, level: int) -> Stencils:

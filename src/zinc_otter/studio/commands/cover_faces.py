@@ -11,7 +11,7 @@ from pydantic import Field
 from zinc_otter.core.cage.plane import plane_at
 from zinc_otter.core.errors import BadSelectionError
 from zinc_otter.core.relief.covering import Cover, covered
-from zinc_otter.core.relief.relief import DEEPEST, at_level
+from zinc_otter.core.relief.relief import DEEPEST, check_level
 from zinc_otter.core.surface import build_stencils
 from zinc_otter.core.words import millimetres
 from zinc_otter.studio.commands.base import Command, Direction, Outcome, Picked, PieceId, Vector
@@ -47,7 +47,7 @@ class CoverFaces(Command):
         picked.check(cage.topology)
         if picked.kind != "face":
             raise BadSelectionError("A stamp is laid over faces; pick some (F), or the whole piece (W).")
-        at_level(cage.relief, cage.topology, self.level)
+        check_level(cage.topology, self.level)
         along = None if self.along is None or not any(self.along) else self.along
         axis = plane_at(self.axis_point, self.axis) if self.way == "round" else None
         cover = Cover(
@@ -63,6 +63,5 @@ class CoverFaces(Command):
 
     def title(self, design: Design) -> str:
         piece = design.piece(self.piece)
-        names = {own.id: own.name for own in design.stamps}
         what = piece.name if self.picked.kind == "piece" else f"{self.picked.on(piece.cage).words()} of {piece.name}"
-        return f"Covered {what} with {names.get(self.stamp, self.stamp)}, {millimetres(self.height)} high"
+        return f"Covered {what} with {design.stamp_name(self.stamp)}, {millimetres(self.height)} high"

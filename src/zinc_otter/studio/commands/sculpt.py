@@ -121,8 +121,7 @@ class Sculpt(Command):
         brush = BRUSHES[self.brush]
         done = brush.undone if self.opposite else brush.done
         by = f" by {millimetres(self.height)}" if brush.measure == "height" else ""
-        own = {one.id: one.name for one in design.stamps}
-        with_stamp = "" if self.stamp == "none" else f", {own.get(self.stamp, self.stamp)}"
+        with_stamp = "" if self.stamp == "none" else f", {design.stamp_name(self.stamp)}"
         return f"{done} {design.piece(self.piece).name}{by}{with_stamp}"
 
 

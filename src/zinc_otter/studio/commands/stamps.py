@@ -10,23 +10,20 @@ from typing import Annotated, Literal
 import numpy as np
 from pydantic import Field
 
+from zinc_otter.core.cage.plane import Vec
 from zinc_otter.core.errors import BadNumberError
 from zinc_otter.core.relief.relief import with_all_relief
 from zinc_otter.core.relief.stamps.of_geometry import seen_from
 from zinc_otter.core.relief.stamps.stamp import MOST_ACROSS, Stamp
-from zinc_otter.core.surface import build_stencils, evaluate
 from zinc_otter.studio.commands.base import Command, Name, Outcome, PieceId
 from zinc_otter.studio.commands.labelled import labelled
 from zinc_otter.studio.design import Design
+from zinc_otter.studio.shown import surface_of
 
-SIDES = {
-    "top": (0, 0, 1),
-    "bottom": (0, 0, -1),
-    "front": (0, -1, 0),
-    "back": (0, 1, 0),
-    "left": (-1, 0, 0),
-    "right": (1, 0, 0),
-}
+SIDES: dict[str, Vec] = {
+    "top": (0.0, 0.0, 1.0), "bottom": (0.0, 0.0, -1.0), "front": (0.0, -1.0, 0.0), "back": (0.0, 1.0, 0.0),
+    "left": (-1.0, 0.0, 0.0), "right": (1.0, 0.0, 0.0),
+}  # fmt: skip
 Side = Literal["top", "bottom", "front", "back", "left", "right"]
 _LEVEL = 4
 
@@ -87,11 +84,8 @@ class StampFromPiece(Command):
     def apply(self, design: Design) -> Outcome:
         piece = design.piece(self.piece)
         cage = piece.faces
-        stencils = build_stencils(cage, with_all_relief(cage.relief, _LEVEL if cage.topology.face_count < 600 else 2))
-        quads = stencils.quads.astype(np.int64)
-        triangles = np.concatenate([quads[:, [0, 1, 2]], quads[:, [0, 2, 3]]])
-        x, y, z = SIDES[self.side]
-        stamp = seen_from(evaluate(stencils, cage).points, triangles, (float(x), float(y), float(z)))
+        level = with_all_relief(cage.relief, _LEVEL if cage.topology.face_count < 600 else 2)
+        stamp = seen_from(*surface_of(cage, level), SIDES[self.side])
         done = design.with_new_stamp(piece.name, stamp)
         words = f"A stamp of {stamp.width:.4g} mm across and {stamp.height:.4g} mm high."
         return Outcome(done, piece.id, whole=True, remarks=(words,))
@@ -111,8 +105,7 @@ class ForgetStamp(Command):
         return Outcome(replace(design, stamps=tuple(own for own in design.stamps if own.id != self.stamp)))
 
     def title(self, design: Design) -> str:
-        name = next((own.name for own in design.stamps if own.id == self.stamp), self.stamp)
-        return f"Took the stamp {name} away"
+        return f"Took the stamp {design.stamp_name(self.stamp)} away"
 
 
 _FROM = {
