@@ -310,7 +310,7 @@ export const parameters = {
     spacing: {"label":"Spacing","unit":"%","step":5,"initial":20,"min":2,"max":1000},
     steady: {"label":"Steady","unit":"%","step":10,"initial":0,"min":0,"max":98},
     pen: {"label":"Pressure","initial":"strength","words":[["nothing","changes nothing"],["strength","strength"],["radius","radius"],["both","both"]]},
-    around: {"label":"Times round the axis","unit":"","step":1,"initial":1,"min":1,"max":128,"whole":true},
+    around: {"label":"Times round","unit":"","step":1,"initial":1,"min":1,"max":128,"whole":true},
     laid: {"label":"Laid","initial":"along","words":[["along","along the stroke"],["each","at each touch"],["once","once, by a drag"]]},
     turned: {"label":"Turned","unit":"°","step":15,"initial":0,"min":-360,"max":360},
   },

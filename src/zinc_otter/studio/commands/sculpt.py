@@ -72,7 +72,7 @@ class Sculpt(Command):
             "Pressure", words={"nothing": "changes nothing", "strength": "strength", "radius": "radius", "both": "both"}
         ),
     ] = "strength"
-    around: Annotated[int, Field(ge=1, le=128), labelled("Times round the axis")] = 1
+    around: Annotated[int, Field(ge=1, le=128), labelled("Times round")] = 1
     axis_point: Vector = (0.0, 0.0, 0.0)
     axis: Direction = (0.0, 0.0, 1.0)
     stamp: Annotated[
