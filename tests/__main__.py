@@ -1,19 +1,24 @@
 """Run all tests, or those of the folders named, and close with the plain line `N passed, N failed`.
 
-All of them run in parts, two side by side, each in a process of its own.
+All of them run in parts, two side by side, each in a process of its own; so do those named behind the word `beside`.
 """
 
 from __future__ import annotations
 
+import os
 import re
 import subprocess
 import sys
+import tempfile
 import time
 import unittest
 from concurrent.futures import ThreadPoolExecutor
+from functools import partial
 from pathlib import Path
 
 HERE = Path(__file__).parent
+SHARED = "ZINC_OTTER_TESTS_SHARE"
+"""Names the folder for what the parts of one run make once for all of them."""
 
 
 class Result(unittest.TextTestResult):
@@ -57,17 +62,20 @@ def tell(passed: int, failed: int, skipped: int) -> None:
 
 def run_beside(parts: list[str]) -> int:
     """Run each part in a process of its own, two at a time, show what it wrote as soon as it ends, and add up the counts."""
-    with ThreadPoolExecutor(2) as pool:
-        counts = list(pool.map(_run_apart, parts))
+    with tempfile.TemporaryDirectory(ignore_cleanup_errors=True) as shared, ThreadPoolExecutor(2) as pool:
+        counts = list(pool.map(partial(_run_apart, {**os.environ, SHARED: shared}), parts))
     passed, failed, skipped = (sum(column) for column in zip(*counts, strict=True))
     tell(passed, failed, skipped)
     return 1 if failed or not passed else 0
 
 
-def _run_apart(part: str) -> tuple[int, int, int]:
+def _run_apart(environment: dict[str, str], part: str) -> tuple[int, int, int]:
     command = [sys.executable, "-m", "tests", part]
-    done = subprocess.run(command, stdout=subprocess.PIPE, stderr=subprocess.STDOUT, text=True, errors="replace")
-    print(f"== {part}\n{done.stdout}", flush=True)
+    began = time.monotonic()
+    done = subprocess.run(
+        command, stdout=subprocess.PIPE, stderr=subprocess.STDOUT, text=True, errors="replace", env=environment
+    )
+    print(f"== {part}, {time.monotonic() - began:.0f} s\n{done.stdout}", flush=True)
     counted = re.findall(r"^(\d+) passed, (\d+) failed(?:, (\d+) skipped)?$", done.stdout, re.MULTILINE)
     passed, failed, skipped = (int(n or 0) for n in counted[-1]) if counted else (0, 0, 0)
     # A process that died before it could count, or that ended badly, has failed.
@@ -81,7 +89,7 @@ def all_parts() -> list[str]:
 
 
 def main(parts: list[str]) -> int:
-    return run(parts) if parts else run_beside(all_parts())
+    return run(parts) if parts and parts[0] != "beside" else run_beside(parts[1:] or all_parts())
 
 
 if __name__ == "__main__":

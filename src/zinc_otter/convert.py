@@ -18,7 +18,7 @@ from zinc_otter.core.formats.step_text import Heading, headed
 from zinc_otter.core.formats.surfaces import KINDS, Appearance, write_surface
 from zinc_otter.core.remark import Remark
 from zinc_otter.core.solid.certificate import Certificate, read_certificate
-from zinc_otter.core.solid.gate import judged, refuse_unsound
+from zinc_otter.core.solid.gate import judged, judged_apart, refuse_unsound
 from zinc_otter.core.solid.mesh.route import triangles_of
 from zinc_otter.core.solid.recipe import Recipe
 from zinc_otter.jobs.solid_work import CERTIFICATE, STEP, make_solid
@@ -76,7 +76,12 @@ def _writer(target: Path, wishes: Wishes) -> Callable[[Recipe], Written]:
 
         def surface(recipe: Recipe) -> Written:
             triangles, notes = triangles_of(recipe, wishes.chord, wishes.degrees)
-            said = judged(triangles.points, triangles.triangles, notes)
+            apart = len(recipe.apart)
+            said = (
+                judged_apart(triangles.points, triangles.triangles, apart, notes)
+                if apart
+                else judged(triangles.points, triangles.triangles, notes)
+            )
             return write_surface(kind, triangles, Appearance(recipe.name)), _told(said.faults, said.warnings, wishes)
 
         return surface

@@ -65,7 +65,7 @@ class Curves(TalkCase):
             self.assertGreater(len(talk.hear()["curves"]), 0)
             loop = {"kind": "add-loop", "piece": "p1", "picked": {"kind": "edge", "ids": [0]}}
             talk.say(do="preview", seq=2, revision=state["revision"], command=loop)
-            self.assertEqual(talk.hear()["curves"], [])
+            self.assertEqual(talk.answer()["curves"], [])
 
     def cage(self, state: dict[str, Any]) -> Any:
         return self.client.get(f"/api/designs/{state['id']}/pieces/p1/cage").json()

@@ -146,6 +146,24 @@ class Components(ReferenceCase):
         arrays = unpacked(self.client.get(f"/api/assets/{component['asset']}/mesh").content)
         self.assertFalse(arrays["notes"], "open, or turned inside out")
 
+    def test_points_alone_get_a_surface_and_it_is_said_how_near_it_runs(self) -> None:
+        ways = np.random.default_rng(2).normal(size=(4_000, 3))
+        points = 0.5 * ways / np.linalg.norm(ways, axis=1, keepdims=True)
+        held = "\n".join(" ".join(f"{x:.6f}" for x in point) for point in points).encode()
+        state = self.begun()
+        self.assertIn("no unit", self.problem(self.add(state, "components", held, "clay.xyz"), 422, "bad-number"))
+        self.assertIn(
+            "Line 4,001 is no point",
+            self.problem(self.add(state, "components", held + b"\nend", "clay.xyz", unit="in"), 422, "bad-file"),
+        )
+        answer = self.add(state, "components", held, "clay.xyz", unit="in", scan=True)
+        self.assertEqual(answer.status_code, 200, answer.text)
+        (component,) = answer.json()["references"]
+        np.testing.assert_allclose(component["size"], (25.4, 25.4, 25.4), rtol=0.01)
+        arrays = unpacked(self.client.get(f"/api/assets/{component['asset']}/mesh").content)
+        (said,) = arrays["notes"]
+        self.assertIn("laid through 4,000 points", said)
+
     def test_bad_meshes_are_refused(self) -> None:
         state = self.begun()
         box = trimesh.creation.box(extents=(1, 1, 1)).export(file_type="stl")

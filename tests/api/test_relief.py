@@ -11,7 +11,7 @@ from PIL import Image
 
 from tests.api.case import ServiceCase, unpacked
 from zinc_otter.core.formats.mesh import read_mesh
-from zinc_otter.core.proof.distance import is_closed
+from zinc_otter.core.proof.pseudonormals import is_closed
 from zinc_otter.core.relief.relief import ReliefError
 from zinc_otter.core.solid.moments import moments
 from zinc_otter.core.surface import build_stencils, evaluate
@@ -272,6 +272,31 @@ class Made(ReliefCase):
             any("Relief is in the triangles only" in w["words"] for w in certificate["warnings"]), certificate["warnings"]
         )
         self.assertEqual(certificate["faults"], [])
+
+
+class InSolids(ReliefCase):
+    def test_a_step_says_how_many_levels_and_is_kept_and_undone(self) -> None:
+        self.done(stroke([[10.8, 0, 0], [10.8, 0, 1]]))
+        before = self.state["pieces"][0]["made_from"]
+        self.done({"kind": "relief-in-solid", "piece": "p1", "levels": 1})
+        self.assertEqual(self.state["pieces"][0]["relief_in_solid"], 1)
+        self.assertEqual(self.state["steps"][-1]["title"], "The solid of Band holds 1 level of its relief")
+        self.assertNotEqual(self.state["pieces"][0]["made_from"], before)
+        back = from_document(*to_document(self.design))
+        self.assertEqual(back.piece("p1").relief_in_solid, 1)
+        job = self.finished(self.client.post(f"/api/designs/{self.state['id']}/pieces/p1/solid").json())
+        self.assertEqual(job["status"], "done", job)
+        facts = self.client.get(f"/api/designs/{self.state['id']}/pieces/p1/surface-facts").json()
+        self.assertEqual(facts["solid_faces"], 4 * 128)
+        told = self.client.get(f"/api/designs/{self.state['id']}/pieces/p1/certificate").json()
+        self.assertEqual((told["face_count"], told["faults"]), (4 * 128, []))
+        self.assertIn("the first level is in this solid", " ".join(w["words"] for w in told["warnings"]))
+
+    def test_too_many_faces_and_too_many_levels(self) -> None:
+        self.refused({"kind": "relief-in-solid", "piece": "p1", "levels": 4}, 422, "invalid")
+        self.done({"kind": "add-torus", "ring": 40, "section": 12, "counts": [40, 24]})
+        self.done({"kind": "change-relief", "piece": "p2", "way": "finer"})
+        self.refused({"kind": "relief-in-solid", "piece": "p2", "levels": 3}, 422, "too-many-faces")
 
 
 class Stamps(ReliefCase):

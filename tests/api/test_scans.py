@@ -3,12 +3,14 @@
 from __future__ import annotations
 
 import time
+from concurrent.futures import ThreadPoolExecutor
 from typing import Any
 
 import numpy as np
+import trimesh
 from scipy.spatial.transform import Rotation
 
-from tests.api.case import ServiceCase
+from tests.api.case import ServiceCase, unpacked
 from zinc_otter.core.proof.distance import MeshDistance
 from zinc_otter.core.surface.nearest import nearest_on
 from zinc_otter.store.documents import from_document, to_document
@@ -56,6 +58,33 @@ class ScanCase(ServiceCase):
 
 
 class Scanner(ScanCase):
+    def test_its_flow_is_told_as_strokes_on_it(self) -> None:
+        self.scan()
+        component, mesh = self.component()
+        answer = self.client.get(f"/api/assets/{component.asset}/flow")
+        strokes = unpacked(answer.content)["strokes"].reshape(-1, 2, 3)
+        self.assertGreater(len(strokes), 500)
+        off = mesh.sided(strokes.mean(axis=1).astype(np.float64)).distance
+        self.assertLess(float(np.abs(off).max()), 0.6)
+        self.assertIn("immutable", answer.headers["cache-control"])
+
+    def test_how_far_it_lies_from_the_scan_stands_on_the_certificates_page(self) -> None:
+        made = self.scan()
+        self.done({"kind": "add-proof", "proof": {"kind": "deviation", "piece": "p1", "component": made["id"], "most": 0.5}})
+        path = f"/api/designs/{self.state['id']}/pieces/p1"
+        job = self.client.post(path + "/solid").json()
+        for _ in range(600):
+            state = self.client.get(f"/api/jobs/{job['id']}").json()["status"]
+            if state not in ("waiting", "queued", "running"):
+                break
+            time.sleep(0.1)
+        self.assertEqual(state, "done")
+        page = self.client.get(path + "/certificate-page").text
+        self.assertIn("What was asked of the form", page)
+        self.assertIn("Scan of Clay", page)
+        # The share and the count of points that it was found from.
+        self.assertRegex(page, r"0\.0\d+ mm root mean square, 95 % within 0\.\d+ mm; 100 % of [\d,]+ points lie within it")
+
     def test_a_scan_is_a_component_to_lie_on_and_one_step(self) -> None:
         before = self.state["revision"]
         made = self.scan()
@@ -317,3 +346,55 @@ class Sticking(ScanCase):
         refused = {"kind": "move", "piece": "p1", "picked": whole, "vector": [1, 0, 0], "stick": "r9"}
         body = {"revision": self.state["revision"], "command": refused}
         self.assertEqual(self.client.post(f"/api/designs/{self.state['id']}/commands", json=body).status_code, 404)
+
+
+class ReadIn(ScanCase):
+    """A large file: how far it is can be asked for, and it can be stopped, with nothing changed."""
+
+    NAME = "0123456789abcdef"
+
+    def send(self) -> Any:
+        data = trimesh.creation.icosphere(subdivisions=7, radius=30).export(file_type="stl")
+        asked = f"revision={self.state['revision']}&name=ball.stl&unit=mm&scan=true&watch={self.NAME}"
+        return self.client.post(f"/api/designs/{self.state['id']}/components?{asked}", content=data)
+
+    def watched(self, until: Any) -> list[dict[str, Any]]:
+        seen: list[dict[str, Any]] = []
+        for _ in range(1_500):
+            told = self.client.get(f"/api/reading/{self.NAME}").json()
+            if told is None and seen:
+                break
+            if told is not None:
+                seen.append(told)
+                if until(told):
+                    break
+            time.sleep(0.02)
+        return seen
+
+    def test_its_progress_is_told_while_it_is_read(self) -> None:
+        self.assertIsNone(self.client.get(f"/api/reading/{self.NAME}").json())
+        with ThreadPoolExecutor(1) as pool:
+            answer = pool.submit(self.send)
+            seen = self.watched(lambda told: False)
+        self.assertEqual(answer.result().status_code, 200, answer.result().text)
+        self.assertEqual(answer.result().json()["references"][-1]["triangles"], 327_680)
+        parts = [told["progress"] for told in seen]
+        self.assertEqual(parts, sorted(parts))
+        words = " ".join(dict.fromkeys(told["words"] for told in seen))
+        self.assertIn("327,680 triangles", words)
+        self.assertIsNone(self.client.get(f"/api/reading/{self.NAME}").json())
+
+    def test_stopped_it_changes_nothing(self) -> None:
+        before = self.state["revision"]
+        with ThreadPoolExecutor(1) as pool:
+            answer = pool.submit(self.send)
+            self.watched(lambda told: told["status"] == "running")
+            self.client.delete(f"/api/reading/{self.NAME}")
+        self.problem(answer.result(), 409, "stopped")
+        state = self.client.get(f"/api/designs/{self.state['id']}").json()
+        self.assertEqual((state["revision"], state["references"]), (before, []))
+        # And the next one is read.
+        self.assertEqual(self.send().status_code, 200)
+
+    def test_names_that_are_none(self) -> None:
+        self.problem(self.client.get("/api/reading/elsewhere"), 422, "invalid")

@@ -53,6 +53,16 @@ class Adjacency(unittest.TestCase):
         self.assertEqual(t.face_shell[0], t.face_shell[1])
         self.assertNotEqual(t.face_shell[0], t.face_shell[2])
 
+    def test_what_was_checked_is_given_again_and_what_was_refused_is_refused_again(self) -> None:
+        faces = np.array([0, 1, 2, 3, 2, 1, 4, 5])
+        once, again = (Topology.checked(6, faces, np.array([0, 4, 8])) for _ in range(2))
+        self.assertIs(once, again)
+        faces[0] = 3
+        self.assertEqual(once.face_verts[0], 0, "it shares nothing with the arrays that were given")
+        for _ in range(2):
+            with self.assertRaisesRegex(UnsoundCageError, "one of its vertices twice"):
+                Topology.checked(6, faces, np.array([0, 4, 8]))
+
     def test_arrays_are_closed_to_writing(self) -> None:
         with self.assertRaises(ValueError):
             box((1, 1, 1), (1, 1, 1)).topology.face_verts[0] = 5

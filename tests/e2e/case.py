@@ -49,8 +49,16 @@ def server_of_all() -> Server:
     return _shared[-1]
 
 
+_pages: dict[type, Screen] = {}
+"""Of classes whose tests go on in one page."""
+
+
 class BrowserCase(unittest.TestCase):
+    """``one_page``: the tests of a class go on in one page, each with a design of its own that it enters from the list, as
+    people do; so they must leave alone how a screen shows designs. Loading a page takes as long as a short test."""
+
     demo = False
+    one_page = False
 
     @property
     def browser(self) -> Any:
@@ -70,16 +78,33 @@ class BrowserCase(unittest.TestCase):
             self.addCleanup(self.server.kill)
         else:
             self.server = self.server_here()
-        self.context = context = self.browser.new_context(viewport={"width": 1280, "height": 800}, accept_downloads=True)
-        self.addCleanup(context.close)
+        self.screen = self._screen()
+        self.page = self.screen.page
+        self.context = self.page.context
+        self.expected_errors: tuple[str, ...] = ()
+
+    def _screen(self) -> Screen:
+        kept = _pages.get(type(self))
+        if kept is not None and kept.server is self.server:
+            kept.errors.clear()
+            kept.leave_design()
+            return kept
+        context = self.browser.new_context(viewport={"width": 1280, "height": 800}, accept_downloads=True)
         # There is no graphics card here: draw as on any such machine.
         for how, on in (("quick", "yes"), ("smooth", "no")):
             context.add_init_script(f"localStorage.setItem('zinc-otter.{how}-drawing', '{on}')")
-        self.screen = Screen(context.new_page(), self.server)
-        self.page = self.screen.page
-        self.expected_errors: tuple[str, ...] = ()
+        screen = Screen(context.new_page(), self.server)
+        if self.one_page and not self.demo:
+            _pages[type(self)] = screen
+            self.addClassCleanup(context.close)
+        else:
+            self.addCleanup(context.close)
+        return screen
 
     def tearDown(self) -> None:
+        if not self._outcome.success:  # type: ignore[attr-defined]
+            # What a test that failed leaves behind is nobody's beginning.
+            _pages.pop(type(self), None)
         self.assertEqual(self.screen.outside, [], "something was asked for from elsewhere")
         unexpected = [e for e in self.screen.errors if not any(word in e for word in self.expected_errors)]
         self.assertEqual(unexpected, [])
@@ -92,12 +117,27 @@ class BrowserCase(unittest.TestCase):
         waiting.value.save_as(self.downloaded)
         return self.downloaded.read_bytes()
 
+    def take(self, *names: str, shift: bool = False) -> None:
+        """Take pieces in hand by their names in the list, the first alone unless Shift is held from the start."""
+        for k, name in enumerate(names):
+            row = self.page.get_by_label("Pieces", exact=True).get_by_role("button", name=name, exact=True).first
+            row.click(modifiers=["Shift"] if k or shift else [])
+            self.screen.settled()
+
+    def begin_empty(self, tool: str) -> None:
+        """An empty design, in Rough, with a tool in hand."""
+        self.screen.visit("/")
+        self.page.get_by_label("Name").fill("Trial")
+        self.screen.button("empty").click()
+        self.page.get_by_label("Tools of Rough").wait_for()
+        self.screen.tool(tool)
+
     def begin_box(self, size: tuple[float, float, float] = (40, 30, 20), counts: tuple[int, int, int] = (2, 2, 1)) -> None:
         """Open a design that begins with a box of these control points; how a person begins one has tests of its own."""
         state = self.server.post("/api/designs", {"name": "Trial"})
         box = {"kind": "add-box", "size": size, "counts": counts, "size_of": "cage"}
         self.server.post(f"/api/designs/{state['id']}/commands", {"revision": state["revision"], "command": box})
-        self.page.goto(f"{self.server.address}/design/{state['id']}")
+        self.screen.visit(f"/design/{state['id']}")
         self._take_up()
 
     def begin_with(self, *commands: Any) -> None:
@@ -106,15 +146,17 @@ class BrowserCase(unittest.TestCase):
         for command in commands:
             at = {"revision": state["revision"], "command": command}
             state = self.server.post(f"/api/designs/{state['id']}/commands", at)
-        self.page.goto(f"{self.server.address}/design/{state['id']}")
+        self.screen.visit(f"/design/{state['id']}")
         self.screen.steps(len(commands))
         self.screen.viewport.focus()
+        # As on a page that has just been loaded; the test before it may have picked others.
+        self.page.keyboard.press("f")
         self.page.keyboard.press(".")
         self.screen.settled()
 
     def begin_box_by_hand(self, size: tuple[float, float, float], counts: tuple[int, int, int]) -> None:
         """Begin a design with a box, as a person does: name it, type the numbers, press Enter."""
-        self.page.goto(self.server.address)
+        self.screen.visit("/")
         self.page.get_by_label("Name").fill("Trial")
         self.screen.button("with a box").click()
         # These tests compute with control points, so the numbers are those of the cage.
@@ -130,12 +172,15 @@ class BrowserCase(unittest.TestCase):
         self.page.keyboard.press("m")
         self.page.mouse.move(640, 700)
         self.screen.viewport.focus()
+        self.page.keyboard.press("f")
         self.page.keyboard.press(".")
         self.screen.settled()
 
 
 class VerbCase(BrowserCase):
     """What tests of verbs share."""
+
+    one_page = True
 
     def points(self, piece: str = "p1") -> np.ndarray:
         return np.array(self.screen.cage(piece)["positions"])

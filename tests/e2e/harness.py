@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import atexit
+import fcntl
 import json
 import os
 import signal
@@ -20,6 +21,8 @@ from typing import Any, Literal
 
 import numpy as np
 from playwright.sync_api import ConsoleMessage, Locator, Page, Playwright
+
+from tests.__main__ import SHARED
 
 CHROMIUM = os.environ.get("CHROMIUM", "/usr/bin/chromium")
 _ALWAYS = [
@@ -51,12 +54,14 @@ _QUIET = """async () => {
   const host = document.querySelector("[data-testid=viewport]");
   let last = "";
   for (let quiet = 0; quiet < 3; ) {
-    await new Promise((done) => setTimeout(done, 60));
+    await new Promise((done) => setTimeout(done, 30));
     const still = !("drawing" in host.dataset) && !+(document.documentElement.dataset.asking ?? 0);
     quiet = host.dataset.frames === last && still ? quiet + 1 : 0;
     last = host.dataset.frames;
   }
 }"""
+
+_GO = "path => { history.pushState(null, '', path); dispatchEvent(new PopStateEvent('popstate')); }"
 
 
 class Server:
@@ -126,14 +131,23 @@ class Server:
 
 @cache
 def demo_data() -> Path:
-    """A data folder in which the application has put its demo designs, to be copied."""
-    holder = tempfile.TemporaryDirectory(ignore_cleanup_errors=True)
-    atexit.register(holder.cleanup)
-    server = Server(Path(holder.name) / "data", demo=True)
-    server.process.terminate()  # type: ignore[union-attr]
-    server.process.wait()  # type: ignore[union-attr]
-    server.log.close()
-    return server.data
+    """A data folder in which the application has put its demo designs, to be copied; all parts of a run share one."""
+    shared = os.environ.get(SHARED)
+    if shared is None:
+        holder = tempfile.TemporaryDirectory(ignore_cleanup_errors=True)
+        atexit.register(holder.cleanup)
+        shared = holder.name
+    data, done = Path(shared) / "data", Path(shared) / "done"
+    with (Path(shared) / "lock").open("w") as lock:
+        # The first that needs it makes it; others wait.
+        fcntl.flock(lock, fcntl.LOCK_EX)
+        if not done.exists():
+            server = Server(data, demo=True)
+            server.process.terminate()  # type: ignore[union-attr]
+            server.process.wait()  # type: ignore[union-attr]
+            server.log.close()
+            done.touch()
+    return data
 
 
 def _free_port() -> int:
@@ -179,8 +193,21 @@ class Screen:
     def cage(self, piece: str = "p1") -> Any:
         return self.server.get(f"/api/designs/{self.design_id}/pieces/{piece}/cage")
 
+    def visit(self, path: str) -> None:
+        """Go to a place of the application: within it where the page is there, as its own links do."""
+        if self.page.url.startswith(self.server.address):
+            self.page.evaluate(_GO, path)
+        else:
+            self.page.goto(self.server.address + path)
+
+    def leave_design(self) -> None:
+        """Back to the list of designs, with nothing held and nothing remembered."""
+        self.page.evaluate("localStorage.clear(); sessionStorage.clear()")
+        self.visit("/")
+        self.page.get_by_label("Name").wait_for()
+
     def open_design(self, name: str) -> None:
-        self.page.goto(self.server.address)
+        self.visit("/")
         self.page.get_by_label(f"Open {name}", exact=True).click()
         # Only once the design is there is its first tool taken up; a key before that would be lost to it.
         self.page.locator("[aria-label=Steps] [aria-current=step]").wait_for()

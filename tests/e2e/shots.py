@@ -100,8 +100,8 @@ def stones(screen: Screen) -> None:
     screen.settled()
     screen.page.get_by_label("Change Prongs").click()
     screen.page.get_by_test_id("body-facts").wait_for()
-    screen.press("d")
-    screen.press("d")
+    screen.page.get_by_text("Surface", exact=True).first.click()
+    screen.settled()
     screen.page.mouse.move(*screen.at((20.0, -24.0, 0.0)))
     for _ in range(7):
         screen.page.mouse.wheel(0, -150)

@@ -8,8 +8,8 @@ from typing import Any
 from tests.e2e.case import BrowserCase
 
 _AXE = Path(__file__).parents[2] / "web" / "node_modules" / "axe-core" / "axe.min.js"
-_RUN = """async () => {
-  const found = await axe.run(document, { resultTypes: ["violations"] });
+_RUN = """async (within) => {
+  const found = await axe.run(within ?? document, { resultTypes: ["violations"] });
   const words = (n) => `${n.target.join(" ")} :: ${n.html.slice(0, 160)}`;
   return found.violations.map((v) => [v.impact, v.id, v.nodes.map(words)]);
 }"""
@@ -21,13 +21,14 @@ MODERATE = ("page-has-heading-one", "landmark-one-main", "list", "heading-order"
 class Accessible(BrowserCase):
     demo = True
 
-    def look(self, where: str, wait: int = 350) -> None:
+    def look(self, where: str, wait: int = 350, within: str | None = None) -> None:
+        """Look at the whole page, or at what a selector finds on it."""
         with self.subTest(where):
             # What fades in is not to be read yet.
             self.page.wait_for_timeout(wait)
             if not self.page.evaluate("() => 'axe' in window"):
                 self.page.evaluate(_AXE.read_text("utf-8"))
-            found: list[Any] = self.page.evaluate(_RUN)
+            found: list[Any] = self.page.evaluate(_RUN, within)
             grave = [
                 f"{rank} {rule}: {node}"
                 for rank, rule, nodes in found
@@ -47,16 +48,22 @@ class Accessible(BrowserCase):
         self.screen.open_design("Paddle grip")
         self.screen.press("f")
         self.screen.click(self.screen.face_point(0))
-        for station in ("Set out", "Rough", "Shape", "Refine", "Prove", "Make"):
+        for station in ("Set out", "Rough", "Shape", "Refine", "Relief", "Prove", "Make"):
             self.screen.station(station)
             drawer = self.page.get_by_label(f"Tools of {station}")
+            # At 1280 by 800 all tools of a station are seen at once.
+            hidden = drawer.evaluate("drawer => drawer.scrollHeight - drawer.clientHeight")
+            self.assertLessEqual(hidden, 0, station)
+            looked = False
             names = [b.split("\n")[0] for b in drawer.locator("button[aria-pressed]").all_inner_texts()]
             for name in names:
                 button = drawer.get_by_role("button", name=name, exact=False).first
                 if name in ("Delete", "Heal away") or not button.is_enabled():
                     continue
                 button.click()
-                self.look(f"{station}: {name}", 80)
+                # What stands about a card is that of the station, and looked at with its first one.
+                self.look(f"{station}: {name}", 80, "[aria-label='Tool card']" if looked else None)
+                looked = True
                 self.page.keyboard.press("Escape")
         self.look("after all")
 

@@ -11,7 +11,7 @@ import numpy as np
 from tests.e2e.case import VerbCase
 
 
-class DragKeys(VerbCase):
+class Dragging(VerbCase):
     def grasp(self, by: float = 4) -> Any:
         """A box of 20 with its upper face picked, and the arrow upwards dragged by some mm and held."""
         self.begin_box((20, 20, 20), (1, 1, 1))
@@ -33,6 +33,8 @@ class DragKeys(VerbCase):
         self.page.mouse.up()
         self.screen.settled()
 
+
+class DragKeys(Dragging):
     def test_letters_do_nothing_in_a_drag(self) -> None:
         self.grasp()
         for key in ("v", "s", "t", "d", "Control+z", "Shift+d", "Delete"):
@@ -178,6 +180,8 @@ class Focus(VerbCase):
 
 
 class Touch(VerbCase):
+    one_page = False
+
     def test_one_finger_beside_the_form_turns_the_view_and_a_touch_picks_nothing(self) -> None:
         self.begin_box((20, 20, 20), (1, 1, 1))
         self.press("f")
@@ -197,3 +201,54 @@ class Touch(VerbCase):
         self.assertIn("1 face picked", self.screen.chosen())
         finger((330, 560))
         self.page.get_by_test_id("chosen").get_by_text("No faces picked").wait_for()
+
+
+class Haste(Dragging):
+    """Without a graphics card a large form is drawn coarsely while it moves, and whole once it rests."""
+
+    one_page = False
+
+    def setUp(self) -> None:
+        super().setUp()
+        self.context.add_init_script("localStorage.setItem('zinc-otter.quick-drawing', 'no')")
+
+    def pixels(self) -> int:
+        wide = self.page.evaluate("() => document.querySelector('[data-testid=viewport] canvas').width")
+        return int(wide)
+
+    def test_in_haste_while_it_is_dragged_and_whole_after(self) -> None:
+        self.begin_box((40, 40, 40), (16, 16, 16))
+        self.page.get_by_role("button", name="Look…").click()
+        self.page.get_by_label("Smoothness: 3").click()
+        self.page.keyboard.press("Escape")
+        self.press("m")
+        self.press("v")
+        whole = self.pixels()
+        self.screen.click((20, -20, 20))
+        before = np.array(self.screen.cage()["positions"])
+        start = self.screen.handle_point((20, -20, 20), (1, 0, 0), 0.75)
+        self.page.mouse.move(*self.screen.at(start))
+        self.page.mouse.down()
+        least = whole
+        for k in range(1, 9):
+            self.page.mouse.move(*self.screen.at(start + np.array((0.7 * k, 0, 0))))
+            self.page.wait_for_timeout(60)
+            least = min(least, self.pixels())
+        self.assertEqual(least, whole // 2)
+        # Held still it is drawn whole, too; and nothing is told to be drawn any more only then.
+        self.screen.settled()
+        self.assertEqual(self.pixels(), whole)
+        self.release()
+        self.screen.steps(2)
+        self.assertEqual(self.pixels(), whole)
+        after = np.array(self.screen.cage()["positions"])
+        moved = np.flatnonzero((after != before).any(axis=1))
+        self.assertEqual(len(moved), 1)
+        self.assertGreater(after[moved[0], 0], 22)
+
+    def test_a_small_form_is_drawn_whole_all_the_time(self) -> None:
+        self.grasp()
+        self.assertEqual(
+            self.pixels(), self.page.evaluate("() => document.querySelector('[data-testid=viewport] canvas').clientWidth")
+        )
+        self.release()

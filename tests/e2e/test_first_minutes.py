@@ -61,6 +61,8 @@ class Bin(BrowserCase):
 
 
 class Beginning(VerbCase):
+    one_page = False
+
     def begin(self, way: str) -> None:
         self.page.goto(self.server.address)
         self.page.get_by_label("Name").fill("Trial")
@@ -131,6 +133,8 @@ class Beginning(VerbCase):
 
 
 class FindingAndDropping(VerbCase):
+    one_page = False
+
     def test_tools_are_found_by_the_words_that_people_bring(self) -> None:
         self.begin_box()
         for word, name in (
@@ -153,7 +157,9 @@ class FindingAndDropping(VerbCase):
         self.screen.button("Bring in wedge.obj").click()
         self.screen.steps(2)
         self.assertEqual(len(self.screen.state()["references"]), 1)
-        self.screen.station("Rough")
+        # The tool in hand takes what it can: here it becomes a piece.
+        self.screen.station("Set out")
+        self.screen.tool("Cage from a file")
         self.page.evaluate(_DROP, ["wedge.obj", cage])
         self.screen.button("Put it down").click()
         self.page.get_by_label("Pieces").get_by_text("wedge").first.wait_for()
@@ -162,6 +168,8 @@ class FindingAndDropping(VerbCase):
 
 
 class LockedAndLook(VerbCase):
+    one_page = False
+
     def test_a_locked_piece_lets_clicks_through(self) -> None:
         front = {"kind": "add-box", "size": [40, 4, 40], "counts": [1, 1, 1], "centre": [0, -30, 0], "size_of": "cage"}
         self.begin_with(

@@ -174,7 +174,7 @@ class CollaredGrip(FollowerCase):
         source = box((30, 40, 20), (3, 4, 2))
         (self.folder / "pebble.stl").write_bytes(write_surface("stl", tessellate(source, 0.5), Appearance("Pebble")))
         screen.open_design("Dry-bag toggle")
-        screen.station("Rough")
+        screen.station("Set out")
         screen.tool("Cage from a file")
         page.get_by_label("Cage file", exact=True).set_input_files(self.folder / "pebble.stl")
         told = page.get_by_test_id("findings")

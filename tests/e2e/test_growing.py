@@ -21,11 +21,6 @@ class Bangles(VerbCase):
     half = ((31.6, 1.12), (31.7, 0.75), (33.1, 0.3))
     wave = [*(around(r, -share) for r, share in half), *(around(r, share) for r, share in half[::-1])]
 
-    def take(self, name: str, shift: bool = False) -> None:
-        row = self.page.get_by_label("Pieces", exact=True).get_by_role("button", name=name, exact=True).first
-        row.click(modifiers=["Shift"] if shift else [])
-        self.screen.settled()
-
     def lift(self, points: tuple[int, int], by: float, step: int) -> None:
         """Two of the curve's control points are picked and moved up by a typed number."""
         held = self.screen.cage()["positions"]
@@ -38,11 +33,7 @@ class Bangles(VerbCase):
         self.screen.steps(step)
 
     def test_from_nothing_to_certified_triangles(self) -> None:
-        self.page.goto(self.server.address)
-        self.page.get_by_label("Name").fill("Trial")
-        self.screen.button("empty").click()
-        self.page.get_by_label("Tools of Rough").wait_for()
-        self.screen.tool("Draw curve")
+        self.begin_empty("Draw curve")
         for key in ("5", "0"):
             self.screen.press(key)
         for point in self.wave:

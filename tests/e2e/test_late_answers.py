@@ -12,6 +12,8 @@ from tests.e2e.case import VerbCase
 
 
 class LateAnswers(VerbCase):
+    one_page = False
+
     def setUp(self) -> None:
         super().setUp()
         self.held: list[bytes | str] = []
@@ -76,6 +78,17 @@ class LateAnswers(VerbCase):
         self.press("e")
         self.screen.click((5, -10, 10))
         self.chosen.get_by_text("1 edge").wait_for()
+
+    def test_who_goes_to_another_station_while_a_design_is_fetched_stays_there(self) -> None:
+        self.holding = True
+        self.screen.visit("/")
+        self.page.get_by_label("Open Trial", exact=True).first.click()
+        self.until_held(self.held)
+        self.page.get_by_role("navigation").get_by_text("Prove", exact=True).click()
+        self.let_go()
+        self.page.locator("[aria-label=Steps] [aria-current=step]").wait_for()
+        self.screen.settled()
+        self.assertTrue(self.page.get_by_label("Tools of Prove").is_visible())
 
     def test_a_preview_that_comes_after_another_pick_does_not_stay(self) -> None:
         self.pick_an_edge()

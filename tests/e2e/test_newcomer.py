@@ -23,6 +23,8 @@ _COUNT = """() => {
 
 
 class Newcomer(VerbCase):
+    one_page = False
+
     def setUp(self) -> None:
         super().setUp()
         self.page.add_init_script(f"({_COUNT})()")

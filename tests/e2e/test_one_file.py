@@ -43,6 +43,8 @@ def with_trial() -> Server:
 
 
 class OneFile(VerbCase):
+    one_page = False
+
     def server_here(self) -> Server:
         return with_trial()
 

@@ -9,6 +9,8 @@ from tests.e2e.case import BrowserCase, VerbCase
 
 
 class PickingByRules(BrowserCase):
+    one_page = False
+
     def setUp(self) -> None:
         super().setUp()
         self.begin_box((60, 40, 20), (6, 4, 2))
@@ -97,6 +99,8 @@ class PickingByRules(BrowserCase):
 
 
 class Placing(VerbCase):
+    one_page = False
+
     def setUp(self) -> None:
         super().setUp()
         self.begin_box((40, 30, 20), (2, 2, 1))

@@ -116,6 +116,8 @@ class Groups(VerbCase):
 
 
 class View(VerbCase):
+    one_page = False
+
     def test_a_design_is_seen_again_as_it_was_left(self) -> None:
         self.begin_box()
         address = self.page.url

@@ -7,6 +7,7 @@ from typing import Any
 
 import numpy as np
 from PIL import Image
+from scipy.spatial import cKDTree
 
 from tests.e2e.case import VerbCase
 from zinc_otter.core.formats.mesh import read_mesh
@@ -243,3 +244,98 @@ class Stamped(ReliefCase):
         self.page.set_input_files("input[type=file]", bad)
         self.page.get_by_text("A stamp comes as a PNG file; this is none.").wait_for()
         self.assertEqual(self.screen.state()["head"], 1)
+
+
+class Further(ReliefCase):
+    def test_one_stroke_goes_eight_times_round(self) -> None:
+        self.begin_band()
+        plain = self.surface()
+        self.screen.station("Relief")
+        self.brush("Draw out", radius="1", height="0.4", level="5")
+        self.screen.button("Stroke…").click()
+        self.screen.field("Times round").fill("8")
+        self.page.keyboard.press("Tab")
+        self.lead([on_band(a, 0) for a in (-4, -2, 0, 2, 4)])
+        lifted = np.linalg.norm(self.surface() - plain, axis=1)
+        turn = np.degrees(np.arctan2(plain[:, 1], plain[:, 0])) + 90
+        for k in range(8):
+            away = np.abs((turn - 45 * k + 180) % 360 - 180)
+            self.assertAlmostEqual(float(lifted[away < 3].max()), 0.4, delta=0.06, msg=str(45 * k))
+            self.assertEqual(float(lifted[np.abs(away - 22.5) < 2].max()), 0.0)
+
+    def test_a_pen_that_presses_less_raises_less(self) -> None:
+        self.begin_with({"kind": "add-plane", "size": [60, 60], "counts": [4, 4]})
+        self.screen.station("Relief")
+        self.brush("Draw out", radius="8", height="2", level="4")
+        pen = self.context.new_cdp_session(self.page)
+
+        def send(kind: str, at: tuple[float, float], force: float, buttons: int = 1) -> None:
+            told = {"type": kind, "x": at[0], "y": at[1], "button": "left", "buttons": buttons, "clickCount": 1}
+            pen.send("Input.dispatchMouseEvent", {**told, "pointerType": "pen", "force": force})
+
+        for step, (y, force) in enumerate(((-15.0, 0.25), (15.0, 1.0)), 2):
+            way = [self.screen.at((x, y, 0)) for x in np.linspace(-15, 15, 9)]
+            send("mouseMoved", way[0], 0.0, 0)
+            send("mousePressed", way[0], force)
+            for at in way[1:]:
+                send("mouseMoved", at, force)
+            send("mouseReleased", way[-1], 0.0, 0)
+            self.screen.steps(step)
+        points = self.surface(4)
+        light, full = (float(points[np.abs(points[:, 1] - y) < 8, 2].max()) for y in (-15, 15))
+        self.assertAlmostEqual(full, 2.0, delta=0.05)
+        self.assertAlmostEqual(light, 0.25 * 2.0, delta=0.05)
+
+    def test_a_rope_is_led_along_a_loop_of_edges_in_whole_tiles(self) -> None:
+        self.begin_band()
+        plain = self.surface()
+        self.screen.press("e")
+        cage = self.screen.cage()
+        points = np.array(cage["positions"])
+        middles = points[np.array(cage["edges"])].mean(axis=1)
+        outside = np.linalg.norm(middles[:, :2], axis=1)
+        front = np.flatnonzero((middles[:, 1] < 0) & (np.abs(middles[:, 0]) < 3) & (outside > outside.max() - 0.3))
+        edge = int(front[np.abs(middles[front][:, 2]).argmin()])
+        self.page.mouse.dblclick(*self.screen.at(middles[edge]))
+        self.screen.settled()
+        self.assertIn("edges picked", self.screen.chosen())
+        self.screen.station("Relief")
+        self.screen.tool("Stroke along")
+        self.screen.field("Radius").fill("1")
+        self.screen.field("Height").fill("0.4")
+        self.screen.choose("Stamp", "rope")
+        self.previewed()
+        self.page.keyboard.press("Enter")
+        self.screen.steps(2)
+        self.assertIn("rope", self.title())
+        lifted = np.linalg.norm(self.surface() - plain, axis=1)
+        self.assertGreater(float(lifted.max()), 0.25)
+        # All round, and on the outside alone.
+        turn = np.degrees(np.arctan2(plain[:, 1], plain[:, 0])) % 360
+        for k in range(12):
+            here = (turn >= 30 * k) & (turn < 30 * k + 30)
+            self.assertGreater(float(lifted[here].max()), 0.2, str(k))
+        self.assertEqual(float(lifted[np.linalg.norm(plain[:, :2], axis=1) < 9].max()), 0.0)
+
+    def test_levels_are_made_the_cage_and_all_of_it_a_component(self) -> None:
+        self.begin_band()
+        self.screen.station("Relief")
+        self.brush("Draw out", radius="3", height="0.6", level="3")
+        self.lead([on_band(a, 0) for a in (-10, -5, 0, 5, 10)])
+        before = self.surface(4)
+        faces = self.screen.state()["pieces"][0]["face_count"]
+        self.screen.tool("Levels")
+        self.screen.choose("Way", "make the first one the cage")
+        self.previewed()
+        self.page.keyboard.press("Enter")
+        self.screen.steps(3)
+        piece = self.screen.state()["pieces"][0]
+        self.assertEqual(piece["face_count"], 4 * faces)
+        self.assertEqual(piece["relief"]["depth"], 2)
+        # The same surface: places of the fourth level are now those of the third.
+        self.assertLess(float(cKDTree(self.surface(3)).query(before)[0].max()), 2e-3)
+        self.page.get_by_role("button", name="Band as a component of triangles").click()
+        self.screen.steps(4)
+        component = self.screen.state()["references"][0]
+        self.assertEqual(component["kind"], "component")
+        self.assertGreater(component["triangles"], 4_000)

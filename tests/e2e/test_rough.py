@@ -8,6 +8,8 @@ from tests.e2e.case import BrowserCase
 
 
 class Roughing(BrowserCase):
+    one_page = True
+
     def begin_empty(self) -> None:
         self.page.goto(self.server.address)
         self.page.get_by_label("Name").fill("Trial")

@@ -274,6 +274,41 @@ class Scanned(ScanCase):
         self.assertLess(np.linalg.norm(placed["centre"]), 1.5)
         self.assertLess(np.abs(np.array(placed["rotation"]) - np.eye(3)).max(), 0.08)
 
+    def test_by_a_flat_side_with_the_mouse(self) -> None:
+        """A brick that came home askew is laid on the ground by two clicks on its top."""
+        page, screen = self.page, self.screen
+        brick = {"kind": "add-box", "name": "Brick", "size": [40, 40, 20], "counts": [2, 2, 1], "size_of": "cage"}
+        hard = {"kind": "crease", "piece": "p1", "picked": {"kind": "edge", "ids": list(range(32))}, "sharpness": 10}
+        self.begin_with(brick, hard)
+        state = screen.state()
+        ask = {"piece": "p1", "spacing": 1.5, "noise": 0.02, "looks": "around"}
+        with page.expect_response(re.compile("/mesh$")):
+            state = self.server.post(f"/api/designs/{state['id']}/scans?revision={state['revision']}", ask)
+        askew = {"kind": "place-component", "reference": "r2", "vector": [0, 0, 7], "axis": [0.3, 1, 0.1], "degrees": 9}
+        hidden = {"kind": "show-piece", "piece": "p1", "visible": False}
+        for command in ({"kind": "change-reference", "reference": "r2", "locked": False}, askew, hidden):
+            at = {"revision": state["revision"], "command": command}
+            state = self.server.post(f"/api/designs/{state['id']}/commands", at)
+        screen.steps(5)
+        placed = state["references"][0]
+        turn, centre = np.array(placed["rotation"]), np.array(placed["centre"])
+        screen.station("Set out")
+        screen.tool("By side or axis")
+        screen.click(turn @ np.array([-6, -5, 10.0]) + centre)
+        words = page.get_by_text(re.compile("places lie .* off it root mean square"))
+        words.wait_for()
+        first = words.inner_text()
+        # The preview shows it laid: the next click is meant for what is seen there.
+        screen.click((7, 6, 0))
+        page.get_by_text(first, exact=True).wait_for(state="detached")
+        words.wait_for()
+        self.apply(6)
+        (placed,) = screen.state()["references"]
+        # Its top looks straight up, and lies on the ground.
+        up = np.array(placed["rotation"]) @ [0, 0, 1]
+        self.assertLess(np.degrees(np.arccos(min(1.0, float(up[2])))), 0.2)
+        top = np.array(placed["rotation"]) @ [0, 0, 10] + np.array(placed["centre"])
+        self.assertAlmostEqual(float(top[2]), 0, delta=0.05)
 
 
 class Working(ScanCase):

@@ -46,6 +46,8 @@ def contrast(one: str, other: str) -> float:
 
 
 class Rings(VerbCase):
+    one_page = False
+
     def test_whatever_has_the_keys_has_a_ring_of_3_to_1(self) -> None:
         self.begin_box()
         self.press("f")
@@ -67,6 +69,8 @@ class Rings(VerbCase):
 
 
 class SystemsColours(VerbCase):
+    one_page = False
+
     def test_what_is_chosen_is_framed_and_all_can_be_read(self) -> None:
         self.begin_box()
         self.page.emulate_media(forced_colors="active")
@@ -91,6 +95,8 @@ class SystemsColours(VerbCase):
 
 
 class LittleRoom(VerbCase):
+    one_page = False
+
     def work(self) -> None:
         """Extrude a face by mouse, with all that it takes in reach."""
         self.press(".")

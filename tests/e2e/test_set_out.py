@@ -10,6 +10,8 @@ from tests.e2e.case import BrowserCase
 
 
 class SettingOut(BrowserCase):
+    one_page = False
+
     def setUp(self) -> None:
         super().setUp()
         sketch = Image.new("RGB", (400, 300), (250, 246, 236))
@@ -65,6 +67,33 @@ class SettingOut(BrowserCase):
         self.expected_errors = ("WebSocket", "Failed to load")
         self.server.start()
         self.assertEqual(self.references(), kept)
+
+    def test_points_alone_come_in_as_a_surface_whose_facets_are_shown_on_request(self) -> None:
+        self.begin_empty()
+        ways = np.random.default_rng(2).normal(size=(3_000, 3))
+        points = 15 * ways / np.linalg.norm(ways, axis=1, keepdims=True)
+        told = "\n".join(" ".join(f"{x:.4f}" for x in point) for point in [*points, [80.0, 0, 0]])
+        (self.folder / "clay.xyz").write_text(told)
+        self.screen.tool("Component")
+        self.screen.choose("File's unit", "mm")
+        self.bring_file("clay.xyz")
+        self.screen.steps(1)
+        card = self.page.get_by_label("Tool card")
+        card.get_by_text("it was laid through 3,001 points").wait_for()
+        self.assertIn("1 stray one was left out", card.inner_text())
+        (scan,) = self.references()
+        np.testing.assert_allclose(scan["size"], (30, 30, 30), rtol=0.02)
+
+        def seen() -> bytes:
+            self.page.mouse.move(640, 700)
+            self.screen.settled()
+            return self.page.screenshot(clip={"x": 400, "y": 150, "width": 400, "height": 300})
+
+        plain = seen()
+        self.screen.button("Facets").click()
+        self.assertNotEqual(seen(), plain)
+        self.screen.button("Facets").click()
+        self.assertEqual(seen(), plain)
 
     def test_what_is_no_picture_is_refused_and_changes_nothing(self) -> None:
         self.begin_empty()

@@ -44,6 +44,8 @@ class Shown(BrowserCase):
 
 
 class Shaping(BrowserCase):
+    one_page = True
+
     def setUp(self) -> None:
         super().setUp()
         self.begin_box()

@@ -18,6 +18,8 @@ def hollow(wall: float) -> dict[str, Any]:
 
 
 class ShowWhere(BrowserCase):
+    one_page = True
+
     def middle_of_view(self, point: tuple[float, float, float]) -> float:
         """How far from the middle of what is free a point appears, as a share of the window's height."""
         x, y = self.screen.at(point)

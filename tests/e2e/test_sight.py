@@ -10,6 +10,8 @@ FRONT = {"f": "8 faces", "e": "22 edges", "v": "15 vertices"}
 
 
 class Sight(VerbCase):
+    one_page = False
+
     def begin_flat(self, view: str, *commands: dict[str, object]) -> None:
         self.begin_with(*commands)
         self.press("0")

@@ -11,7 +11,7 @@ import numpy as np
 from tests.e2e.test_followers import FollowerCase
 from zinc_otter.core.formats.mesh import read_mesh
 from zinc_otter.core.formats.step import facts_of, read_step
-from zinc_otter.core.proof.distance import is_closed
+from zinc_otter.core.proof.pseudonormals import is_closed
 from zinc_otter.core.stone.cuts.rounded import Cabochon
 
 

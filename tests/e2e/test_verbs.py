@@ -37,70 +37,6 @@ class Verbs(VerbCase):
         self.screen.steps(4)
         self.assertEqual(np.count_nonzero(np.abs(self.points()[:, 2] - before[:, 2]) > 1), 4)
 
-    def test_a_reach_set_by_number_and_widened_by_the_wheel_while_dragging(self) -> None:
-        self.begin_box((60, 60, 10), (6, 6, 1))
-        self.page.keyboard.press("v")
-        before = self.points()
-        middle = int(np.argmin(np.abs(before - [0, 0, 5]).sum(axis=1)))
-        self.screen.click(before[middle])
-        self.screen.field("Reach").fill("15")
-        self.screen.choose("Profile", "linear")
-        self.screen.viewport.focus()
-        at = self.screen.handle_point(before[middle], (0, 0, 1), 0.75)
-        start, end = self.screen.at(at), self.screen.at(at + [0, 0, 8])
-        mouse = self.page.mouse
-        mouse.move(*start)
-        mouse.down()
-        for i in range(1, 5):
-            mouse.move(*(a + (b - a) * i / 4 for a, b in zip(start, end, strict=True)))
-            self.page.wait_for_timeout(40)
-        mouse.wheel(0, -600)
-        # The browser hands wheel turns on when it finds time.
-        for _ in range(200):
-            radius = float(self.screen.field("Reach").input_value())
-            if radius > 15:
-                break
-            self.page.wait_for_timeout(100)
-        self.screen.settled()
-        self.assertGreater(radius, 25)
-        mouse.up()
-        self.screen.steps(2)
-        rise = self.points()[:, 2] - before[:, 2]
-        self.assertAlmostEqual(rise[middle], 8, delta=0.3)
-        beside = int(np.argmin(np.abs(before - [10, 0, 5]).sum(axis=1)))
-        self.assertAlmostEqual(rise[beside] / rise[middle], 1 - 10 / radius, delta=1e-6)
-        self.page.keyboard.press("Control+z")
-        self.screen.steps(1)
-        np.testing.assert_array_equal(self.points(), before)
-
-    def test_a_profile_is_drawn_and_the_reach_kept_within_picked_faces(self) -> None:
-        self.begin_box((60, 60, 10), (6, 6, 1))
-        before = self.points()
-        self.pick_faces(lambda x, y, z: z > 4 and 0 < x < 11 and abs(y) < 11)
-        self.screen.field("Reach").fill("40")
-        self.screen.button("Limit to the picked").click()
-        self.screen.button("No limit again").wait_for()
-        # The second point of the curve comes down to nothing, by keys.
-        point = self.page.get_by_role("slider", name="Profile point 2")
-        point.focus()
-        for _ in range(20):
-            self.page.keyboard.press("ArrowDown")
-        self.page.get_by_role("combobox", name="Profile").get_by_text("drawn").wait_for()
-        self.assertEqual(point.get_attribute("aria-valuenow"), "0")
-        self.press("v")
-        self.page.get_by_test_id("chosen").get_by_text("vertices picked").wait_for()
-        corner = int(np.argmin(np.abs(before - [0, 0, 5]).sum(axis=1)))
-        self.screen.click(before[corner])
-        self.screen.field("Along z").fill("6")
-        self.previewed()
-        self.apply(2)
-        rise = self.points()[:, 2] - before[:, 2]
-        self.assertAlmostEqual(rise[corner], 6)
-        inside = (before[:, 2] > 4) & (before[:, 0] > -0.1) & (before[:, 0] < 10.1) & (np.abs(before[:, 1]) < 10.1)
-        self.assertTrue(np.all(rise[~inside] == 0))
-        # 14 mm away, beyond a third of the reach, the drawn profile has nothing left; 10 mm away it has some.
-        self.assertTrue(0 < rise[int(np.argmin(np.abs(before - [10, 0, 5]).sum(axis=1)))] < 2)
-
     def test_a_piece_that_follows_is_shaped_only_once_independent(self) -> None:
         self.begin_box((20, 20, 20), (1, 1, 1))
         self.expected_errors = ("422",)
@@ -287,7 +223,6 @@ class Verbs(VerbCase):
         self.assertEqual(self.screen.cage()["open_edges"], [])
         self.assertEqual(self.euler(), 2)
 
-
     def test_two_sheets_joined_zipped_and_turned_over(self) -> None:
         state = self.server.post("/api/designs", {"name": "Sheets"})
         for y, counts in ((-12, [2, 1]), (12, [3, 1])):
@@ -326,6 +261,75 @@ class Verbs(VerbCase):
         cage = self.screen.cage()
         a, b, c = (self.points()[cage["faces"][0][k]] for k in range(3))
         self.assertLess(np.cross(b - a, c - a)[2], 0)
+
+
+class Reaching(VerbCase):
+    # A reach stays as it was set.
+    one_page = False
+
+    def test_a_reach_set_by_number_and_widened_by_the_wheel_while_dragging(self) -> None:
+        self.begin_box((60, 60, 10), (6, 6, 1))
+        self.page.keyboard.press("v")
+        before = self.points()
+        middle = int(np.argmin(np.abs(before - [0, 0, 5]).sum(axis=1)))
+        self.screen.click(before[middle])
+        self.screen.field("Reach").fill("15")
+        self.screen.choose("Profile", "linear")
+        self.screen.viewport.focus()
+        at = self.screen.handle_point(before[middle], (0, 0, 1), 0.75)
+        start, end = self.screen.at(at), self.screen.at(at + [0, 0, 8])
+        mouse = self.page.mouse
+        mouse.move(*start)
+        mouse.down()
+        for i in range(1, 5):
+            mouse.move(*(a + (b - a) * i / 4 for a, b in zip(start, end, strict=True)))
+            self.page.wait_for_timeout(40)
+        mouse.wheel(0, -600)
+        # The browser hands wheel turns on when it finds time.
+        for _ in range(200):
+            radius = float(self.screen.field("Reach").input_value())
+            if radius > 15:
+                break
+            self.page.wait_for_timeout(100)
+        self.screen.settled()
+        self.assertGreater(radius, 25)
+        mouse.up()
+        self.screen.steps(2)
+        rise = self.points()[:, 2] - before[:, 2]
+        self.assertAlmostEqual(rise[middle], 8, delta=0.3)
+        beside = int(np.argmin(np.abs(before - [10, 0, 5]).sum(axis=1)))
+        self.assertAlmostEqual(rise[beside] / rise[middle], 1 - 10 / radius, delta=1e-6)
+        self.page.keyboard.press("Control+z")
+        self.screen.steps(1)
+        np.testing.assert_array_equal(self.points(), before)
+
+    def test_a_profile_is_drawn_and_the_reach_kept_within_picked_faces(self) -> None:
+        self.begin_box((60, 60, 10), (6, 6, 1))
+        before = self.points()
+        self.pick_faces(lambda x, y, z: z > 4 and 0 < x < 11 and abs(y) < 11)
+        self.screen.field("Reach").fill("40")
+        self.screen.button("Limit to the picked").click()
+        self.screen.button("No limit again").wait_for()
+        # The second point of the curve comes down to nothing, by keys.
+        point = self.page.get_by_role("slider", name="Profile point 2")
+        point.focus()
+        for _ in range(20):
+            self.page.keyboard.press("ArrowDown")
+        self.page.get_by_role("combobox", name="Profile").get_by_text("drawn").wait_for()
+        self.assertEqual(point.get_attribute("aria-valuenow"), "0")
+        self.press("v")
+        self.page.get_by_test_id("chosen").get_by_text("vertices picked").wait_for()
+        corner = int(np.argmin(np.abs(before - [0, 0, 5]).sum(axis=1)))
+        self.screen.click(before[corner])
+        self.screen.field("Along z").fill("6")
+        self.previewed()
+        self.apply(2)
+        rise = self.points()[:, 2] - before[:, 2]
+        self.assertAlmostEqual(rise[corner], 6)
+        inside = (before[:, 2] > 4) & (before[:, 0] > -0.1) & (before[:, 0] < 10.1) & (np.abs(before[:, 1]) < 10.1)
+        self.assertTrue(np.all(rise[~inside] == 0))
+        # 14 mm away, beyond a third of the reach, the drawn profile has nothing left; 10 mm away it has some.
+        self.assertTrue(0 < rise[int(np.argmin(np.abs(before - [10, 0, 5]).sum(axis=1)))] < 2)
 
 
 class EveryVerb(VerbCase):

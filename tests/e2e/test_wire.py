@@ -12,11 +12,7 @@ class Wires(VerbCase):
 
     def begin_flat(self) -> None:
         """An empty design, seen from above without perspective."""
-        self.page.goto(self.server.address)
-        self.page.get_by_label("Name").fill("Trial")
-        self.screen.button("empty").click()
-        self.page.get_by_label("Tools of Rough").wait_for()
-        self.screen.tool("Draw wire")
+        self.begin_empty("Draw wire")
         self.screen.viewport.focus()
         for key in ("5", "0", "-", "-"):
             self.page.keyboard.press(key)

@@ -137,6 +137,77 @@ class PulledOnTop(unittest.TestCase):
         after(free, extrude, {"kind": "delete-piece", "piece": "p1"})
 
 
+def stroke(piece: str, *places: list[float], **more: Any) -> dict[str, Any]:
+    way = [number for place in places for number in (*place, 1.0)]
+    return {"kind": "sculpt", "piece": piece, "level": 3, "radius": 2.0, "height": 0.3, "way": way, **more}
+
+
+class ReliefOnTop(unittest.TestCase):
+    def setUp(self) -> None:
+        self.design = after(Design(), ARCH, PIPE, stroke("p2", [20, 18, 2], [30, 16, 0]))
+
+    def surface(self, design: Design, piece: str = "p2") -> np.ndarray:
+        cage = design.piece(piece).cage
+        return evaluate(build_stencils(cage, 3), cage).points
+
+    def raised(self, design: Design) -> float:
+        cage = design.piece("p2").cage
+        return float(np.abs(self.surface(design) - evaluate(build_stencils(cage, 3), cage.plain).points).max())
+
+    def test_it_rides_along_while_the_curve_is_pulled(self) -> None:
+        self.assertAlmostEqual(self.raised(self.design), 0.3, delta=0.03)
+        moved = after(self.design, move("p1", [0], [3, -2, 7], "piece"))
+        np.testing.assert_allclose(self.surface(moved), self.surface(self.design) + [3, -2, 7], atol=1e-9)
+        bent = after(self.design, move("p1", [2], [0, 6, 5]))
+        self.assertEqual(bent.piece("p2").cage.relief, self.design.piece("p2").cage.relief)
+        self.assertAlmostEqual(self.raised(bent), 0.3, delta=0.03)
+        back = after(bent, move("p1", [2], [0, -6, -5]))
+        np.testing.assert_allclose(self.surface(back), self.surface(self.design), atol=1e-9)
+
+    def test_it_stays_where_control_points_are_pulled_and_let_back(self) -> None:
+        pulled = after(self.design, move("p2", [9, 10], [0, 0, 2.5]))
+        self.assertAlmostEqual(self.raised(pulled), 0.3, delta=0.05)
+        self.assertEqual(pulled.piece("p2").pulled.count, 2)  # type: ignore[union-attr]
+        back = after(pulled, {"kind": "let-back", "piece": "p2"})
+        np.testing.assert_allclose(self.surface(back), self.surface(self.design), atol=1e-9)
+
+    def test_among_other_faces_it_is_carried_over_and_that_is_said(self) -> None:
+        more = {"kind": "regrow", "piece": "p2", "growth": {"kind": "pipe", "source": "p1", "diameter": 3, "around": 12}}
+        outcome = read_command(more).apply(self.design)
+        said = [remark for remark in outcome.remarks if "relief is carried over within" in remark]
+        self.assertEqual(len(said), 1, outcome.remarks)
+        self.assertAlmostEqual(self.raised(outcome.design), 0.3, delta=0.06)
+        thicker = {"kind": "regrow", "piece": "p2", "growth": {"kind": "pipe", "source": "p1", "diameter": 5}}
+        outcome = read_command(thicker).apply(self.design)
+        self.assertFalse(any("relief" in remark for remark in outcome.remarks), outcome.remarks)
+        self.assertAlmostEqual(self.raised(outcome.design), 0.3, delta=0.03)
+
+    def test_what_grows_from_it_has_it_and_loses_it_with_it(self) -> None:
+        image = {"kind": "mirror", "piece": "p2", "way": "second", "point": [0, 0, -20], "normal": [0, 0, 1]}
+        design = after(self.design, image)
+        mirrored = self.surface(design) * [1, 1, -1] + [0, 0, -40]
+        np.testing.assert_allclose(np.sort(self.surface(design, "p3")[:, 0]), np.sort(mirrored[:, 0]), atol=1e-9)
+        np.testing.assert_allclose(self.surface(design, "p3").min(axis=0), mirrored.min(axis=0), atol=1e-9)
+        with self.assertRaisesRegex(FollowsError, "shape Pipe"):
+            after(design, stroke("p3", [20, 18, -42]))
+        plain = after(design, {"kind": "change-relief", "piece": "p2", "way": "plain"})
+        self.assertIsNone(plain.piece("p3").cage.relief)
+        self.assertIsNone(after(plain, move("p1", [2], [0, 1, 0])).piece("p2").cage.relief)
+
+    def test_its_first_level_is_made_faces_only_once_it_is_independent(self) -> None:
+        with self.assertRaisesRegex(FollowsError, "make it independent"):
+            after(self.design, {"kind": "change-relief", "piece": "p2", "way": "next"})
+        free = after(self.design, {"kind": "make-independent", "piece": "p2"})
+        self.assertEqual(free.piece("p2").form, self.design.piece("p2").form)
+
+    def test_it_is_kept_and_undone_to_the_last_bit(self) -> None:
+        document, blobs = to_document(self.design)
+        again = from_document(document, blobs)
+        self.assertEqual(again.piece("p2").form, self.design.piece("p2").form)
+        self.assertEqual(after(again, move("p1", [2], [0, 6, 5])).piece("p2").form,
+                         after(self.design, move("p1", [2], [0, 6, 5])).piece("p2").form)  # fmt: skip
+
+
 class Kept(unittest.TestCase):
     def test_to_the_last_bit(self) -> None:
         square = {"kind": "draw-curve", "points": [[0, 0, 0], [9, 0, 0], [9, 9, 0]], "closed": True, "way": "straight"}
@@ -181,7 +252,6 @@ class OnCurves(unittest.TestCase):
             {"kind": "thicken", "piece": "p1", "picked": whole, "distance": 1},
             {"kind": "inset", "piece": "p1", "picked": {"kind": "face", "ids": [0]}, "width": 1},
             {"kind": "knife", "piece": "p1", "picked": whole, "point": [0, 0, 0], "normal": [1, 0, 0]},
-            {"kind": "mirror", "piece": "p1", "way": "cut"},
             {"kind": "repeat-around", "piece": "p1", "sectors": 4},
             {"kind": "bridge", "piece": "p1", "picked": {"kind": "edge", "ids": [0, 2]}},
             {"kind": "join-pieces", "pieces": ["p1", "p2"]},

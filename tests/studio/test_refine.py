@@ -248,6 +248,16 @@ class RowsAndColumns(unittest.TestCase):
         self.assertGreater(np.ptp(along[:, 2]), 2)
 
 
+def rounded_block(size: tuple[float, float, float], radius: float, noise: float) -> MeshDistance:
+    """The scan of a block whose edges are rounded: a ball goes round a smaller block (a Minkowski sum)."""
+    inner = np.array(size) / 2 - radius
+    ball = trimesh.creation.icosphere(4, 1.0)
+    around = [ball.vertices * radius + inner * (2 * np.array(corner) - 1) for corner in np.ndindex(2, 2, 2)]
+    hull = trimesh.Trimesh(np.concatenate(around)).convex_hull.subdivide_to_size(1.5)
+    jitter = np.random.default_rng(2).normal(scale=noise, size=(len(hull.vertices), 1))
+    return MeshDistance(hull.vertices + jitter * hull.vertex_normals, hull.faces)
+
+
 class LikeAComponent(unittest.TestCase):
     def test_the_edges_that_run_along_its_sharp_lines(self) -> None:
         design = after(Design(), {**BOX, "size_of": "cage"}, {
@@ -265,6 +275,25 @@ class LikeAComponent(unittest.TestCase):
         self.assertEqual(len(done.selected), 36)
         with self.assertRaises(BadSelectionError):
             command.apply(design)
+
+    def test_picked_edges_are_as_tight_as_a_scan_is_rounded(self) -> None:
+        design = after(Design(), {**BOX, "counts": [3, 3, 2]}, {
+            "kind": "add-component", "name": "Clay", "asset": "a" * 64, "triangles": 12, "size": [40, 30, 20],
+        })  # fmt: skip
+        like = design.references[0].id
+        top = on(design, "crease-like", "edge", lambda x, y, z: z > 9 and abs(y) > 14, like=like, by="scan")
+        for radius, least, most in ((1.5, 1.0, 1.75), (4.0, 0.0, 0.25)):
+            scan = rounded_block((40, 30, 20), radius, 0.02)
+            done = read_command(top).apply_among(design, lambda asset, scan=scan: scan)
+            (said,) = done.remarks
+            self.assertIn("Along 6 edges the scan turns by 9", said)
+            told = float(said.split("a radius of ")[1].split(" mm")[0])
+            self.assertAlmostEqual(told, radius, delta=0.1 * radius)
+            creased = done.design.piece("p1").cage.edge_sharpness
+            self.assertTrue(least <= creased.max() <= most, creased.max())
+            self.assertEqual(np.count_nonzero(creased), 6 if creased.max() else 0)
+        with self.assertRaisesRegex(BadSelectionError, "picked edges"):
+            read_command({**top, "picked": {"kind": "piece", "ids": [0]}}).apply_among(design, lambda asset: scan)
 
     def test_softened_to_a_share(self) -> None:
         box = after(Design(), BOX)

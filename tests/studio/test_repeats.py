@@ -3,10 +3,14 @@
 from __future__ import annotations
 
 import itertools
+import json
+import tempfile
 import unittest
+from pathlib import Path
 from typing import Any
 
 import numpy as np
+import trimesh
 from hypothesis import given, settings
 from hypothesis import strategies as st
 from pydantic import ValidationError
@@ -18,12 +22,18 @@ from zinc_otter.api.live_view import LiveView
 from zinc_otter.api.stencil_shelf import StencilShelf
 from zinc_otter.core.cage.shells import shell_volumes
 from zinc_otter.core.errors import BadSelectionError, CoreError
+from zinc_otter.core.formats.surfaces import Appearance
 from zinc_otter.core.growth.repeat import Repeat
 from zinc_otter.core.primitives import box
 from zinc_otter.core.proof.distance import MeshDistance
 from zinc_otter.core.proof.gaps import Placed, smallest_gap
 from zinc_otter.core.repeated import Repeated, moved
+from zinc_otter.core.solid.certificate import read_certificate
 from zinc_otter.core.solid.mesh.route import made_of_triangles
+from zinc_otter.core.solid.recipe import Recipe
+from zinc_otter.core.solid.tessellation import tessellate
+from zinc_otter.jobs.solid_work import CERTIFICATE, STEP, make_solid
+from zinc_otter.jobs.triangle_work import Fineness, made_body, write_file
 from zinc_otter.store.documents import blob_hashes, from_document, to_document
 from zinc_otter.studio.design import Design, FollowsError
 from zinc_otter.studio.followers import recipe_of
@@ -233,3 +243,46 @@ class InMake(unittest.TestCase):
         after_bore = made_of_triangles(recipe_of(bored, "p1")).body.volume
         self.assertAlmostEqual(made_of_triangles(recipe_of(bored, "p2")).body.volume / after_bore, 4, places=4)
         self.assertGreater(plain, 4 * after_bore)
+
+
+class KeptApart(unittest.TestCase):
+    """Three balls in a row that run into one another: as one body, and as three."""
+
+    def recipe(self, bodies: str, step: float) -> Recipe:
+        ball: dict[str, Any] = {"kind": "add-sphere", "diameter": 20, "size_of": "surface"}
+        growth = {"kind": "repeat", "originals": ["p1"], "way": "rows", "count": 3, "step": [step, 0, 0], "bodies": bodies}
+        return recipe_of(after(Design(), ball, {"kind": "grow", "growth": growth}), "p2")
+
+    def test_in_files_of_triangles(self) -> None:
+        with tempfile.TemporaryDirectory() as folder:
+            fineness = Fineness(0.02, 20.0, Path(folder))
+            alone = tessellate(self.recipe("apart", 12).cage, 0.02, 20.0).volume
+            united, _, _ = made_body(self.recipe("united", 12), fineness)
+            apart, _, said = made_body(self.recipe("apart", 12), fineness)
+            self.assertAlmostEqual(apart.volume, 3 * alone, places=6)
+            self.assertLess(united.volume, 0.95 * apart.volume)
+            self.assertEqual(said.faults, ())
+            self.assertIn("3 bodies, each by itself as was asked: 2 pairs of them meet", said.warnings[-1].words)
+            stl = Path(folder) / "row.stl"
+            write_file(lambda *_: None, self.recipe("apart", 12), "stl", fineness, Appearance("Row"), stl)
+            parts = trimesh.load(stl).split()
+            self.assertEqual([round(part.volume / alone, 6) for part in parts], [1.0, 1.0, 1.0])
+            self.assertEqual([part.is_watertight for part in parts], [True] * 3)
+            self.assertNotIn("meet", made_body(self.recipe("apart", 30), fineness)[2].warnings[-1].words)
+
+    def test_in_step(self) -> None:
+        with tempfile.TemporaryDirectory() as holder:
+            for bodies, solids in (("united", 1), ("apart", 3)):
+                folder = Path(holder) / bodies
+                make_solid(lambda *_: None, self.recipe(bodies, 12), folder)
+                text = (folder / STEP).read_text()
+                self.assertEqual(text.count("MANIFOLD_SOLID_BREP("), solids)
+                certificate = read_certificate(json.loads((folder / CERTIFICATE).read_text("utf-8")))
+                self.assertEqual((certificate.solid_count, certificate.faults), (solids, ()))
+                told = " ".join(one.words for one in certificate.warnings)
+                self.assertEqual("2 pairs of them meet" in told, bodies == "apart")
+
+    def test_what_is_done_to_the_whole_needs_one_body(self) -> None:
+        self.assertTrue(self.recipe("apart", 12).apart)
+        self.assertEqual(self.recipe("apart", 12).first(0).apart, ())
+        self.assertNotEqual(self.recipe("apart", 12).digest, self.recipe("united", 12).digest)

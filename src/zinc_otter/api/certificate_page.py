@@ -35,11 +35,12 @@ class OfWhat:
 
 
 def certificate_page(
-    certificate: Certificate, name: str, made_from: str, of: OfWhat, stones: Sequence[StoneLine] = ()
-) -> str:
+    certificate: Certificate, name: str, made_from: str, of: OfWhat, stones: Sequence[StoneLine] = (),
+    asked: Sequence[tuple[str, str]] = (),
+) -> str:  # fmt: skip
     """The page; ``made_from`` is the digest of what the solid was made from, so that page and file can be told to match.
 
-    ``stones`` are those that are laid on it.
+    ``stones`` are those that are laid on it; ``asked`` are the proofs of its piece, what each asks and what was found.
     """
     c, m = certificate, certificate.measured
     size = " × ".join(f"{s:,.2f}" for s in c.size)
@@ -91,7 +92,10 @@ def certificate_page(
             )
             for line in stones
         ],
-        tables=[("The solid", facts), ("How true it is", truth), *([("What was done to the form", steps)] if steps else [])],
+        tables=[
+            ("The solid", facts), ("How true it is", truth), *([("What was done to the form", steps)] if steps else []),
+            *([("What was asked of the form", asked)] if asked else []),
+        ],
         warnings=_listed(c.warnings),
     )
     return page

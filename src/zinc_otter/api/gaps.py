@@ -13,7 +13,9 @@ from zinc_otter.api.stencil_shelf import StencilShelf
 from zinc_otter.core.cage import Cage
 from zinc_otter.core.proof.distance import MeshDistance
 from zinc_otter.core.proof.gaps import Gap, Placed, smallest_gap
+from zinc_otter.core.proof.pseudonormals import Wiring
 from zinc_otter.core.relief.relief import with_all_relief
+from zinc_otter.core.relief.sampled import seen_at
 from zinc_otter.core.repeated import Repeated
 from zinc_otter.core.surface import evaluate
 from zinc_otter.studio.design import Design, Piece
@@ -21,6 +23,8 @@ from zinc_otter.studio.images import cage_of, images_of
 
 _MOST_POINTS = (2_500, 20_000)
 """Dense points of a form that are looked at: in a drag, and once it is settled."""
+_MOST_OF_RELIEF = 80_000
+"""The same, settled, of a form with relief: of what is finer still places are taken."""
 
 
 def told(gap: Gap, piece: str, other: str | None) -> ShownGap:
@@ -34,7 +38,8 @@ class Gaps:
 
     def __init__(self, stencils: StencilShelf) -> None:
         self._stencils = stencils
-        self._meshes: Kept[tuple[str, int], MeshDistance] = Kept(16)
+        self._wirings: Kept[tuple[str, int], Wiring] = Kept(16)
+        self._meshes: Kept[tuple[str, int, bool], MeshDistance] = Kept(16)
 
     def of(self, design: Design, settled: bool, between: Sequence[str] = ()) -> list[ShownGap]:
         """The smallest gap of each shown repeat, its originals among the images where they are the first of them.
@@ -73,10 +78,17 @@ class Gaps:
         most = _MOST_POINTS[settled]
         corners = cage.topology.corner_count
         level = next((k for k in (3, 2) if corners * 4 ** (k - 1) <= most), 1)
-        if settled:
-            level = with_all_relief(cage.relief, level)
-        return self._meshes.get((cage.digest, level), lambda: self._made(cage, level))
+        depth = with_all_relief(cage.relief, level) if settled else level
+        # Of very fine relief as many places are looked at as can be between two strokes; they are places of all of it.
+        while level < depth and corners * 4**level <= _MOST_OF_RELIEF:
+            level += 1
+        return self._meshes.get((cage.digest, level, settled), lambda: self._made(cage, level, settled))
 
-    def _made(self, cage: Cage, level: int) -> MeshDistance:
-        stencils = self._stencils.get(cage, level)
-        return MeshDistance(evaluate(stencils, cage).points, stencils.triangles)
+    def _made(self, cage: Cage, level: int, settled: bool) -> MeshDistance:
+        # In a drag relief finer than what is looked at waits.
+        fine, sampled = seen_at(cage, level, self._stencils.get) if settled else (self._stencils.get(cage, level), None)
+        surface = evaluate(fine, cage)
+        if sampled is None:
+            wiring = self._wirings.get((cage.structure_digest, level), lambda: Wiring(fine.triangles))
+            return MeshDistance(surface.points, wiring)
+        return MeshDistance(sampled.points(surface), sampled.stencils.triangles)

@@ -10,6 +10,7 @@ from fastapi import APIRouter, Query
 from zinc_otter.api.designs import AtHand
 from zinc_otter.api.schemas import CageArrays, SurfaceArrays
 from zinc_otter.core.errors import BadNumberError
+from zinc_otter.core.relief.sampled import seen_at
 from zinc_otter.core.surface import evaluate
 
 router = APIRouter(prefix="/api/designs/{design_id}/pieces/{piece_id}", tags=["geometry"])
@@ -37,17 +38,20 @@ def get_cage(design_id: str, piece_id: str, room: AtHand) -> CageArrays:
 def get_surface(
     design_id: str, piece_id: str, room: AtHand, level: Annotated[int, Query(ge=1, le=6)] = 3
 ) -> SurfaceArrays:
-    """The limit surface at a level. Refused where it would be too large to send as text."""
+    """The limit surface at a level, with all of its relief, at the level's places. Refused where it would be too large to
+    send as text."""
     cage = room.studio.saved(design_id).design.piece(piece_id).faces
     count = cage.topology.corner_count * 4 ** (level - 1)
     if count > MOST_QUADS:
         raise BadNumberError(f"Level {level} would have {count:,} faces; {MOST_QUADS:,} are the most here.")
     stencils = room.stencils.get(cage, level)
-    surface = evaluate(stencils, cage)
+    fine, sampled = seen_at(cage, level, room.stencils.get)
+    surface = evaluate(fine, cage)
+    at = slice(None) if sampled is None else sampled.rows
     return SurfaceArrays(
         level=level,
-        positions=surface.positions.tolist(),
-        normals=surface.normals.tolist(),
+        positions=surface.positions[at].tolist(),
+        normals=surface.normals[at].tolist(),
         quads=stencils.row_quads.tolist(),
         face_of_quad=stencils.face_of_quad.tolist(),
     )

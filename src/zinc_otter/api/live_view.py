@@ -28,6 +28,7 @@ from zinc_otter.core.cage.cage import unit
 from zinc_otter.core.cage.symmetry import Symmetry
 from zinc_otter.core.cage.topology import Floats, Ints
 from zinc_otter.core.curve import Curve, pieces_of
+from zinc_otter.core.relief.sampled import Sample, seen_at
 from zinc_otter.core.repeated import Repeated
 from zinc_otter.core.stone.materials import stone_material
 from zinc_otter.core.stone.stone import Stone
@@ -35,6 +36,7 @@ from zinc_otter.core.surface import DragPlan, LimitSurface, evaluate, plan_drag
 from zinc_otter.core.surface.curves import SurfaceCurve
 from zinc_otter.core.surface.limit_surface import normals_of
 from zinc_otter.core.surface.raised import Raised
+from zinc_otter.core.surface.stencils import Stencils
 from zinc_otter.studio.design import Design, Piece
 from zinc_otter.studio.images import Of, images_of
 
@@ -43,17 +45,33 @@ _WORTH_PLANNING = 0.3
 
 
 class _PieceView:
-    """One piece as the viewer has it: the cage last sent, and a fully evaluated base to move from."""
+    """One piece as the viewer has it: the cage last sent, and a fully evaluated base to move from.
 
-    def __init__(self, cage: Cage, base: LimitSurface, symmetry: Symmetry | None, raised: Raised | None = None) -> None:
+    With ``sampled`` the base is finer than what is shown.
+    """
+
+    def __init__(
+        self,
+        cage: Cage,
+        base: LimitSurface,
+        symmetry: Symmetry | None,
+        raised: Raised | None = None,
+        sampled: Sample | None = None,
+    ) -> None:
         self.sent = cage
         self.raised = raised
+        self.sampled = sampled
         self.symmetry = symmetry
         self.base_cage = cage
         self.base = base
-        self.points = base.points
+        self.points = base.points if sampled is None else sampled.points(base)
         self.plan: DragPlan | None = None
         self.planned = False
+
+    @property
+    def stencils(self) -> Stencils:
+        """Of the level that is shown."""
+        return self.base.stencils if self.sampled is None else self.sampled.stencils
 
 
 _MOST_IMAGES = 200_000
@@ -143,13 +161,19 @@ def _mask_of(cage: Cage) -> NDArray[np.float32] | None:
     return None if cage.relief is None else cage.relief.mask
 
 
-def _mask_rows(cage: Cage, surface: LimitSurface) -> NDArray[np.uint8]:
+def _depth(cage: Cage) -> int:
+    """How many levels of relief a cage has."""
+    return 0 if cage.relief is None else cage.relief.depth
+
+
+def _mask_rows(cage: Cage, surface: LimitSurface, sampled: Sample | None) -> NDArray[np.uint8]:
     """(r,) how protected each row is from brushes, 0 to 255; nothing where the mask is of a finer level, or there is
     none."""
     mask, stencils = _mask_of(cage), surface.stencils
     if mask is None or len(mask) != stencils.vertex_count:
         return np.zeros(0, dtype=np.uint8)
-    return np.rint(255 * mask[stencils.limit.row_vertex]).astype(np.uint8)
+    rows = np.rint(255 * mask[stencils.limit.row_vertex]).astype(np.uint8)
+    return rows if sampled is None else rows[sampled.rows]
 
 
 class LiveView:
@@ -185,8 +209,8 @@ class LiveView:
         return {"pieces": [piece for piece in pieces if piece is not None], "gone": gone}
 
     def surface_of(self, piece: Piece) -> LimitSurface:
-        """The whole surface of a piece at the level at which it is shown."""
-        level = self._level_of(piece.cage)
+        """The whole surface of a piece at the level at which it is shown, and with all of its relief."""
+        level = max(self._level_of(piece.cage), _depth(piece.cage))
         return evaluate(self._stencils.get(piece.cage, level), piece.cage)
 
     def as_shown(self, piece_id: str) -> tuple[Floats, Ints, Ints] | None:
@@ -194,15 +218,14 @@ class LiveView:
         view = self._pieces.get(piece_id)
         if view is None:
             return None
-        stencils = view.base.stencils
-        return view.points, stencils.triangles, stencils.limit.row_vertex
+        return view.points, view.stencils.triangles, view.stencils.limit.row_vertex
 
     def weights(self, piece_id: str, weights: Floats) -> Weights | None:
         """How far each row of a piece's surface takes part, from the shares (n,) of its control points."""
         view = self._pieces.get(piece_id)
         if view is None or len(weights) != view.sent.topology.vertex_count:
             return None
-        stencils = view.base.stencils
+        stencils = view.stencils
         rows = stencils.limit.position @ stencils.refined(weights)
         return {"piece": piece_id, "rows": np.clip(rows, 0, 1).astype(np.float32)}
 
@@ -259,7 +282,7 @@ class LiveView:
         view = self._pieces.get(piece_id)
         if view is None or view.sent.structure_digest != cage.structure_digest or view.symmetry != piece.symmetry:
             return self._whole(piece_id, cage, piece.symmetry)
-        if view.base.stencils.level != self._level_of(cage):
+        if view.stencils.level != self._level_of(cage) or view.base.stencils.level < _depth(cage):
             return self._whole(piece_id, cage, piece.symmetry)
         same_relief = view.sent.relief is cage.relief
         if view.sent is cage or (same_relief and np.array_equal(view.sent.positions, cage.positions)):
@@ -270,8 +293,7 @@ class LiveView:
         return self._moved(piece_id, view, cage)
 
     def _level_of(self, cage: Cage) -> int:
-        relief = 0 if cage.relief is None else cage.relief.depth
-        return shown_level(cage.topology.face_count, self._level, relief)
+        return shown_level(cage.topology.face_count, self._level, _depth(cage))
 
     def _with_relief(self, piece_id: str, view: _PieceView, cage: Cage) -> PieceFrame:
         """Relief goes along by frames that turn: what follows from a change is found level by level."""
@@ -283,7 +305,11 @@ class LiveView:
         rows = view.raised.follow(cage)
         view.base = surface = view.raised.surface
         view.points = surface.points
-        at = slice(None) if rows is None else rows
+        at: slice | Ints = slice(None) if rows is None else rows
+        if view.sampled is not None:
+            view.points = view.sampled.points(surface)
+            rows = view.sampled.changed(rows, len(surface.positions))
+            at = view.sampled.rows if rows is None else view.sampled.rows[rows]
         frame: PieceFrame = {
             "id": piece_id,
             "cage_rows": {"rows": changed.astype(np.int32), "positions": cage.positions[changed]},
@@ -294,29 +320,31 @@ class LiveView:
             },
         }
         if _mask_of(was) is not _mask_of(cage):
-            frame["mask"] = _mask_rows(cage, surface)
+            frame["mask"] = _mask_rows(cage, surface, view.sampled)
         return frame
 
     def _whole(self, piece_id: str, cage: Cage, symmetry: Symmetry | None) -> PieceFrame:
         self._forget(piece_id)
         level = self._level_of(cage)
-        stencils = self._stencils.get(cage, level)
-        raised = None if cage.relief is None else Raised(stencils, cage)
-        surface = evaluate(stencils, cage) if raised is None else raised.surface
-        self._pieces[piece_id] = _PieceView(cage, surface, symmetry, raised)
+        fine, sampled = seen_at(cage, level, self._stencils.get)
+        stencils = fine if sampled is None else sampled.stencils
+        raised = None if cage.relief is None else Raised(fine, cage)
+        surface = evaluate(fine, cage) if raised is None else raised.surface
+        self._pieces[piece_id] = _PieceView(cage, surface, symmetry, raised, sampled)
+        at: slice | Ints = slice(None) if sampled is None else sampled.rows
         frame: PieceFrame = {
             "id": piece_id,
             "cage": _cage_frame(cage, symmetry),
             "surface": {
                 "level": level,
-                "positions": surface.positions.astype(np.float32),
-                "normals": surface.normals.astype(np.float32),
+                "positions": surface.positions[at].astype(np.float32),
+                "normals": surface.normals[at].astype(np.float32),
                 "quads": stencils.row_quads,
                 "face_of_quad": stencils.face_of_quad,
             },
         }
         if _mask_of(cage) is not None:
-            frame["mask"] = _mask_rows(cage, surface)
+            frame["mask"] = _mask_rows(cage, surface, sampled)
         return frame
 
     def _moved(self, piece_id: str, view: _PieceView, cage: Cage) -> PieceFrame:

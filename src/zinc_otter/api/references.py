@@ -3,11 +3,12 @@
 from __future__ import annotations
 
 import io
+from collections.abc import Callable
 from pathlib import PurePosixPath, PureWindowsPath
 from typing import Annotated, Literal
 
 import numpy as np
-from fastapi import APIRouter, Query, Request, Response
+from fastapi import APIRouter, Path, Query, Request, Response
 from fastapi.concurrency import run_in_threadpool
 from pydantic import BaseModel, ConfigDict, Field
 
@@ -15,10 +16,15 @@ from zinc_otter.api.designs import AtHand
 from zinc_otter.api.packing import pack
 from zinc_otter.api.room import Room
 from zinc_otter.api.schemas import DesignState
+from zinc_otter.api.solid_schemas import JobReport
+from zinc_otter.api.solids import report_of
+from zinc_otter.core.cage.topology import Floats, Ints
 from zinc_otter.core.errors import BadSelectionError, FileFormatError
 from zinc_otter.core.form import require_faces
+from zinc_otter.core.scan.flow import flow
 from zinc_otter.core.scan.scanner import Looks, Scanning
 from zinc_otter.jobs.component_work import ComponentFile, bake_cage, clean_mesh, read_component, scan_cage
+from zinc_otter.jobs.runner import JobState, UnknownJobError
 from zinc_otter.studio.commands.base import PieceId
 from zinc_otter.studio.commands.components import AddComponent, RecastComponent
 from zinc_otter.studio.commands.pictures import AddPicture, FlatView
@@ -27,6 +33,9 @@ from zinc_otter.studio.references import Component
 
 router = APIRouter(prefix="/api", tags=["references"])
 Revision = Annotated[int, Query(ge=0, le=2**53)]
+_NAMED = "^[0-9a-f]{8,32}$"
+Watch = Annotated[str, Query(pattern=f"{_NAMED}|^$", description="a name to ask for its progress by, hexadecimal")]
+Watched = Annotated[str, Path(pattern=_NAMED)]
 FileName = Annotated[str, Query(min_length=1, max_length=300, description="the file's name, with its ending")]
 
 
@@ -64,18 +73,40 @@ async def add_component(
     unit: Literal["mm", "cm", "m", "in"] | None = None,
     clearance: Annotated[float, Query(ge=0, le=1e6)] = 0.0,
     scan: bool = False,
+    watch: Watch = "",
 ) -> DesignState:
     """Put down an STL, OBJ, PLY, GLB, 3MF or STEP file (the body) as a component to build around, or as a scan to lie on,
-    as one step."""
+    as one step. Under the name that ``watch`` gives how far it is can be asked for meanwhile, and it can be stopped."""
     title, extension = name_of(name)
     data = await request.body()
 
     def work() -> DesignState:
         room.studio.saved(design_id)
-        made = room.read_in(data, "Reading the component", read_component, extension, unit)
+        made = room.read_in(data, "Reading the component", read_component, extension, unit, watch=watch)
         return _put_down(room, design_id, revision, title, made, clearance, scan)
 
     return await run_in_threadpool(work)
+
+
+@router.get("/reading/{watch}")
+def get_reading(watch: Watched, room: AtHand) -> JobReport | None:
+    """How far a file is that is being read in; null where none of this name is."""
+    return _read_under(room, watch, room.intake.state)
+
+
+@router.delete("/reading/{watch}")
+def stop_reading(watch: Watched, room: AtHand) -> JobReport | None:
+    """Stop reading a file in: whoever sent it is told so, and nothing was changed."""
+    return _read_under(room, watch, room.intake.cancel)
+
+
+def _read_under(room: Room, watch: str, ask: Callable[[str], JobState]) -> JobReport | None:
+    job_id = room.watched_job(watch)
+    try:
+        return None if job_id is None else report_of(ask(job_id))
+    except UnknownJobError:
+        # It was done since.
+        return None
 
 
 class ScanRequest(BaseModel):
@@ -168,14 +199,28 @@ def get_mesh(digest: str, room: AtHand) -> Response:
 
     Of a large one this is a mesh of fewer triangles; distances are measured to all of them.
     """
+    positions, triangles, notes = _drawn(room, digest)
+    packed = pack({"positions": positions.astype(np.float32), "triangles": triangles.astype(np.int32), "notes": notes})
+    return Response(packed, media_type="application/msgpack", headers=_FOR_EVER)
+
+
+@router.get("/assets/{digest}/flow", response_class=Response)
+def get_flow(digest: str, room: AtHand) -> Response:
+    """Strokes along the lines of curvature of a component's mesh and across them, as MessagePack: ``strokes`` in mm
+    (float32), six numbers each. Found on the mesh that is drawn."""
+    positions, triangles, _ = _drawn(room, digest)
+    strokes = flow(positions.astype(np.float64), triangles.astype(np.int64))
+    return Response(pack({"strokes": strokes.astype(np.float32)}), media_type="application/msgpack", headers=_FOR_EVER)
+
+
+def _drawn(room: Room, digest: str) -> tuple[Floats, Ints, list[str]]:
+    """The mesh of an asset as it is drawn, and what was noted when it came in. Raises FileFormatError for a picture."""
     asset = room.store.asset(digest)
     if asset.kind != "mesh":
         raise FileFormatError("This asset is no mesh.")
     with np.load(io.BytesIO(asset.data), allow_pickle=False) as arrays:
         which = "drawn_" if "drawn_triangles" in arrays else ""
-        positions, triangles = arrays[f"{which}vertices"].astype(np.float32), arrays[f"{which}triangles"].astype(np.int32)
-    packed = pack({"positions": positions, "triangles": triangles, "notes": asset.facts["notes"]})
-    return Response(packed, media_type="application/msgpack", headers=_FOR_EVER)
+        return arrays[f"{which}vertices"], arrays[f"{which}triangles"], asset.facts["notes"]
 
 
 _FOR_EVER = {"Cache-Control": "private, max-age=31536000, immutable"}

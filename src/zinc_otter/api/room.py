@@ -109,6 +109,8 @@ class Room:
         # By itself, so that nothing waits for a picture; a large fine one takes long.
         self.pictures = JobRunner(time_limit=4 * 3600, folder=self.work.path)
         self.intake = JobRunner(time_limit=240, folder=self.work.path)
+        self.watched: dict[str, str] = {}
+        """The jobs of files that are being read in, by the names that those who asked gave them."""
         self.stencils = StencilShelf()
         self.listeners = Listeners()
         self.gaps = Gaps(self.stencils)
@@ -174,8 +176,11 @@ class Room:
             logging.getLogger("zinc_otter").warning("a picture was not kept: %s", error)
         return drawn
 
-    def read_in(self, data: bytes, what: str, work: Callable[..., Any], *more: Any) -> Any:
-        """What a worker reads from a file's bytes: ``work(progress, path, *more)``. Raises its CoreError, JobFailedError."""
+    def read_in(self, data: bytes, what: str, work: Callable[..., Any], *more: Any, watch: str = "") -> Any:
+        """What a worker reads from a file's bytes: ``work(progress, path, *more)``. Raises its CoreError, JobFailedError.
+
+        Whoever asks may give it a name of their own to ``watch`` it by.
+        """
         path = self.work.path / f"{secrets.token_hex(8)}.incoming"
         try:
             try:
@@ -183,9 +188,18 @@ class Room:
             except OSError as error:
                 sentence = f"The file could not be taken in: {error.strerror or error}. Nothing was changed."
                 raise StoreFullError(sentence) from error
-            return self.intake.call(what, work, path, *more)
+            job_id = self.intake.start(secrets.token_hex(6), what, work, path, *more)
+            if watch:
+                self.watched[watch] = job_id
+            return self.intake.wait(job_id)
         finally:
+            self.watched.pop(watch, None)
             path.unlink(missing_ok=True)
+
+    def watched_job(self, watch: str) -> str | None:
+        """The job of what is read in under a name of somebody's own; None where none is, any more or yet."""
+        job_id = self.watched.get(watch)
+        return job_id if job_id is not None and self.intake.knows(job_id) else None
 
     def runner_of(self, job_id: str) -> JobRunner:
         """The runner whose job this is, for all that is asked of a job by its id."""

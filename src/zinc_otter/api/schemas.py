@@ -167,6 +167,7 @@ class PieceState(BaseModel):
     locked: bool
     colour: str
     finish: str = Field(description="what it is of in pictures")
+    relief_in_solid: int = Field(description="how many levels of its relief its solid holds")
     group: str | None
     original: str | None
     symmetry: SymmetryState | None
@@ -194,7 +195,7 @@ class PieceState(BaseModel):
         grown = None if piece.grown is None else design.outgrowth(piece.grown)
         return cls(
             id=piece.id, name=piece.name, visible=piece.visible, locked=piece.locked, colour=piece.colour,
-            finish=piece.finish, group=piece.group, original=piece.original,
+            finish=piece.finish, relief_in_solid=piece.relief_in_solid, group=piece.group, original=piece.original,
             symmetry=piece.symmetry and SymmetryState.of(piece.symmetry.group),
             curve=None if piece.curve is None else CurveFacts.of(piece.curve),
             grown=piece.grown, pulled=piece.pulled.count if piece.pulled else 0,

@@ -38,6 +38,7 @@ from zinc_otter.core.solid.materials import MATERIALS
 from zinc_otter.core.solid.recipe import Recipe, as_solid
 from zinc_otter.jobs import JobState
 from zinc_otter.jobs.solid_work import BY_TRIANGLES, CERTIFICATE, STEP, find_fillet, larger_step, make_solid
+from zinc_otter.sheet.sheet import called, judged
 from zinc_otter.studio.bill import StoneLine, bill_of
 from zinc_otter.studio.design import Piece
 from zinc_otter.studio.followers import recipe_of
@@ -141,9 +142,18 @@ def certificate_as_page(design_id: str, piece_id: str, room: AtHand, larger: Lar
     certificate = _read(path)
     today = datetime.now().isoformat(timespec="minutes").replace("T", " ")
     of = OfWhat(facts.name, facts.revision, today, facts.unit, larger)
-    page = certificate_page(certificate, piece.name, recipe.digest, of, _stones_on(room, design_id, piece))
+    page = certificate_page(
+        certificate, piece.name, recipe.digest, of, _stones_on(room, design_id, piece), _asked_of(room, design_id, piece)
+    )  # fmt: skip
     name = file_name(f"{piece.name}, certificate{larger_words(larger)}", certificate.faults, "html")
     return download(page.encode(), "text/html; charset=utf-8", name)
+
+
+def _asked_of(room: Room, design_id: str, piece: Piece) -> list[tuple[str, str]]:
+    """What the design's proofs ask of a piece, and what is found, looked at finely."""
+    design = room.studio.saved(design_id).design
+    found = [judged(design, proof, room.meshes.get)[:2] for proof in design.proofs if proof.piece == piece.id]
+    return [(called(design, proof), verdict.words) for proof, verdict in found]
 
 
 def _stones_on(room: Room, design_id: str, piece: Piece) -> tuple[StoneLine, ...]:

@@ -151,7 +151,8 @@ def surface_facts(
         cage, left, _ = as_solid(recipe)
     except OpenCageError:
         return None
-    faces = solid_faces(cage)
+    levels = 0 if cage.relief is None else min(recipe.levels, cage.relief.depth)
+    faces = cage.topology.corner_count * 4 ** (levels - 1) if levels else solid_faces(cage)
     about = {"solid_faces": faces, "solid_words": _too_many(faces)}
     counted = fineness_of(room, tolerance, angle).counted(recipe) if left else None
     if counted is not None:

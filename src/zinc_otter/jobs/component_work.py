@@ -2,11 +2,11 @@
 
 from __future__ import annotations
 
-from collections.abc import Callable
 from dataclasses import dataclass
 from pathlib import Path
 from typing import TYPE_CHECKING, Any
 
+from zinc_otter.core.progress import Progress
 from zinc_otter.jobs.bounded import bounded_memory
 
 if TYPE_CHECKING:
@@ -18,8 +18,6 @@ if TYPE_CHECKING:
     from zinc_otter.core.formats.curves.paths import Drawn
     from zinc_otter.core.formats.mesh import Mesh
     from zinc_otter.core.scan.scanner import Scanning
-
-Progress = Callable[[float, str], None]
 
 
 @dataclass(frozen=True, eq=False)
@@ -33,13 +31,32 @@ class ComponentFile:
 def read_component(progress: Progress, path: Path, extension: str, unit: str | None) -> ComponentFile:
     """Read a mesh file, or the faces of a STEP file as a mesh. Raises FileFormatError, BadNumberError."""
     from zinc_otter.core.formats.mesh import as_asset, read_mesh
+    from zinc_otter.core.formats.points import are_points
 
     with bounded_memory("a component"):
         if extension in ("step", "stp"):
             from zinc_otter.jobs.kernel_guard import guarded
 
             return guarded("Reading the STEP file", 60.0, lambda: ComponentFile(*as_asset(_step_mesh(path))))
-        return ComponentFile(*as_asset(read_mesh(path.read_bytes(), extension, unit)))
+        data = path.read_bytes()
+        progress(0.05, f"Reading {len(data) / 2**20:,.1f} MB")
+        told: Progress = lambda part, words: progress(0.05 + 0.55 * part, words)  # noqa: E731
+        laid = are_points(data, extension)
+        mesh = _laid_through(data, extension, unit, told) if laid else read_mesh(data, extension, unit, progress=told)
+        made = as_asset(mesh, lambda part, words: progress(0.6 + 0.4 * part, words))
+        progress(1.0, "Done")
+        return ComponentFile(*made)
+
+
+def _laid_through(data: bytes, extension: str, unit: str | None, progress: Progress) -> Mesh:
+    """The surface through a file of points alone; its notes say how near to them it runs."""
+    from zinc_otter.core.formats.mesh import checked_mesh
+    from zinc_otter.core.formats.points import read_points
+    from zinc_otter.core.scan.through_points import how_near, through_points
+
+    points = read_points(data, extension, unit)
+    made = through_points(points.places, points.normals, lambda part, words: progress(0.1 + 0.85 * part, words))
+    return checked_mesh(made.vertices, made.triangles, how_near(points.places, made))
 
 
 def scan_cage(progress: Progress, cage: Cage, how: Scanning) -> ComponentFile:

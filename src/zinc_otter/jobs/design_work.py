@@ -10,10 +10,11 @@ from pathlib import Path
 from typing import TYPE_CHECKING
 
 from zinc_otter.core.errors import CoreError
+from zinc_otter.core.progress import Progress
 from zinc_otter.core.remark import Remark
 from zinc_otter.core.solid.gate import INCOMPLETE, refuse_unsound
 from zinc_otter.core.solid.recipe import Recipe
-from zinc_otter.jobs.solid_work import CERTIFICATE, SHAPE, Progress, make_solid, put, told
+from zinc_otter.jobs.solid_work import CERTIFICATE, SHAPE, make_solid, put, told
 from zinc_otter.jobs.triangle_work import Fineness, made_body
 
 if TYPE_CHECKING:

@@ -7,12 +7,13 @@ import os
 import pickle
 import time
 from collections.abc import Callable, Sequence
-from dataclasses import asdict
+from dataclasses import asdict, replace
 from pathlib import Path
 from typing import TYPE_CHECKING, Any
 
 import numpy as np
 
+from zinc_otter.core.progress import Progress
 from zinc_otter.core.solid.recipe import Recipe
 
 if TYPE_CHECKING:
@@ -27,7 +28,6 @@ CERTIFICATE, STEP, SHOWN, BY_TRIANGLES, SHAPE = (
 )  # fmt: skip
 
 Colour = tuple[float, float, float]
-Progress = Callable[[float, str], None]
 
 
 def make_solid(progress: Progress, recipe: Recipe, folder: Path, colour: Colour | None = None) -> None:
@@ -37,13 +37,15 @@ def make_solid(progress: Progress, recipe: Recipe, folder: Path, colour: Colour 
     """
     from zinc_otter.core.formats.step import write_step
     from zinc_otter.core.formats.step_text import NAME
-    from zinc_otter.core.solid.certificate import certify
+    from zinc_otter.core.solid.certificate import certify, relief_words
+    from zinc_otter.core.solid.kernel.route import made_apart
 
-    relief, recipe = recipe.has_relief, recipe.plain
-    by_mesh, made = _both_routes(recipe, progress)
+    relief, recipe = relief_words(recipe), recipe.plain
+    by_mesh, made = _both_routes(recipe.one, progress)
     folder.mkdir(parents=True, exist_ok=True)
     progress(0.8, "Measuring how true it is")
     solids, shown, finished, measured, judged = _measured(recipe, by_mesh, made)
+    made = made_apart(made, recipe.places) if recipe.apart else made
     certificate = certify(made.patches, True, solids, measured, finished if recipe.followers else None, judged, relief)
     progress(0.9, "Writing STEP")
     # Under a name that stands for the piece's own, which may change while the solid does not.
@@ -128,9 +130,12 @@ def _both_routes(recipe: Recipe, progress: Progress) -> tuple[Made, KernelMade]:
 def _measured(recipe: Recipe, by_mesh: Made, made: KernelMade) -> tuple[int, Any, Any, Any, Judged]:
     """Count of solids, triangles to be shown, the measures of a certificate, and what the gate says."""
     from zinc_otter.core.solid.certificate import Finished, Measured
-    from zinc_otter.core.solid.gate import judged
+    from zinc_otter.core.solid.gate import judged, judged_apart
+    from zinc_otter.core.solid.kernel.route import made_apart
     from zinc_otter.core.solid.kernel.shape import joined_triangles, largest_tolerance, reach_of, solids_of, triangulated
+    from zinc_otter.core.solid.mesh.route import at_places
 
+    bodies = max(len(recipe.apart), 1)
     chord = reach_of(made.body) * 3e-4
     shown = triangulated(made.body, chord)
     found = judged(*joined_triangles(made.body, shown), made.notes)
@@ -138,13 +143,19 @@ def _measured(recipe: Recipe, by_mesh: Made, made: KernelMade) -> tuple[int, Any
         # Triangles of neighbours may cross by less than they keep from their faces; looked at again, more finely.
         finer = triangulated(made.body, chord / 8)
         found = judged(*joined_triangles(made.body, finer), made.notes)
+    if recipe.apart:
+        images = at_places(*joined_triangles(made.body, shown), recipe.places)
+        apart = judged_apart(*images, bodies)
+        found = replace(found, warnings=(*found.warnings, *apart.warnings))
+        made = made_apart(made, recipe.places)
+        shown = triangulated(made.body, chord)
     thinnest, at = thinnest_wall(shown.points, shown.triangles)
     called = {follower.id: follower.called for follower in recipe.followers}
     x, y, z = (float(v) for v in np.ptp(shown.points, axis=0))
     measured = Measured(
         triangle_count=len(shown.triangles),
         chord=chord,
-        mesh_volume=by_mesh.body.volume,
+        mesh_volume=bodies * by_mesh.body.volume,
         centre=vec(shown.moments.centre),
         crossings=found.crossings,
         thinnest=thinnest,

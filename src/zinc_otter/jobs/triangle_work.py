@@ -11,8 +11,9 @@ from typing import TYPE_CHECKING
 
 import numpy as np
 
+from zinc_otter.core.progress import Progress
 from zinc_otter.core.solid.recipe import Note, Recipe
-from zinc_otter.jobs.solid_work import BY_TRIANGLES, Progress, put, thinnest_wall, told, vec
+from zinc_otter.jobs.solid_work import BY_TRIANGLES, put, thinnest_wall, told, vec
 
 if TYPE_CHECKING:
     from zinc_otter.core.formats.surfaces import Appearance
@@ -140,7 +141,7 @@ def made_body(
     recipe: Recipe, fineness: Fineness, progress: Callable[[float, str], None] = lambda _, __: None
 ) -> MadeBody:
     """The triangles, what became of the followers, and what the gate says of them; kept ones, if they were made before."""
-    from zinc_otter.core.solid.gate import judged
+    from zinc_otter.core.solid.gate import judged, judged_apart
     from zinc_otter.core.solid.mesh.route import triangles_of
 
     found = fineness.kept(recipe)
@@ -149,7 +150,11 @@ def made_body(
     path = fineness.path(recipe)
     made, notes = triangles_of(recipe, fineness.chord, fineness.degrees, progress)
     progress(1.0, f"Looking {len(made.triangles):,} triangles over")
-    said = judged(made.points, made.triangles, notes)
+    said = (
+        judged_apart(made.points, made.triangles, len(recipe.apart), notes)
+        if recipe.apart
+        else judged(made.points, made.triangles, notes)
+    )
     counted = (len(made.triangles), made.chord, made.turn)
     path.parent.mkdir(parents=True, exist_ok=True)
     words = json.dumps({"notes": [asdict(note) for note in notes], "judged": asdict(said)})

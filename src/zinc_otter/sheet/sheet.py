@@ -10,6 +10,7 @@ from typing import Literal
 import numpy as np
 
 from zinc_otter.core.errors import BadNumberError, CoreError
+from zinc_otter.core.progress import Progress
 from zinc_otter.core.proof.distance import MeshDistance
 from zinc_otter.core.proving import Ground, Proof, Verdict
 from zinc_otter.core.proving.base import Valued
@@ -25,7 +26,6 @@ from zinc_otter.studio.design import Design
 from zinc_otter.studio.grounds import ground_of
 from zinc_otter.studio.shown import Body, Shown, mesh_of, shown_of
 
-Progress = Callable[[float, str], None]
 _PER = {"mm": (1.0, 2), "cm": (10.0, 3), "in": (25.4, 3)}
 _FILES = (
     ("3mf", "triangles within 0.05 mm, unless another number was typed"),
@@ -67,7 +67,7 @@ def sheet_of(
     if not shown:
         raise BadNumberError("There is nothing to be drawn: no piece is shown.")
     progress(0.35, "Asking what holds")
-    asked = [_judged(design, proof, meshes) for proof in design.proofs]
+    asked = [judged(design, proof, meshes) for proof in design.proofs]
     measures = _measures([(proof, verdict) for proof, verdict, _ in asked], of)
     progress(0.55, "Drawing the views")
     pages: list[Page] = []
@@ -84,13 +84,13 @@ def sheet_of(
     for k, (proof, verdict, ground) in enumerate(asked):
         progress(0.8 + 0.19 * k / max(len(asked), 1), "Drawing maps")
         if ground is not None and (value := _mapped(proof, ground)) is not None:
-            put_map(flow, f"{_called(design, proof)}", verdict.words, ground, value, verdict.place.points)
+            put_map(flow, f"{called(design, proof)}", verdict.words, ground, value, verdict.place.points)
     for k, page in enumerate(pages):
         _foot(page, of, wanted, scale if k == 0 else None, k + 1, len(pages))
     return pages
 
 
-def _judged(design: Design, proof: Proof, meshes: Callable[[str], MeshDistance]) -> tuple[Proof, Verdict, Ground | None]:
+def judged(design: Design, proof: Proof, meshes: Callable[[str], MeshDistance]) -> tuple[Proof, Verdict, Ground | None]:
     """A proof looked at finely, and what it went by."""
     piece = next((one for one in design.pieces if one.id == proof.piece), None)
     if piece is None or (proof.by_surface and piece.curve is not None):
@@ -112,7 +112,7 @@ def _mapped(proof: Proof, ground: Ground) -> Valued | None:
         return None
 
 
-def _called(design: Design, proof: Proof) -> str:
+def called(design: Design, proof: Proof) -> str:
     names = {p.id: p.name for p in design.pieces} | {r.id: r.name for r in design.references}
     return proof.asked(lambda key: names.get(key, "what is gone"))
 
@@ -177,7 +177,7 @@ def _facts(
     )  # fmt: skip
     flow.table(
         "What was asked", ["Asked", "", "Found"], [5, 2, 9],
-        [[_called(design, p), _SIGNS[v.holds], v.words] for p, v in asked if not isinstance(p, Dimension)],
+        [[called(design, p), _SIGNS[v.holds], v.words] for p, v in asked if not isinstance(p, Dimension)],
     )  # fmt: skip
     bill = bill_of(design, {}, {})
     flow.table(

@@ -14,9 +14,10 @@ from numpy.typing import NDArray
 
 from zinc_otter.core.cage import Cage, Topology
 from zinc_otter.core.cage.symmetry import Group, Plane, Symmetry
+from zinc_otter.core.cage.symmetry.line_symmetry import LineSymmetry
 from zinc_otter.core.curve import Curve
 from zinc_otter.core.errors import BadNumberError
-from zinc_otter.core.form import Form
+from zinc_otter.core.form import Form, controls
 from zinc_otter.core.growth import Growth, Pulls
 from zinc_otter.core.growth.mirrored import MirroredCopy
 from zinc_otter.core.relief.stamps.stamp import Stamp
@@ -28,7 +29,7 @@ from zinc_otter.studio.growths import growth_document, read_growth
 from zinc_otter.studio.proofs import proof_document, read_proof
 from zinc_otter.studio.references import Component, Picture, Reference
 
-FORMAT = 9
+FORMAT = 10
 """1 had neither references nor locks, colours and groups of pieces, 2 no symmetry, 3 no followers, 4 neither curves nor what
 grows, only mirrored copies, 5 neither stones nor proofs, 6 no dimensions and finishes, 7 no scans, 8 no relief; they are
 still read."""
@@ -162,9 +163,10 @@ def from_document(document: Mapping[str, Any], blobs: Mapping[str, bytes]) -> De
     def piece_of(p: Mapping[str, Any]) -> Piece:
         form = form_of(p)
         symmetry = None
-        if (held := p.get("symmetry")) and isinstance(form, Cage):
+        if (held := p.get("symmetry")) and not isinstance(form, Repeated):
             corners = tuple(get(digest) for digest in held["corners"])
-            symmetry = Symmetry(_group(held["group"]), form.topology, corners)
+            kind = LineSymmetry if isinstance(form, Curve) else Symmetry
+            symmetry = kind(_group(held["group"]), controls(form).topology, corners)
         pulled = p.get("pulled") and Pulls(p["pulled"]["layout"], get(p["pulled"]["local"]))
         facts = {key: p[key] for key in _PIECE_KEYS if key in p}
         followers = tuple(read_follower(follower) for follower in p.get("followers", ()))
@@ -185,7 +187,7 @@ def from_document(document: Mapping[str, Any], blobs: Mapping[str, bytes]) -> De
     return design
 
 
-_PIECE_KEYS = ("id", "name", "visible", "locked", "colour", "finish", "group", "original")
+_PIECE_KEYS = ("id", "name", "visible", "locked", "colour", "finish", "group", "original", "relief_in_solid")
 
 
 def _growth(p: Mapping[str, Any]) -> Growth | None:

@@ -6,12 +6,14 @@ from collections.abc import Mapping
 from typing import Annotated, Any, Literal
 
 import numpy as np
-from pydantic import BaseModel, ConfigDict, Field, StrictBool, ValidationError
+from pydantic import BaseModel, ConfigDict, Field, StrictBool, StrictInt, ValidationError
 
 from zinc_otter.core.cage import Cage, Topology
+from zinc_otter.core.cage.symmetry.line_symmetry import LineSymmetry
 from zinc_otter.core.errors import CoreError, FileFormatError
 from zinc_otter.core.form import controls
 from zinc_otter.core.formats.surfaces.appearance import CLAYS
+from zinc_otter.core.relief.in_patches import MOST_LEVELS
 from zinc_otter.studio.design import Design, Piece, growing_order
 from zinc_otter.studio.followers import takes_part_of
 from zinc_otter.studio.references import Component, Picture, Reference
@@ -35,6 +37,7 @@ class _PieceFacts(_Strict):
     colour: str
     group: Name | None
     original: Id | None
+    relief_in_solid: Annotated[StrictInt, Field(ge=0, le=MOST_LEVELS)]
 
 
 class _ReferenceFacts(_Strict):
@@ -145,12 +148,15 @@ def _check_symmetry(where: str, piece: Piece) -> None:
     held = piece.symmetry
     if held is None:
         return
-    count = piece.cage.topology.corner_count
+    of_line = isinstance(held, LineSymmetry)
+    count = piece.cage.topology.vertex_count if of_line else piece.cage.topology.corner_count
     for images in held.corners:
         if images.shape != (count,) or images.dtype.kind != "i" or not np.array_equal(np.sort(images), np.arange(count)):
             raise FileFormatError(f"{where}: its symmetry does not go with its faces.")
     if len(held.corners) != len(held.group.generators):
         raise FileFormatError(f"{where}: its symmetry does not go with its planes.")
+    if isinstance(held, LineSymmetry) and not held.is_sound:
+        raise FileFormatError(f"{where}: its symmetry is none that a curve can have.")
 
 
 def _check_ties(where: str, design: Design, piece: Piece) -> None:

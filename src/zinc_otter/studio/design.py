@@ -15,12 +15,12 @@ from zinc_otter.core.form import Form, controls, own_faces, require_faces, stand
 from zinc_otter.core.growth.base import Growth, Outgrowth, grown
 from zinc_otter.core.growth.pulls import Pulls, pulls_between
 from zinc_otter.core.proving.base import Proof
-from zinc_otter.core.relief.carried_over import carried_over
 from zinc_otter.core.relief.stamps.shipped import SHIPPED, shipped
 from zinc_otter.core.relief.stamps.stamp import Stamp
 from zinc_otter.core.solid.followers import Follower
 from zinc_otter.core.solid.followers.moving import similarity_between, taken_along
 from zinc_otter.studio.references import Reference
+from zinc_otter.studio.relief_kept import relief_told, with_relief_kept, with_relief_of
 
 MOST_STAMPS = 60
 MOST_IN_DESIGN = 200_000
@@ -66,6 +66,8 @@ class Piece:
     locked: bool = False
     colour: str = "clay"
     finish: str = "clay"
+    relief_in_solid: int = 0
+    """How many levels of its relief its solid holds as patches."""
     group: str | None = None
     original: str | None = None
     symmetry: Symmetry | None = None
@@ -129,7 +131,7 @@ class Design:
         return piece
 
     def pullable_piece(self, piece_id: str) -> Piece:
-        """The piece, to have its control points pulled: one that grows keeps it on top. Raises as shapeable_piece."""
+        """The piece, to be pulled or given relief: one that grows keeps it on top. Raises as shapeable_piece."""
         piece = self.free_piece(piece_id)
         if piece.grown is not None and not piece.grown.pulled:
             source = self.piece(piece.grown.sources[0]).name
@@ -171,9 +173,9 @@ class Design:
         at = len(self.pieces)
         if like is not None:
             alike = isinstance(form, Cage) and isinstance(like.form, Cage) and form.topology is like.form.topology
-            symmetry = like.symmetry if alike else None
+            symmetry = like.symmetry if alike or _shifted(like.form, form) else None
             followers = like.followers if alike else ()
-            piece = replace(piece, form=_with_relief_of(like.form, form))
+            piece = replace(piece, form=with_relief_of(like.form, form))
             piece = replace(
                 piece, colour=like.colour, finish=like.finish, group=like.group, symmetry=symmetry, followers=followers
             )
@@ -229,7 +231,7 @@ class Design:
         before = self.piece(changed.id)
         self._check_faces(changed.form, own_faces(before.form))
         if not plain and changed.grown is None:
-            changed = replace(changed, form=_with_relief_of(before.form, changed.form))
+            changed = replace(changed, form=with_relief_of(before.form, changed.form))
         design = replace(self, pieces=tuple(changed if piece is before else piece for piece in self.pieces))
         if changed.form is before.form:
             return design
@@ -271,14 +273,27 @@ class Design:
         return design
 
     def regrown(self, piece: Piece) -> Piece:
-        """A piece that grows, grown from its sources as they stand, and pulled as far as its faces are the same."""
+        """A piece that grows, grown from its sources as they stand, and pulled as far as its faces are the same.
+
+        Its own relief stays on it; among other faces it is carried over by place.
+        """
+        return self.regrown_with_remarks(piece)[0]
+
+    def regrown_with_remarks(self, piece: Piece) -> tuple[Piece, tuple[str, ...]]:
+        """The same, and what was lost of what a hand had done on it."""
         assert piece.grown is not None
         form = self.outgrowth(piece.grown).form
+        if not isinstance(form, Cage) or not piece.grown.pulled:
+            return replace(piece, form=form), ()
+        remarks: tuple[str, ...] = ()
         pulled = piece.pulled
-        if pulled is not None and isinstance(form, Cage):
-            pulled = pulled if pulled.fit(form) else None
-            form = form if pulled is None else pulled.on(form)
-        return replace(piece, form=form, pulled=pulled)
+        if pulled is not None and not pulled.fit(form):
+            points = "point that was" if pulled.count == 1 else "points that were"
+            remarks = (f"The layout is another now: {pulled.count} {points} pulled by hand went back.",)
+            pulled = None
+        form = form if pulled is None else pulled.on(form)
+        grown, lost = relief_told(piece.form, form)
+        return replace(piece, form=grown, pulled=pulled), (*remarks, *lost)
 
     def edited(self, piece_id: str, picked: Selection, edit: Callable[[Cage, Selection], Edit]) -> tuple[Design, Edit]:
         """The design with one piece edited: every change of a form goes through here.
@@ -345,27 +360,12 @@ class Design:
         return replace(self, references=tuple(r for r in self.references if r is not gone))
 
 
-def with_relief_kept(before: Cage, done: Edit) -> Edit:
-    """The edit with the relief of the cage before it on the new one; its remarks say what of it is lost."""
-    relief = before.relief
-    if relief is None or done.cage.relief is not None or not done.cage.topology.face_count:
-        return done
-    if done.cage.topology.digest == before.topology.digest and done.old_to_new.stays:
-        return replace(done, cage=done.cage.with_relief(relief))
-    carried = carried_over(before, done.cage, done.rest)
-    remarks = done.remarks if relief.is_flat else (*done.remarks, carried.words)
-    return replace(done, cage=carried.cage, remarks=remarks)
-
-
-def _with_relief_of(before: Form, after: Form) -> Form:
-    """A form with the relief of another one where it lies on that and has none."""
-    if not isinstance(before, Cage) or not isinstance(after, Cage):
-        return after
-    if before.relief is None or after.relief is not None or not after.topology.face_count:
-        return after
-    if after.topology.digest == before.topology.digest:
-        return after.with_relief(before.relief)
-    return carried_over(before, after).cage
+def _shifted(before: Form, after: Form) -> bool:
+    """Whether a curve is another one elsewhere, so that it has a mirror where that has."""
+    if not isinstance(before, Curve) or not isinstance(after, Curve) or before.polygon.topology != after.polygon.topology:
+        return False
+    off = after.points - before.points
+    return before.with_points(after.points) == after and bool(abs(off - off[0]).max() <= 1e-9 * (1 + abs(off).max()))
 
 
 def let_go(piece: Piece) -> Piece:

@@ -56,7 +56,10 @@ def recipe_of(design: Design, piece_id: str, solid: Callable[[str], bytes] | Non
     piece = design.piece(piece_id)
     if isinstance(piece.grown, Repeat):
         return _repeated(design, piece, piece.grown, solid)
-    return Recipe(piece.name, piece.faces, piece.followers, *_taken_part_of(design, piece, solid), _stones(design, piece))
+    taken = _taken_part_of(design, piece, solid)
+    return Recipe(
+        piece.name, piece.faces, piece.followers, *taken, _stones(design, piece), levels=piece.relief_in_solid
+    )  # fmt: skip
 
 
 def _stones(design: Design, piece: Piece) -> dict[str, Sequence[tuple[Stone, Floats]]]:
@@ -94,7 +97,8 @@ def _repeated(design: Design, piece: Piece, growth: Repeat, solid: Callable[[str
     own_others, own_solids = _taken_part_of(design, piece, solid)
     all_others, all_solids = {**others, **own_others}, {**solids, **own_solids}
     stones = {**first.stones, **_stones(design, piece)}
-    return Recipe(piece.name, first.cage, (*followers, *piece.followers), all_others, all_solids, stones)
+    apart = rows if growth.bodies == "apart" and not rest and not piece.followers else ()
+    return Recipe(piece.name, first.cage, (*followers, *piece.followers), all_others, all_solids, stones, apart)
 
 
 def takes_part_of(design: Design, piece_id: str) -> set[str]:

@@ -178,6 +178,20 @@ class Lofts(unittest.TestCase):
         plain = [(circle(2 * r, n), z) for r, z in zip(radii, heights, strict=True)]
         return [ring.with_points(ring.points + [0, 0, z]) for ring, z in plain]
 
+    def test_what_was_mended_is_told_and_can_be_left(self) -> None:
+        rings = [ring_of(10, 8).with_points(ring_of(10, 8).points + [0, 0, z]) for z in (0, 10, 20)]
+        mixed = [rings[0], rings[2].begun_at(3), rings[1].reversed()]
+        told = loft(mixed).remarks
+        self.assertIn("The curves were put into the order in which they lie.", told)
+        self.assertIn("1 of them runs the other way now.", told)
+        self.assertIn("1 of them begins at another point now.", told)
+        left = loft(mixed, mended=False)
+        self.assertEqual(left.remarks, ())
+        # As given: from the lowest to the highest and back to the middle.
+        self.assertEqual(loft(rings).remarks, ())
+        heights = left.cage.positions.reshape(8, 3, 3)[:, :, 2]
+        self.assertTrue((heights[:, 1] > heights[:, 2]).all())
+
     def test_through_circles_of_one_size_the_cylinder_and_of_two_the_cone(self) -> None:
         points, _ = dense(loft(self.rings([10, 10, 10], [0, 15, 30], 24)))
         self.assertLess(np.abs(np.linalg.norm(points[:, :2], axis=1) - 10).max(), 2e-3)

@@ -59,6 +59,14 @@ class OnAPlane(unittest.TestCase):
                         volume_over(done), want, delta=(0.03 if name in ("flat", "round") else 0.004) * want
                     )
 
+    def test_a_drawn_profile_is_what_was_drawn(self) -> None:
+        """Through the corners of the linear one it is that; a step at half the radius has its cylinder's volume."""
+        for curve, share in ((((0.0, 1.0), (1.0, 0.0)), 1 / 3), (((0.0, 1.0), (0.5, 1.0), (0.502, 0.0), (1.0, 0.0)), 0.25)):
+            drawn = sculpted(sheet(), [[0, 0, 0]], radius=20.0, profile="drawn", curve=curve)
+            self.assertAlmostEqual(volume_over(drawn) / (np.pi * 400 * share), 1, delta=0.03)
+        with self.assertRaisesRegex(BadNumberError, "2 to 32 points"):
+            Manner("draw", LEVEL, 5.0, profile="drawn")
+
     def test_inflating_a_plane_is_drawing_it_out(self) -> None:
         one, other = (sculpted(sheet(), [[0, 0, 0], [12, 5, 0]], brush=brush) for brush in ("draw", "inflate"))
         np.testing.assert_allclose(points_of(one), points_of(other), atol=1e-9)

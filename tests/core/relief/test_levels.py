@@ -3,6 +3,7 @@
 
 from __future__ import annotations
 
+import pickle
 import unittest
 
 import numpy as np
@@ -202,3 +203,40 @@ class Mirrored(unittest.TestCase):
                 order, found = (np.lexsort(np.round(p, 5).T) for p in (want, other))
                 # Detail is kept with 24 bits.
                 np.testing.assert_allclose(other[found], want[order], atol=2e-6)
+
+
+class Hashes(unittest.TestCase):
+    def relief(self, seed: int, rows: int = 5_000) -> Relief:
+        detail = np.random.default_rng(seed).normal(size=(rows, 3)).astype(np.float32)
+        return Relief((None, detail))
+
+    @given(st.lists(st.tuples(st.integers(0, 4_999), st.integers(0, 2), st.floats(-1, 1, width=32)), max_size=6))
+    @settings(max_examples=25, deadline=None)
+    def test_a_changed_part_is_hashed_as_all_of_it_would_be(self, changes: list[tuple[int, int, float]]) -> None:
+        relief = self.relief(1)
+        first = relief.shape_digest
+        detail = relief.details[1].copy()  # type: ignore[union-attr]
+        for row, axis, value in changes:
+            detail[row, axis] = value
+        changed = relief.with_detail(2, detail).with_detail(2, detail.copy())
+        self.assertEqual(changed.shape_digest, Relief((None, detail)).shape_digest)
+        same = np.array_equal(detail.view(np.int32), relief.details[1].view(np.int32))  # type: ignore[union-attr]
+        self.assertEqual(changed.shape_digest == first, same)
+
+    def test_the_sign_of_nothing_counts_and_so_does_the_level(self) -> None:
+        flat = np.zeros((3_000, 3), dtype=np.float32)
+        minus = flat.copy()
+        minus[2_999, 2] = -0.0
+        relief = Relief((None, flat))
+        self.assertNotEqual(relief.shape_digest, relief.with_detail(2, minus).shape_digest)
+        self.assertNotEqual(relief.shape_digest, Relief((flat, None)).shape_digest)
+        # To a worker it goes without what is cached, and is the same there.
+        again = pickle.loads(pickle.dumps(relief.with_detail(2, minus)))
+        self.assertEqual(again.shape_digest, Relief((None, minus)).shape_digest)
+
+    def test_what_is_no_number_is_refused_wherever_it_stands(self) -> None:
+        for value in (np.nan, np.inf, -np.inf):
+            detail = np.ones((4_000, 3), dtype=np.float32)
+            detail[[7, 3_000], 1] = value, 1
+            with self.assertRaisesRegex(BadNumberError, "finite"):
+                Relief((detail,))

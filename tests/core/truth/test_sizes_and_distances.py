@@ -25,7 +25,8 @@ from zinc_otter.core.primitives.sized import (
     sized_tube,
 )
 from zinc_otter.core.primitives.standing import surface_size
-from zinc_otter.core.proof.distance import MeshDistance, is_closed
+from zinc_otter.core.proof.distance import MeshDistance
+from zinc_otter.core.proof.pseudonormals import Wiring, is_closed
 from zinc_otter.core.surface import build_stencils, evaluate
 
 FORMS = {
@@ -156,3 +157,36 @@ class OpenComponents(unittest.TestCase):
         turned = tetrahedron.copy()
         turned[0] = turned[0, ::-1]
         self.assertFalse(is_closed(turned))
+
+
+class TheLeastDistance(unittest.TestCase):
+    def test_it_is_that_of_all_points_measured_one_by_one(self) -> None:
+        random = np.random.default_rng(5)
+        ball = trimesh.creation.icosphere(2, 10.0)
+        half = ball.faces[ball.triangles_center[:, 2] < 5]
+        clouds = {
+            "beside": random.normal(size=(900, 3)) * 3 + [40, 0, 0],
+            "across": random.normal(size=(900, 3)) * 8 + [9, 0, 0],
+            # The same distance everywhere: nothing can be left out.
+            "round about": ball.vertices * 2,
+            "few": random.normal(size=(5, 3)) * 20,
+            "one": np.array([[0.0, 30.0, 0.0]]),
+        }
+        for faces in (ball.faces, half):
+            mesh = MeshDistance(ball.vertices, faces)
+            for name, points in clouds.items():
+                with self.subTest(name, closed=mesh.closed):
+                    distance, feet = mesh.signed(points)
+                    k, least, foot = mesh.least(points)
+                    self.assertEqual(least, distance.min())
+                    self.assertEqual(distance[k], least)
+                    np.testing.assert_array_equal(foot, feet[k])
+
+    def test_wiring_serves_other_places_of_the_vertices(self) -> None:
+        ball = trimesh.creation.icosphere(2, 10.0)
+        wiring = Wiring(ball.faces)
+        points = np.random.default_rng(6).uniform(-20, 20, (200, 3))
+        for stretch in ([1, 1, 1], [2, 0.5, 1]):
+            vertices = ball.vertices * stretch
+            shared, own = (MeshDistance(vertices, given).signed(points)[0] for given in (wiring, ball.faces))
+            np.testing.assert_array_equal(shared, own)

@@ -1,9 +1,9 @@
 import Alert from "@mui/material/Alert";
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
-import { useEffect, useMemo, useState } from "react";
+import { useEffect, useMemo, useRef, useState } from "react";
 import { open } from "../live/opening";
-import { handIn } from "../live/stores/session";
+import { handIn, useSession } from "../live/stores/session";
 import { useDesign } from "../live/stores/design";
 import { say } from "../live/stores/problem";
 import { setStation, takeFile, takeTool } from "../live/tooling";
@@ -32,7 +32,11 @@ export default function DesignScreen({ id }: { id: string }) {
   const [finding, setFinding] = useState(false);
   const [sheet, setSheet] = useState(false);
 
-  useEffect(() => open(id), [id]);
+  const stationThen = useRef<string | null>(null);
+  useEffect(() => {
+    stationThen.current = useSession.getState().station;
+    return open(id);
+  }, [id]);
   useEffect(() => {
     document.title = name === undefined ? "Zinc Otter" : `${name} · Zinc Otter`;
   }, [name]);
@@ -44,8 +48,8 @@ export default function DesignScreen({ id }: { id: string }) {
     const first = sessionStorage.getItem("first tool");
     sessionStorage.removeItem("first tool");
     if (first !== null) takeTool(first);
-    // Where there is nothing to shape yet, something is put down first.
-    else setStation(useDesign.getState().design?.pieces.length ? "shape" : "rough");
+    // Where there is nothing to shape yet, something is put down first; who has gone elsewhere meanwhile stays there.
+    else if (useSession.getState().station === stationThen.current) setStation(useDesign.getState().design?.pieces.length ? "shape" : "rough");
   }, [loaded]);
 
   const actions = useMemo(

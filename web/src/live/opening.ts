@@ -35,7 +35,7 @@ export function open(id: string): () => void {
   usePicking.setState({ picked: [], others: [], piece: null });
   useSession.setState({ toolId: null });
   // What this screen remembers of one design means nothing in another.
-  useShow.setState({ pivot: null, compare: null, isolated: false, glass: [], section: null, reference: null, stick: null, plane: "ground" });
+  useShow.setState({ pivot: null, compare: null, isolated: false, glass: [], facets: [], section: null, reference: null, stick: null, plane: "ground" });
   useEnds.setState({ far: null });
   useReach.setState({ within: null, weights: null });
   useCurves.setState({ section: null, seam: false, edges: false, list: [] });

@@ -65,8 +65,10 @@ export const service = {
     call<DesignState>("POST", `/designs/${design}/stamps?${query({ revision, name: file.name, tiles: String(tiles) })}`, file),
   bake: (design: string, id: string, revision: number) => call<DesignState>("POST", `${piece(design, id)}/baked?${query({ revision })}`),
   heightMapAddress: (design: string, id: string, side: string) => `/api${piece(design, id)}/height-map?${query({ side })}`,
-  addComponent: (design: string, revision: number, file: File, unit: string, clearance: number, scan: boolean) =>
-    call<DesignState>("POST", `/designs/${design}/components?${query({ revision, name: file.name, unit, clearance, scan: String(scan) })}`, file),
+  addComponent: (design: string, revision: number, file: File, asked: { unit: string; clearance: number; scan: boolean; watch: string }) =>
+    call<DesignState>("POST", `/designs/${design}/components?${query({ revision, name: file.name, ...asked, scan: String(asked.scan) })}`, file),
+  reading: (watch: string) => call<JobReport | null>("GET", `/reading/${watch}`),
+  stopReading: (watch: string) => call<JobReport | null>("DELETE", `/reading/${watch}`),
   scan: (design: string, revision: number, asked: ScanAsk) => call<DesignState>("POST", `/designs/${design}/scans?${query({ revision })}`, asked),
   cleanScan: (design: string, reference: string, revision: number, holes: number) =>
     call<DesignState>("POST", `/designs/${design}/components/${reference}/cleaned?${query({ revision, holes })}`),

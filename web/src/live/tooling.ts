@@ -138,6 +138,8 @@ export function again(): void {
 export function apply(): void {
   turns.take(() => {
     const command = commandNow();
+    const { entered } = useSession.getState();
+    if (!command && entered && !goToWrong()) return entered();
     // What a wrong number stands for is not what would be applied.
     if (!command || goToWrong()) return;
     const giveBack = rememberHand();
@@ -208,7 +210,8 @@ export function repeat(): void {
 
 /** Take up the tool that takes a file which was dropped; false where there is none. */
 export function takeFile(file: File): boolean {
-  const tool = tools().forFile(file.name, useSession.getState().station);
+  const { station, toolId } = useSession.getState();
+  const tool = tools().forFile(file.name, station, toolId);
   if (!tool) return false;
   useDropped.setState(({ serial }) => ({ file, serial: serial + 1 }));
   takeTool(tool.id);

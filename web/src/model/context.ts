@@ -1,7 +1,7 @@
 /** What a tool is handed: how things stand, as values, and what it may ask for. */
 import type { Sketch } from "./sketch";
 import type {
-  AnyFollower, AnyProof, Body, CageArrays, Command, DesignState, Kind, PieceState, PreviewState, Problem, Reach, SolidFile, SurfaceArrays,
+  AnyFollower, AnyProof, Body, CageArrays, Command, DesignState, Kind, LineArrays, PieceState, PreviewState, Problem, Reach, SolidFile, SurfaceArrays,
 } from "./types";
 import type { Frame, Vec } from "./vec";
 import type { Values } from "./values";
@@ -77,7 +77,8 @@ export interface Context {
   readonly reference: string | null;
   readonly section: (AxisPlane & { flip: boolean }) | null;
   readonly curveSection: AxisPlane | null;
-  arrays(piece: string): { cage: CageArrays; surface: SurfaceArrays } | undefined;
+  /** Of a curve its line, densely. */
+  arrays(piece: string): { cage: CageArrays; surface: SurfaceArrays; line?: LineArrays } | undefined;
 }
 
 export interface Hands {

@@ -1,5 +1,5 @@
 /** What a grown piece grows from. */
-import type { AnyGrowth, Command, PieceState } from "./types";
+import type { AnyGrowth, Command, DesignState, PieceState, PreviewState } from "./types";
 
 /** The command that lets a grown piece grow otherwise, or null where it grows so already. */
 export function regrowth(piece: PieceState, growth: AnyGrowth): Command | null {
@@ -22,12 +22,20 @@ export function sourcesOf(growth: AnyGrowth): string[] {
     case "combined": return named(growth.first, growth.second);
     case "sweep": return named(growth.rail, ...(growth.profiles ?? []), growth.second);
     case "loft":
+    case "threaded":
     case "skin": return named(...(growth.curves ?? []));
     case "repeat": return named(...(growth.originals ?? []), growth.way === "curve" ? growth.rail : "");
-    case "strip": return named(growth.source, growth.other);
+    case "strip": return named(growth.source, growth.other || growth.surface);
     case "stones": return named(growth.host, growth.rail);
     default: return named(growth.source);
   }
 }
 
 const named = (...ids: (string | undefined)[]): string[] => ids.filter((id): id is string => !!id);
+
+/** The ids of the pieces that a preview lets grow, or lets grow otherwise. */
+export function growingIn(design: DesignState | null, preview: PreviewState | null): ReadonlySet<string> {
+  const before = new Map(design?.pieces.map((piece) => [piece.id, JSON.stringify(piece.grown ?? null)]) ?? []);
+  const found = preview?.pieces.filter((piece) => piece.grown && before.get(piece.id) !== JSON.stringify(piece.grown)) ?? [];
+  return new Set(found.map((piece) => piece.id));
+}

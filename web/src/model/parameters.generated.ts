@@ -177,6 +177,7 @@ export const parameters = {
     sharpness: {"label":"Sharpness","unit":"","step":0.5,"min":0,"max":10},
   },
   "crease-like": {
+    by: {"label":"By","initial":"lines","words":[["lines","its sharp lines"],["scan","its radius there"]]},
     angle: {"label":"Sharp from","unit":"°","step":5,"initial":30,"above":0,"max":180},
     within: {"label":"Within","unit":"mm","step":0.1,"initial":0.5,"above":0,"max":1000000},
     sharpness: {"label":"Sharpness","unit":"","step":0.5,"initial":10,"min":0,"max":10},
@@ -187,11 +188,19 @@ export const parameters = {
   "draw-curve": {
     way: {"label":"It runs","initial":"through","words":[["through","through the points"],["control","towards the points"],["straight","straight between them"]]},
   },
+  "draw-freehand": {
+    tolerance: {"label":"Within","unit":"mm","step":0.1,"initial":0.5,"above":0,"max":1000},
+  },
   "draw-wire": {
     diameter: {"label":"Diameter","unit":"mm","step":0.1,"initial":2,"above":0,"max":1000000},
     around: {"label":"Faces around","unit":"","step":1,"initial":8,"min":3,"max":64,"whole":true},
     each: {"label":"Faces a leg","unit":"","step":1,"initial":3,"min":1,"max":16,"whole":true},
     ends: {"label":"Ends","initial":"flat","words":[["flat","flat"],["round","round"],["open","open"]]},
+  },
+  "extend-curve": {
+    by: {"label":"Longer by","unit":"mm","step":1,"initial":5,"min":-1000000,"max":1000000},
+    end: {"label":"At its","initial":"last","words":[["last","end"],["first","beginning"]]},
+    onwards: {"label":"It goes on","initial":"straight","words":[["straight","straight"],["bending","bending"]]},
   },
   "extrude": {
     segments: {"label":"Segments","unit":"","step":1,"initial":1,"min":1,"max":64,"whole":true},
@@ -243,6 +252,11 @@ export const parameters = {
     sides: {"label":"Mirrored","initial":"through","words":[["through","through both sides"],["each","each side by itself"]]},
     sharpness: {"label":"Sharpness","unit":"","step":1,"initial":0,"min":0,"max":10},
   },
+  "lay-by-region": {
+    radius: {"label":"Within","unit":"mm","step":1,"initial":5,"above":0,"max":1000000},
+    what: {"label":"It is","initial":"plane","words":[["plane","a flat side"],["axis","a cylinder’s axis"]]},
+    axis: {"label":"Laid to","initial":"z","words":[["z","z"],["x","x"],["y","y"]]},
+  },
   "lay-stones": {
     material: {"label":"Of","initial":"diamond","words":[["diamond","Diamond"],["sapphire","Sapphire (corundum)"],["ruby","Ruby (corundum)"],["emerald","Emerald (beryl)"],["aquamarine","Aquamarine (beryl)"],["spinel","Spinel"],["garnet","Garnet (almandine)"],["tourmaline","Tourmaline"],["topaz","Topaz"],["peridot","Peridot (olivine)"],["zircon","Zircon"],["moonstone","Moonstone (feldspar)"],["quartz","Quartz: rock crystal, amethyst, citrine"],["opal","Opal"],["turquoise","Turquoise"],["amber","Amber"],["pearl","Pearl"],["glass","Glass"]]},
   },
@@ -269,11 +283,15 @@ export const parameters = {
   },
   "part-curve": {
     within: {"label":"Within","unit":"mm","step":0.1,"initial":0.1,"above":0,"max":1000},
+    keep: {"label":"Keep","initial":"all","words":[["all","all parts"],["longest","the longest"],["first","the first"],["last","the last"]]},
   },
   "relax": {
     rounds: {"label":"Rounds","unit":"","step":1,"initial":5,"min":1,"max":100,"whole":true},
     strength: {"label":"Strength","unit":"%","step":10,"initial":50,"min":0,"max":100},
     hold: {"label":"Surface","initial":"yes","words":[["yes","hold form"],["no","as it falls"]]},
+  },
+  "relief-in-solid": {
+    levels: {"label":"Levels in it","unit":"","step":1,"initial":1,"min":0,"max":3,"whole":true},
   },
   "remove": {
     loops: {"label":"Takes","initial":"no","words":[["no","the picked"],["yes","their whole loops"]]},
@@ -306,7 +324,7 @@ export const parameters = {
     degrees: {"label":"Turn","unit":"°","step":5,"initial":45,"min":-360,"max":360},
     opposite: {"label":"Way","initial":"no","words":[["no","as it is"],["yes","its opposite"]]},
     hardness: {"label":"Hardness","unit":"%","step":5,"initial":0,"min":0,"max":99},
-    profile: {"label":"Profile","initial":"smooth","words":[["smooth","smooth"],["sharp","sharp"],["round","round"],["flat","flat"],["linear","linear"]]},
+    profile: {"label":"Profile","initial":"smooth","words":[["smooth","smooth"],["sharp","sharp"],["round","round"],["flat","flat"],["linear","linear"],["drawn","drawn"]]},
     spacing: {"label":"Spacing","unit":"%","step":5,"initial":20,"min":2,"max":1000},
     steady: {"label":"Steady","unit":"%","step":10,"initial":0,"min":0,"max":98},
     pen: {"label":"Pressure","initial":"strength","words":[["nothing","changes nothing"],["strength","strength"],["radius","radius"],["both","both"]]},

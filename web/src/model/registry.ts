@@ -29,10 +29,10 @@ export class Registry {
     return this.all.find((tool) => tool.is === "card" && tool.forReferences) ?? null;
   }
 
-  /** The tool that takes a file of this name; one of the station in hand first. */
-  forFile(name: string, station: StationId): Tool | null {
+  /** The tool that takes a file of this name: the one in hand, else one of the station in hand, else the first of all. */
+  forFile(name: string, station: StationId, inHand: string | null): Tool | null {
     const taking = this.all.filter((tool) => tool.files?.some((ending) => name.toLowerCase().endsWith(ending)));
-    return taking.find((tool) => tool.station === station) ?? taking[0] ?? null;
+    return taking.find(({ id }) => id === inHand) ?? taking.find((tool) => tool.station === station) ?? taking[0] ?? null;
   }
 
   /** The tool by which a follower is made and changed. */

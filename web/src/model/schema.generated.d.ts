@@ -342,10 +342,34 @@ export interface paths {
         /**
          * Add Component
          * @description Put down an STL, OBJ, PLY, GLB, 3MF or STEP file (the body) as a component to build around, or as a scan to lie on,
-         *     as one step.
+         *     as one step. Under the name that ``watch`` gives how far it is can be asked for meanwhile, and it can be stopped.
          */
         post: operations["add_component"];
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/reading/{watch}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Reading
+         * @description How far a file is that is being read in; null where none of this name is.
+         */
+        get: operations["get_reading"];
+        put?: never;
+        post?: never;
+        /**
+         * Stop Reading
+         * @description Stop reading a file in: whoever sent it is told so, and nothing was changed.
+         */
+        delete: operations["stop_reading"];
         options?: never;
         head?: never;
         patch?: never;
@@ -445,6 +469,27 @@ export interface paths {
          *     Of a large one this is a mesh of fewer triangles; distances are measured to all of them.
          */
         get: operations["get_mesh"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/assets/{digest}/flow": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Flow
+         * @description Strokes along the lines of curvature of a component's mesh and across them, as MessagePack: ``strokes`` in mm
+         *     (float32), six numbers each. Found on the mesh that is drawn.
+         */
+        get: operations["get_flow"];
         put?: never;
         post?: never;
         delete?: never;
@@ -559,7 +604,8 @@ export interface paths {
         };
         /**
          * Get Surface
-         * @description The limit surface at a level. Refused where it would be too large to send as text.
+         * @description The limit surface at a level, with all of its relief, at the level's places. Refused where it would be too large to
+         *     send as text.
          */
         get: operations["get_surface"];
         put?: never;
@@ -4402,7 +4448,7 @@ export interface components {
             /** Revision */
             revision: number;
             /** Command */
-            command: components["schemas"]["AddBox"] | components["schemas"]["AddCage"] | components["schemas"]["AddCapsule"] | components["schemas"]["AddComponent"] | components["schemas"]["AddCone"] | components["schemas"]["AddCurve"] | components["schemas"]["AddCurves"] | components["schemas"]["AddCylinder"] | components["schemas"]["AddFollower"] | components["schemas"]["AddLoop"] | components["schemas"]["AddPicture"] | components["schemas"]["AddPlane"] | components["schemas"]["AddPoledSphere"] | components["schemas"]["AddProof"] | components["schemas"]["AddRing"] | components["schemas"]["AddSphere"] | components["schemas"]["AddStamp"] | components["schemas"]["AddTorus"] | components["schemas"]["AddTube"] | components["schemas"]["AgreeNormals"] | components["schemas"]["Attract"] | components["schemas"]["Bend"] | components["schemas"]["Bridge"] | components["schemas"]["Chamfer"] | components["schemas"]["ChangeFollower"] | components["schemas"]["ChangeMask"] | components["schemas"]["ChangeProof"] | components["schemas"]["ChangeReference"] | components["schemas"]["ChangeRelief"] | components["schemas"]["ChangeStone"] | components["schemas"]["Circle"] | components["schemas"]["CloseCurve"] | components["schemas"]["Collapse"] | components["schemas"]["ColourPiece"] | components["schemas"]["CoverFaces"] | components["schemas"]["CreaseLike"] | components["schemas"]["Delete"] | components["schemas"]["DeletePiece"] | components["schemas"]["DeleteReference"] | components["schemas"]["Detach"] | components["schemas"]["DrawCurve"] | components["schemas"]["DrawWire"] | components["schemas"]["DuplicatePiece"] | components["schemas"]["Extrude"] | components["schemas"]["ExtrudeAlong"] | components["schemas"]["Fill"] | components["schemas"]["FillDrawn"] | components["schemas"]["FillOutline"] | components["schemas"]["FinishPiece"] | components["schemas"]["FitComponent"] | components["schemas"]["FitTheBore"] | components["schemas"]["Flatten"] | components["schemas"]["Flip"] | components["schemas"]["ForgetFaces"] | components["schemas"]["ForgetStamp"] | components["schemas"]["GroupPieces"] | components["schemas"]["Grow"] | components["schemas"]["Heal"] | components["schemas"]["Inset"] | components["schemas"]["JoinCurves"] | components["schemas"]["JoinPieces"] | components["schemas"]["KeepVariant"] | components["schemas"]["Knife"] | components["schemas"]["LayFace"] | components["schemas"]["LayStones"] | components["schemas"]["LetBack"] | components["schemas"]["LineUp"] | components["schemas"]["LockPiece"] | components["schemas"]["MakeIndependent"] | components["schemas"]["MakeTrue"] | components["schemas"]["MakeVariant"] | components["schemas"]["MeasurePicture"] | components["schemas"]["Mirror"] | components["schemas"]["Move"] | components["schemas"]["MoveAlongNormal"] | components["schemas"]["MoveEach"] | components["schemas"]["NameFaces"] | components["schemas"]["OffsetCurve"] | components["schemas"]["OrderFollowers"] | components["schemas"]["OrderPiece"] | components["schemas"]["PartCurve"] | components["schemas"]["PlaceByPairs"] | components["schemas"]["PlaceComponent"] | components["schemas"]["PlacePicture"] | components["schemas"]["RecastComponent"] | components["schemas"]["Regrow"] | components["schemas"]["Relax"] | components["schemas"]["Remove"] | components["schemas"]["RemoveFollower"] | components["schemas"]["RemoveProof"] | components["schemas"]["RenamePiece"] | components["schemas"]["RepeatAround"] | components["schemas"]["Resample"] | components["schemas"]["ResampleCurve"] | components["schemas"]["ScaleCreases"] | components["schemas"]["Sculpt"] | components["schemas"]["SetCorner"] | components["schemas"]["SetCrease"] | components["schemas"]["Settle"] | components["schemas"]["ShowPiece"] | components["schemas"]["SizeBy"] | components["schemas"]["Slide"] | components["schemas"]["SpaceEvenly"] | components["schemas"]["Spin"] | components["schemas"]["SplitParts"] | components["schemas"]["StampFromPiece"] | components["schemas"]["StandOnMirror"] | components["schemas"]["Straighten"] | components["schemas"]["TakeCurve"] | components["schemas"]["TakeImageOut"] | components["schemas"]["Taper"] | components["schemas"]["Thicken"] | components["schemas"]["Trace"] | components["schemas"]["TraceStrip"] | components["schemas"]["Turn"] | components["schemas"]["TurnCurve"] | components["schemas"]["Twist"] | components["schemas"]["Weld"] | components["schemas"]["Zip"];
+            command: components["schemas"]["AddBox"] | components["schemas"]["AddCage"] | components["schemas"]["AddCapsule"] | components["schemas"]["AddComponent"] | components["schemas"]["AddCone"] | components["schemas"]["AddCurve"] | components["schemas"]["AddCurves"] | components["schemas"]["AddCylinder"] | components["schemas"]["AddFollower"] | components["schemas"]["AddLoop"] | components["schemas"]["AddPicture"] | components["schemas"]["AddPlane"] | components["schemas"]["AddPoledSphere"] | components["schemas"]["AddProof"] | components["schemas"]["AddRing"] | components["schemas"]["AddSphere"] | components["schemas"]["AddStamp"] | components["schemas"]["AddTorus"] | components["schemas"]["AddTube"] | components["schemas"]["AgreeNormals"] | components["schemas"]["Attract"] | components["schemas"]["Bend"] | components["schemas"]["Bridge"] | components["schemas"]["Chamfer"] | components["schemas"]["ChangeFollower"] | components["schemas"]["ChangeMask"] | components["schemas"]["ChangeProof"] | components["schemas"]["ChangeReference"] | components["schemas"]["ChangeRelief"] | components["schemas"]["ChangeStone"] | components["schemas"]["Circle"] | components["schemas"]["CloseCurve"] | components["schemas"]["Collapse"] | components["schemas"]["ColourPiece"] | components["schemas"]["CoverFaces"] | components["schemas"]["CreaseLike"] | components["schemas"]["CrossCurve"] | components["schemas"]["Delete"] | components["schemas"]["DeletePiece"] | components["schemas"]["DeleteReference"] | components["schemas"]["Detach"] | components["schemas"]["DrawCurve"] | components["schemas"]["DrawFreehand"] | components["schemas"]["DrawWire"] | components["schemas"]["DuplicatePiece"] | components["schemas"]["ExtendCurve"] | components["schemas"]["Extrude"] | components["schemas"]["ExtrudeAlong"] | components["schemas"]["Fill"] | components["schemas"]["FillDrawn"] | components["schemas"]["FillOutline"] | components["schemas"]["FinishPiece"] | components["schemas"]["FitComponent"] | components["schemas"]["FitTheBore"] | components["schemas"]["Flatten"] | components["schemas"]["Flip"] | components["schemas"]["ForgetFaces"] | components["schemas"]["ForgetStamp"] | components["schemas"]["GroupPieces"] | components["schemas"]["Grow"] | components["schemas"]["Heal"] | components["schemas"]["Inset"] | components["schemas"]["JoinCurves"] | components["schemas"]["JoinPieces"] | components["schemas"]["KeepVariant"] | components["schemas"]["Knife"] | components["schemas"]["LayByRegion"] | components["schemas"]["LayFace"] | components["schemas"]["LayStones"] | components["schemas"]["LetBack"] | components["schemas"]["LineUp"] | components["schemas"]["LockPiece"] | components["schemas"]["MakeIndependent"] | components["schemas"]["MakeTrue"] | components["schemas"]["MakeVariant"] | components["schemas"]["MeasurePicture"] | components["schemas"]["Mirror"] | components["schemas"]["Move"] | components["schemas"]["MoveAlongNormal"] | components["schemas"]["MoveEach"] | components["schemas"]["NameFaces"] | components["schemas"]["OffsetCurve"] | components["schemas"]["OrderFollowers"] | components["schemas"]["OrderPiece"] | components["schemas"]["PartCurve"] | components["schemas"]["PlaceByPairs"] | components["schemas"]["PlaceComponent"] | components["schemas"]["PlacePicture"] | components["schemas"]["RecastComponent"] | components["schemas"]["Regrow"] | components["schemas"]["Relax"] | components["schemas"]["ReliefInSolid"] | components["schemas"]["Remove"] | components["schemas"]["RemoveFollower"] | components["schemas"]["RemoveProof"] | components["schemas"]["RenamePiece"] | components["schemas"]["RepeatAround"] | components["schemas"]["Resample"] | components["schemas"]["ResampleCurve"] | components["schemas"]["ScaleCreases"] | components["schemas"]["Sculpt"] | components["schemas"]["SetCorner"] | components["schemas"]["SetCrease"] | components["schemas"]["Settle"] | components["schemas"]["ShowPiece"] | components["schemas"]["SizeBy"] | components["schemas"]["Slide"] | components["schemas"]["SpaceEvenly"] | components["schemas"]["Spin"] | components["schemas"]["SplitParts"] | components["schemas"]["StampFromPiece"] | components["schemas"]["StandOnMirror"] | components["schemas"]["Straighten"] | components["schemas"]["TakeCurve"] | components["schemas"]["TakeImageOut"] | components["schemas"]["Taper"] | components["schemas"]["Thicken"] | components["schemas"]["Trace"] | components["schemas"]["TraceStrip"] | components["schemas"]["Turn"] | components["schemas"]["TurnCurve"] | components["schemas"]["Twist"] | components["schemas"]["Weld"] | components["schemas"]["Zip"];
         };
         /**
          * ComponentState
@@ -4671,7 +4717,8 @@ export interface components {
          * CreaseLike
          * @description Crease the picked edges that run along a component's sharp lines: its edges that turn by ``angle`` degrees or more.
          *
-         *     An edge runs along one where both its ends and its middle lie ``within`` mm of it.
+         *     An edge runs along one where both its ends and its middle lie ``within`` mm of it. By "scan" picked edges are creased as
+         *     tightly as the component is rounded along them, noise or not: its radius is found there, and told.
          */
         CreaseLike: {
             /** Piece */
@@ -4694,6 +4741,12 @@ export interface components {
             kind: "crease-like";
             /** Like */
             like: string;
+            /**
+             * By
+             * @default lines
+             * @enum {string}
+             */
+            by?: "lines" | "scan";
             /**
              * Angle
              * @default 30
@@ -4725,6 +4778,46 @@ export interface components {
              * @default 0
              */
             least?: number;
+        };
+        /**
+         * CrossCurve
+         * @description Draw a curve through all ``curves`` that a line from ``start`` to ``end`` crosses, as it is seen: from the ``eye``, or
+         *     where there is none against the direction ``towards`` it. Where it passes one twice, the place nearer to the eye counts.
+         *
+         *     It follows the curves.
+         */
+        CrossCurve: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "cross-curve";
+            /** Curves */
+            curves: string[];
+            /** Start */
+            start: [
+                number,
+                number,
+                number
+            ];
+            /** End */
+            end: [
+                number,
+                number,
+                number
+            ];
+            /** Towards */
+            towards: [
+                number,
+                number,
+                number
+            ];
+            /** Eye */
+            eye?: [
+                number,
+                number,
+                number
+            ] | null;
         };
         /**
          * CurveFacts
@@ -5542,6 +5635,40 @@ export interface components {
             way?: "through" | "control" | "straight";
         };
         /**
+         * DrawFreehand
+         * @description The curve along a stroke of a hand: within ``tolerance`` mm of its ``points`` where a curve can, by few points.
+         *
+         *     What the hand shook is evened out; where it turned sharply the curve has a corner.
+         */
+        DrawFreehand: {
+            /**
+             * Name
+             * @default Curve
+             */
+            name?: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "draw-freehand";
+            /** Points */
+            points: [
+                number,
+                number,
+                number
+            ][];
+            /**
+             * Closed
+             * @default false
+             */
+            closed?: boolean;
+            /**
+             * Tolerance
+             * @default 0.5
+             */
+            tolerance?: number;
+        };
+        /**
          * DrawWire
          * @description A round wire along a smooth curve through ``points``, closed to a ring or with flat or open ends: two pieces, the
          *     curve and the pipe that follows it.
@@ -5629,6 +5756,36 @@ export interface components {
             width: number;
             /** Height */
             height: number;
+        };
+        /**
+         * ExtendCurve
+         * @description Make an open curve longer ``by`` so many mm at one end, straight on or bending on as it does; below 0 shorter.
+         */
+        ExtendCurve: {
+            /** Piece */
+            piece: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "extend-curve";
+            /**
+             * By
+             * @default 5
+             */
+            by?: number;
+            /**
+             * End
+             * @default last
+             * @enum {string}
+             */
+            end?: "last" | "first";
+            /**
+             * Onwards
+             * @default straight
+             * @enum {string}
+             */
+            onwards?: "straight" | "bending";
         };
         /**
          * Extrude
@@ -6780,7 +6937,7 @@ export interface components {
              */
             kind: "grow";
             /** Growth */
-            growth: components["schemas"]["Combined-Input"] | components["schemas"]["Filled-Input"] | components["schemas"]["Laid-Input"] | components["schemas"]["Loft-Input"] | components["schemas"]["MirroredCopy-Input"] | components["schemas"]["Pipe-Input"] | components["schemas"]["Repeat-Input"] | components["schemas"]["Section-Input"] | components["schemas"]["Skin-Input"] | components["schemas"]["Stones-Input"] | components["schemas"]["Strip-Input"] | components["schemas"]["Sweep-Input"] | components["schemas"]["Turned-Input"];
+            growth: components["schemas"]["Combined-Input"] | components["schemas"]["Filled-Input"] | components["schemas"]["Laid-Input"] | components["schemas"]["Loft-Input"] | components["schemas"]["MirroredCopy-Input"] | components["schemas"]["Pipe-Input"] | components["schemas"]["Repeat-Input"] | components["schemas"]["Section-Input"] | components["schemas"]["Skin-Input"] | components["schemas"]["Stones-Input"] | components["schemas"]["Strip-Input"] | components["schemas"]["Sweep-Input"] | components["schemas"]["Threaded-Input"] | components["schemas"]["Turned-Input"];
             /** Name */
             name?: string | null;
         };
@@ -7415,6 +7572,43 @@ export interface components {
             ];
         };
         /**
+         * LayByRegion
+         * @description Lay a component by a region of it: the plane nearest to all within ``radius`` mm of ``places`` comes to lie across an
+         *     ``axis``, at 0, or the axis of the cylinder there along it; turned and moved as little as that takes.
+         */
+        LayByRegion: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "lay-by-region";
+            /** Reference */
+            reference: string;
+            /** Places */
+            places: [
+                number,
+                number,
+                number
+            ][];
+            /**
+             * Radius
+             * @default 5
+             */
+            radius?: number;
+            /**
+             * What
+             * @default plane
+             * @enum {string}
+             */
+            what?: "plane" | "axis";
+            /**
+             * Axis
+             * @default z
+             * @enum {string}
+             */
+            axis?: "x" | "y" | "z";
+        };
+        /**
          * LayFace
          * @description Add a face of three or four corners: points in mm, and vertices of the piece by their index.
          *
@@ -7709,7 +7903,7 @@ export interface components {
          * Loft
          * @description The surface through ``curves`` (ids), in the order in which they lie; ``count`` points round where it is above 0.
          *
-         *     Closed curves may have flat ``ends``.
+         *     Closed curves may have flat ``ends``. With ``mended`` false their order, directions and beginnings are those given.
          */
         "Loft-Input": {
             /**
@@ -7739,6 +7933,11 @@ export interface components {
              */
             ends?: "open" | "flat";
             /**
+             * Mended
+             * @default true
+             */
+            mended?: boolean;
+            /**
              * @description discriminator enum property added by openapi-typescript
              * @enum {string}
              */
@@ -7748,7 +7947,7 @@ export interface components {
          * Loft
          * @description The surface through ``curves`` (ids), in the order in which they lie; ``count`` points round where it is above 0.
          *
-         *     Closed curves may have flat ``ends``.
+         *     Closed curves may have flat ``ends``. With ``mended`` false their order, directions and beginnings are those given.
          */
         "Loft-Output": {
             /**
@@ -7777,6 +7976,11 @@ export interface components {
              * @enum {string}
              */
             ends?: "open" | "flat";
+            /**
+             * Mended
+             * @default true
+             */
+            mended?: boolean;
             /**
              * @description discriminator enum property added by openapi-typescript
              * @enum {string}
@@ -8132,7 +8336,8 @@ export interface components {
          *     - "open": an open half; its border within ``tolerance`` mm of the plane is drawn into it and joined
          *     - "second": a second piece that follows this one
          *
-         *     The side that the normal points to is kept, or with ``keep`` "negative" the other.
+         *     The side that the normal points to is kept, or with ``keep`` "negative" the other. Of a curve "open" is one that ends at
+         *     the plane, or is to be cut there.
          */
         Mirror: {
             /**
@@ -8796,7 +9001,8 @@ export interface components {
          * PartCurve
          * @description Part a curve at a picked control point, or wherever the curve of another piece passes it within so many mm.
          *
-         *     A closed one is opened there; an open one becomes pieces, of which the first stays what it was.
+         *     A closed one is opened there; an open one becomes pieces, of which the first stays what it was. To trim it, ``keep``
+         *     one of the parts only.
          */
         PartCurve: {
             /** Piece */
@@ -8814,6 +9020,12 @@ export interface components {
              * @default 0.1
              */
             within?: number;
+            /**
+             * Keep
+             * @default all
+             * @enum {string}
+             */
+            keep?: "all" | "longest" | "first" | "last";
         };
         /**
          * PearBrilliant
@@ -9145,6 +9357,11 @@ export interface components {
              * @description what it is of in pictures
              */
             finish: string;
+            /**
+             * Relief In Solid
+             * @description how many levels of its relief its solid holds
+             */
+            relief_in_solid: number;
             /** Group */
             group: string | null;
             /** Original */
@@ -9156,7 +9373,7 @@ export interface components {
              * Grown
              * @description how this piece grows from others
              */
-            grown: (components["schemas"]["Combined-Output"] | components["schemas"]["Filled-Output"] | components["schemas"]["Laid-Output"] | components["schemas"]["Loft-Output"] | components["schemas"]["MirroredCopy-Output"] | components["schemas"]["Pipe-Output"] | components["schemas"]["Repeat-Output"] | components["schemas"]["Section-Output"] | components["schemas"]["Skin-Output"] | components["schemas"]["Stones-Output"] | components["schemas"]["Strip-Output"] | components["schemas"]["Sweep-Output"] | components["schemas"]["Turned-Output"]) | null;
+            grown: (components["schemas"]["Combined-Output"] | components["schemas"]["Filled-Output"] | components["schemas"]["Laid-Output"] | components["schemas"]["Loft-Output"] | components["schemas"]["MirroredCopy-Output"] | components["schemas"]["Pipe-Output"] | components["schemas"]["Repeat-Output"] | components["schemas"]["Section-Output"] | components["schemas"]["Skin-Output"] | components["schemas"]["Stones-Output"] | components["schemas"]["Strip-Output"] | components["schemas"]["Sweep-Output"] | components["schemas"]["Threaded-Output"] | components["schemas"]["Turned-Output"]) | null;
             /**
              * Images
              * @description how many images of other pieces it is; 0 where it has a form of its own
@@ -9218,7 +9435,10 @@ export interface components {
         };
         /**
          * Pipe
-         * @description A round pipe of a ``diameter`` (mm, of its surface) round ``source``; ``around`` and ``each`` are its faces.
+         * @description A pipe of a ``diameter`` (mm, of its surface) round ``source``; ``around`` and ``each`` are its faces.
+         *
+         *     Of another ``section`` it is so wide, and a flat one ``thickness`` mm thick. At ``places`` (share of the length, mm) the
+         *     diameter is another one. It begins ``turned`` by degrees, and twists by ``twist`` from end to end.
          *
          *     >>> from zinc_otter.core.curve import Curve
          *     >>> Pipe("p1").grow([Curve([(0, 0, 0), (10, 0, 0), (20, 5, 0)])]).form.topology.is_closed
@@ -9257,6 +9477,30 @@ export interface components {
              */
             twist?: number;
             /**
+             * Section
+             * @default round
+             * @enum {string}
+             */
+            section?: "round" | "square" | "half-round" | "flat";
+            /**
+             * Thickness
+             * @default 1
+             */
+            thickness?: number;
+            /**
+             * Turned
+             * @default 0
+             */
+            turned?: number;
+            /**
+             * Places
+             * @default []
+             */
+            places?: [
+                number,
+                number
+            ][];
+            /**
              * @description discriminator enum property added by openapi-typescript
              * @enum {string}
              */
@@ -9264,7 +9508,10 @@ export interface components {
         };
         /**
          * Pipe
-         * @description A round pipe of a ``diameter`` (mm, of its surface) round ``source``; ``around`` and ``each`` are its faces.
+         * @description A pipe of a ``diameter`` (mm, of its surface) round ``source``; ``around`` and ``each`` are its faces.
+         *
+         *     Of another ``section`` it is so wide, and a flat one ``thickness`` mm thick. At ``places`` (share of the length, mm) the
+         *     diameter is another one. It begins ``turned`` by degrees, and twists by ``twist`` from end to end.
          *
          *     >>> from zinc_otter.core.curve import Curve
          *     >>> Pipe("p1").grow([Curve([(0, 0, 0), (10, 0, 0), (20, 5, 0)])]).form.topology.is_closed
@@ -9302,6 +9549,30 @@ export interface components {
              * @default 0
              */
             twist?: number;
+            /**
+             * Section
+             * @default round
+             * @enum {string}
+             */
+            section?: "round" | "square" | "half-round" | "flat";
+            /**
+             * Thickness
+             * @default 1
+             */
+            thickness?: number;
+            /**
+             * Turned
+             * @default 0
+             */
+            turned?: number;
+            /**
+             * Places
+             * @default []
+             */
+            places?: [
+                number,
+                number
+            ][];
             /**
              * @description discriminator enum property added by openapi-typescript
              * @enum {string}
@@ -9949,7 +10220,7 @@ export interface components {
          * Regrow
          * @description Let a grown piece grow otherwise: by other numbers, or from other pieces. What was pulled on it stays on top.
          *
-         *     Where its count of faces changes that is lost, and said.
+         *     Where its count of faces changes that is lost, and relief is carried over by place; both are said.
          */
         Regrow: {
             /**
@@ -9960,7 +10231,7 @@ export interface components {
             /** Piece */
             piece: string;
             /** Growth */
-            growth: components["schemas"]["Combined-Input"] | components["schemas"]["Filled-Input"] | components["schemas"]["Laid-Input"] | components["schemas"]["Loft-Input"] | components["schemas"]["MirroredCopy-Input"] | components["schemas"]["Pipe-Input"] | components["schemas"]["Repeat-Input"] | components["schemas"]["Section-Input"] | components["schemas"]["Skin-Input"] | components["schemas"]["Stones-Input"] | components["schemas"]["Strip-Input"] | components["schemas"]["Sweep-Input"] | components["schemas"]["Turned-Input"];
+            growth: components["schemas"]["Combined-Input"] | components["schemas"]["Filled-Input"] | components["schemas"]["Laid-Input"] | components["schemas"]["Loft-Input"] | components["schemas"]["MirroredCopy-Input"] | components["schemas"]["Pipe-Input"] | components["schemas"]["Repeat-Input"] | components["schemas"]["Section-Input"] | components["schemas"]["Skin-Input"] | components["schemas"]["Stones-Input"] | components["schemas"]["Strip-Input"] | components["schemas"]["Sweep-Input"] | components["schemas"]["Threaded-Input"] | components["schemas"]["Turned-Input"];
         };
         /**
          * Relax
@@ -10000,6 +10271,26 @@ export interface components {
              * @default true
              */
             hold?: boolean;
+        };
+        /**
+         * ReliefInSolid
+         * @description Let the solid of a piece, its STEP file, hold the first ``levels`` of its relief; with 0 it is of the plain form.
+         *
+         *     Each level makes four patches of one; what is finer is folded down into them as far as they can hold it.
+         */
+        ReliefInSolid: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "relief-in-solid";
+            /** Piece */
+            piece: string;
+            /**
+             * Levels
+             * @default 1
+             */
+            levels?: number;
         };
         /**
          * ReliefState
@@ -10108,6 +10399,8 @@ export interface components {
          *     - "curve": along the curve ``rail``, evenly by its length, turning with it; ``upright`` holds their z
          *
          *     ``phase`` moves all by so many steps: a half lays them between. ``left_out`` are images that stand on their own by now.
+         *     As a solid the images are "united" where they meet, or bodies "apart": so are those of one original, as long as nothing
+         *     is done to the repeat as a whole.
          */
         "Repeat-Input": {
             /**
@@ -10209,6 +10502,12 @@ export interface components {
              */
             left_out?: number[];
             /**
+             * Bodies
+             * @default united
+             * @enum {string}
+             */
+            bodies?: "united" | "apart";
+            /**
              * @description discriminator enum property added by openapi-typescript
              * @enum {string}
              */
@@ -10223,6 +10522,8 @@ export interface components {
          *     - "curve": along the curve ``rail``, evenly by its length, turning with it; ``upright`` holds their z
          *
          *     ``phase`` moves all by so many steps: a half lays them between. ``left_out`` are images that stand on their own by now.
+         *     As a solid the images are "united" where they meet, or bodies "apart": so are those of one original, as long as nothing
+         *     is done to the repeat as a whole.
          */
         "Repeat-Output": {
             /**
@@ -10323,6 +10624,12 @@ export interface components {
              * @default []
              */
             left_out?: number[];
+            /**
+             * Bodies
+             * @default united
+             * @enum {string}
+             */
+            bodies?: "united" | "apart";
             /**
              * @description discriminator enum property added by openapi-typescript
              * @enum {string}
@@ -11281,7 +11588,16 @@ export interface components {
              * @default smooth
              * @enum {string}
              */
-            profile?: "smooth" | "sharp" | "round" | "flat" | "linear";
+            profile?: "smooth" | "sharp" | "round" | "flat" | "linear" | "drawn";
+            /**
+             * Curve
+             * @description of a drawn profile: (distance, share), 0 to 1
+             * @default []
+             */
+            curve?: [
+                number,
+                number
+            ][];
             /**
              * Spacing
              * @default 0.2
@@ -12713,6 +13029,8 @@ export interface components {
         /**
          * Strip
          * @description ``source`` drawn out by a vector ``by`` (mm), or across to another curve, ``other``; ``count`` faces across.
+         *
+         *     With a ``surface``, a piece with faces, it is drawn out along that one's normals, ``height`` mm, below 0 inwards.
          */
         "Strip-Input": {
             /**
@@ -12726,6 +13044,11 @@ export interface components {
              */
             other?: string;
             /**
+             * Surface
+             * @default
+             */
+            surface?: string;
+            /**
              * By
              * @default [
              *       0,
@@ -12744,6 +13067,11 @@ export interface components {
              */
             count?: number;
             /**
+             * Height
+             * @default 5
+             */
+            height?: number;
+            /**
              * @description discriminator enum property added by openapi-typescript
              * @enum {string}
              */
@@ -12752,6 +13080,8 @@ export interface components {
         /**
          * Strip
          * @description ``source`` drawn out by a vector ``by`` (mm), or across to another curve, ``other``; ``count`` faces across.
+         *
+         *     With a ``surface``, a piece with faces, it is drawn out along that one's normals, ``height`` mm, below 0 inwards.
          */
         "Strip-Output": {
             /**
@@ -12765,6 +13095,11 @@ export interface components {
              */
             other?: string;
             /**
+             * Surface
+             * @default
+             */
+            surface?: string;
+            /**
              * By
              * @default [
              *       0,
@@ -12782,6 +13117,11 @@ export interface components {
              * @default 1
              */
             count?: number;
+            /**
+             * Height
+             * @default 5
+             */
+            height?: number;
             /**
              * @description discriminator enum property added by openapi-typescript
              * @enum {string}
@@ -13304,6 +13644,52 @@ export interface components {
             revision: number;
             /** Keep */
             keep: number;
+        };
+        /**
+         * Threaded
+         * @description The smooth curve through one place of each of the ``curves`` (ids), in their order.
+         *
+         *     ``places`` are shares of their lengths, 0 to 1, so that it goes along when they are pulled.
+         */
+        "Threaded-Input": {
+            /**
+             * Curves
+             * @default []
+             */
+            curves?: string[];
+            /**
+             * Places
+             * @default []
+             */
+            places?: number[];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "threaded";
+        };
+        /**
+         * Threaded
+         * @description The smooth curve through one place of each of the ``curves`` (ids), in their order.
+         *
+         *     ``places`` are shares of their lengths, 0 to 1, so that it goes along when they are pulled.
+         */
+        "Threaded-Output": {
+            /**
+             * Curves
+             * @default []
+             */
+            curves?: string[];
+            /**
+             * Places
+             * @default []
+             */
+            places?: number[];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "threaded";
         };
         /**
          * Trace
@@ -14358,7 +14744,7 @@ export interface components {
              */
             revision?: number;
             /** Command */
-            command: components["schemas"]["AddBox"] | components["schemas"]["AddCage"] | components["schemas"]["AddCapsule"] | components["schemas"]["AddComponent"] | components["schemas"]["AddCone"] | components["schemas"]["AddCurve"] | components["schemas"]["AddCurves"] | components["schemas"]["AddCylinder"] | components["schemas"]["AddFollower"] | components["schemas"]["AddLoop"] | components["schemas"]["AddPicture"] | components["schemas"]["AddPlane"] | components["schemas"]["AddPoledSphere"] | components["schemas"]["AddProof"] | components["schemas"]["AddRing"] | components["schemas"]["AddSphere"] | components["schemas"]["AddStamp"] | components["schemas"]["AddTorus"] | components["schemas"]["AddTube"] | components["schemas"]["AgreeNormals"] | components["schemas"]["Attract"] | components["schemas"]["Bend"] | components["schemas"]["Bridge"] | components["schemas"]["Chamfer"] | components["schemas"]["ChangeFollower"] | components["schemas"]["ChangeMask"] | components["schemas"]["ChangeProof"] | components["schemas"]["ChangeReference"] | components["schemas"]["ChangeRelief"] | components["schemas"]["ChangeStone"] | components["schemas"]["Circle"] | components["schemas"]["CloseCurve"] | components["schemas"]["Collapse"] | components["schemas"]["ColourPiece"] | components["schemas"]["CoverFaces"] | components["schemas"]["CreaseLike"] | components["schemas"]["Delete"] | components["schemas"]["DeletePiece"] | components["schemas"]["DeleteReference"] | components["schemas"]["Detach"] | components["schemas"]["DrawCurve"] | components["schemas"]["DrawWire"] | components["schemas"]["DuplicatePiece"] | components["schemas"]["Extrude"] | components["schemas"]["ExtrudeAlong"] | components["schemas"]["Fill"] | components["schemas"]["FillDrawn"] | components["schemas"]["FillOutline"] | components["schemas"]["FinishPiece"] | components["schemas"]["FitComponent"] | components["schemas"]["FitTheBore"] | components["schemas"]["Flatten"] | components["schemas"]["Flip"] | components["schemas"]["ForgetFaces"] | components["schemas"]["ForgetStamp"] | components["schemas"]["GroupPieces"] | components["schemas"]["Grow"] | components["schemas"]["Heal"] | components["schemas"]["Inset"] | components["schemas"]["JoinCurves"] | components["schemas"]["JoinPieces"] | components["schemas"]["KeepVariant"] | components["schemas"]["Knife"] | components["schemas"]["LayFace"] | components["schemas"]["LayStones"] | components["schemas"]["LetBack"] | components["schemas"]["LineUp"] | components["schemas"]["LockPiece"] | components["schemas"]["MakeIndependent"] | components["schemas"]["MakeTrue"] | components["schemas"]["MakeVariant"] | components["schemas"]["MeasurePicture"] | components["schemas"]["Mirror"] | components["schemas"]["Move"] | components["schemas"]["MoveAlongNormal"] | components["schemas"]["MoveEach"] | components["schemas"]["NameFaces"] | components["schemas"]["OffsetCurve"] | components["schemas"]["OrderFollowers"] | components["schemas"]["OrderPiece"] | components["schemas"]["PartCurve"] | components["schemas"]["PlaceByPairs"] | components["schemas"]["PlaceComponent"] | components["schemas"]["PlacePicture"] | components["schemas"]["RecastComponent"] | components["schemas"]["Regrow"] | components["schemas"]["Relax"] | components["schemas"]["Remove"] | components["schemas"]["RemoveFollower"] | components["schemas"]["RemoveProof"] | components["schemas"]["RenamePiece"] | components["schemas"]["RepeatAround"] | components["schemas"]["Resample"] | components["schemas"]["ResampleCurve"] | components["schemas"]["ScaleCreases"] | components["schemas"]["Sculpt"] | components["schemas"]["SetCorner"] | components["schemas"]["SetCrease"] | components["schemas"]["Settle"] | components["schemas"]["ShowPiece"] | components["schemas"]["SizeBy"] | components["schemas"]["Slide"] | components["schemas"]["SpaceEvenly"] | components["schemas"]["Spin"] | components["schemas"]["SplitParts"] | components["schemas"]["StampFromPiece"] | components["schemas"]["StandOnMirror"] | components["schemas"]["Straighten"] | components["schemas"]["TakeCurve"] | components["schemas"]["TakeImageOut"] | components["schemas"]["Taper"] | components["schemas"]["Thicken"] | components["schemas"]["Trace"] | components["schemas"]["TraceStrip"] | components["schemas"]["Turn"] | components["schemas"]["TurnCurve"] | components["schemas"]["Twist"] | components["schemas"]["Weld"] | components["schemas"]["Zip"];
+            command: components["schemas"]["AddBox"] | components["schemas"]["AddCage"] | components["schemas"]["AddCapsule"] | components["schemas"]["AddComponent"] | components["schemas"]["AddCone"] | components["schemas"]["AddCurve"] | components["schemas"]["AddCurves"] | components["schemas"]["AddCylinder"] | components["schemas"]["AddFollower"] | components["schemas"]["AddLoop"] | components["schemas"]["AddPicture"] | components["schemas"]["AddPlane"] | components["schemas"]["AddPoledSphere"] | components["schemas"]["AddProof"] | components["schemas"]["AddRing"] | components["schemas"]["AddSphere"] | components["schemas"]["AddStamp"] | components["schemas"]["AddTorus"] | components["schemas"]["AddTube"] | components["schemas"]["AgreeNormals"] | components["schemas"]["Attract"] | components["schemas"]["Bend"] | components["schemas"]["Bridge"] | components["schemas"]["Chamfer"] | components["schemas"]["ChangeFollower"] | components["schemas"]["ChangeMask"] | components["schemas"]["ChangeProof"] | components["schemas"]["ChangeReference"] | components["schemas"]["ChangeRelief"] | components["schemas"]["ChangeStone"] | components["schemas"]["Circle"] | components["schemas"]["CloseCurve"] | components["schemas"]["Collapse"] | components["schemas"]["ColourPiece"] | components["schemas"]["CoverFaces"] | components["schemas"]["CreaseLike"] | components["schemas"]["CrossCurve"] | components["schemas"]["Delete"] | components["schemas"]["DeletePiece"] | components["schemas"]["DeleteReference"] | components["schemas"]["Detach"] | components["schemas"]["DrawCurve"] | components["schemas"]["DrawFreehand"] | components["schemas"]["DrawWire"] | components["schemas"]["DuplicatePiece"] | components["schemas"]["ExtendCurve"] | components["schemas"]["Extrude"] | components["schemas"]["ExtrudeAlong"] | components["schemas"]["Fill"] | components["schemas"]["FillDrawn"] | components["schemas"]["FillOutline"] | components["schemas"]["FinishPiece"] | components["schemas"]["FitComponent"] | components["schemas"]["FitTheBore"] | components["schemas"]["Flatten"] | components["schemas"]["Flip"] | components["schemas"]["ForgetFaces"] | components["schemas"]["ForgetStamp"] | components["schemas"]["GroupPieces"] | components["schemas"]["Grow"] | components["schemas"]["Heal"] | components["schemas"]["Inset"] | components["schemas"]["JoinCurves"] | components["schemas"]["JoinPieces"] | components["schemas"]["KeepVariant"] | components["schemas"]["Knife"] | components["schemas"]["LayByRegion"] | components["schemas"]["LayFace"] | components["schemas"]["LayStones"] | components["schemas"]["LetBack"] | components["schemas"]["LineUp"] | components["schemas"]["LockPiece"] | components["schemas"]["MakeIndependent"] | components["schemas"]["MakeTrue"] | components["schemas"]["MakeVariant"] | components["schemas"]["MeasurePicture"] | components["schemas"]["Mirror"] | components["schemas"]["Move"] | components["schemas"]["MoveAlongNormal"] | components["schemas"]["MoveEach"] | components["schemas"]["NameFaces"] | components["schemas"]["OffsetCurve"] | components["schemas"]["OrderFollowers"] | components["schemas"]["OrderPiece"] | components["schemas"]["PartCurve"] | components["schemas"]["PlaceByPairs"] | components["schemas"]["PlaceComponent"] | components["schemas"]["PlacePicture"] | components["schemas"]["RecastComponent"] | components["schemas"]["Regrow"] | components["schemas"]["Relax"] | components["schemas"]["ReliefInSolid"] | components["schemas"]["Remove"] | components["schemas"]["RemoveFollower"] | components["schemas"]["RemoveProof"] | components["schemas"]["RenamePiece"] | components["schemas"]["RepeatAround"] | components["schemas"]["Resample"] | components["schemas"]["ResampleCurve"] | components["schemas"]["ScaleCreases"] | components["schemas"]["Sculpt"] | components["schemas"]["SetCorner"] | components["schemas"]["SetCrease"] | components["schemas"]["Settle"] | components["schemas"]["ShowPiece"] | components["schemas"]["SizeBy"] | components["schemas"]["Slide"] | components["schemas"]["SpaceEvenly"] | components["schemas"]["Spin"] | components["schemas"]["SplitParts"] | components["schemas"]["StampFromPiece"] | components["schemas"]["StandOnMirror"] | components["schemas"]["Straighten"] | components["schemas"]["TakeCurve"] | components["schemas"]["TakeImageOut"] | components["schemas"]["Taper"] | components["schemas"]["Thicken"] | components["schemas"]["Trace"] | components["schemas"]["TraceStrip"] | components["schemas"]["Turn"] | components["schemas"]["TurnCurve"] | components["schemas"]["Twist"] | components["schemas"]["Weld"] | components["schemas"]["Zip"];
             /**
              * Instead
              * @default false
@@ -14460,7 +14846,7 @@ export interface components {
              */
             revision?: number;
             /** Command */
-            command: components["schemas"]["AddBox"] | components["schemas"]["AddCage"] | components["schemas"]["AddCapsule"] | components["schemas"]["AddComponent"] | components["schemas"]["AddCone"] | components["schemas"]["AddCurve"] | components["schemas"]["AddCurves"] | components["schemas"]["AddCylinder"] | components["schemas"]["AddFollower"] | components["schemas"]["AddLoop"] | components["schemas"]["AddPicture"] | components["schemas"]["AddPlane"] | components["schemas"]["AddPoledSphere"] | components["schemas"]["AddProof"] | components["schemas"]["AddRing"] | components["schemas"]["AddSphere"] | components["schemas"]["AddStamp"] | components["schemas"]["AddTorus"] | components["schemas"]["AddTube"] | components["schemas"]["AgreeNormals"] | components["schemas"]["Attract"] | components["schemas"]["Bend"] | components["schemas"]["Bridge"] | components["schemas"]["Chamfer"] | components["schemas"]["ChangeFollower"] | components["schemas"]["ChangeMask"] | components["schemas"]["ChangeProof"] | components["schemas"]["ChangeReference"] | components["schemas"]["ChangeRelief"] | components["schemas"]["ChangeStone"] | components["schemas"]["Circle"] | components["schemas"]["CloseCurve"] | components["schemas"]["Collapse"] | components["schemas"]["ColourPiece"] | components["schemas"]["CoverFaces"] | components["schemas"]["CreaseLike"] | components["schemas"]["Delete"] | components["schemas"]["DeletePiece"] | components["schemas"]["DeleteReference"] | components["schemas"]["Detach"] | components["schemas"]["DrawCurve"] | components["schemas"]["DrawWire"] | components["schemas"]["DuplicatePiece"] | components["schemas"]["Extrude"] | components["schemas"]["ExtrudeAlong"] | components["schemas"]["Fill"] | components["schemas"]["FillDrawn"] | components["schemas"]["FillOutline"] | components["schemas"]["FinishPiece"] | components["schemas"]["FitComponent"] | components["schemas"]["FitTheBore"] | components["schemas"]["Flatten"] | components["schemas"]["Flip"] | components["schemas"]["ForgetFaces"] | components["schemas"]["ForgetStamp"] | components["schemas"]["GroupPieces"] | components["schemas"]["Grow"] | components["schemas"]["Heal"] | components["schemas"]["Inset"] | components["schemas"]["JoinCurves"] | components["schemas"]["JoinPieces"] | components["schemas"]["KeepVariant"] | components["schemas"]["Knife"] | components["schemas"]["LayFace"] | components["schemas"]["LayStones"] | components["schemas"]["LetBack"] | components["schemas"]["LineUp"] | components["schemas"]["LockPiece"] | components["schemas"]["MakeIndependent"] | components["schemas"]["MakeTrue"] | components["schemas"]["MakeVariant"] | components["schemas"]["MeasurePicture"] | components["schemas"]["Mirror"] | components["schemas"]["Move"] | components["schemas"]["MoveAlongNormal"] | components["schemas"]["MoveEach"] | components["schemas"]["NameFaces"] | components["schemas"]["OffsetCurve"] | components["schemas"]["OrderFollowers"] | components["schemas"]["OrderPiece"] | components["schemas"]["PartCurve"] | components["schemas"]["PlaceByPairs"] | components["schemas"]["PlaceComponent"] | components["schemas"]["PlacePicture"] | components["schemas"]["RecastComponent"] | components["schemas"]["Regrow"] | components["schemas"]["Relax"] | components["schemas"]["Remove"] | components["schemas"]["RemoveFollower"] | components["schemas"]["RemoveProof"] | components["schemas"]["RenamePiece"] | components["schemas"]["RepeatAround"] | components["schemas"]["Resample"] | components["schemas"]["ResampleCurve"] | components["schemas"]["ScaleCreases"] | components["schemas"]["Sculpt"] | components["schemas"]["SetCorner"] | components["schemas"]["SetCrease"] | components["schemas"]["Settle"] | components["schemas"]["ShowPiece"] | components["schemas"]["SizeBy"] | components["schemas"]["Slide"] | components["schemas"]["SpaceEvenly"] | components["schemas"]["Spin"] | components["schemas"]["SplitParts"] | components["schemas"]["StampFromPiece"] | components["schemas"]["StandOnMirror"] | components["schemas"]["Straighten"] | components["schemas"]["TakeCurve"] | components["schemas"]["TakeImageOut"] | components["schemas"]["Taper"] | components["schemas"]["Thicken"] | components["schemas"]["Trace"] | components["schemas"]["TraceStrip"] | components["schemas"]["Turn"] | components["schemas"]["TurnCurve"] | components["schemas"]["Twist"] | components["schemas"]["Weld"] | components["schemas"]["Zip"];
+            command: components["schemas"]["AddBox"] | components["schemas"]["AddCage"] | components["schemas"]["AddCapsule"] | components["schemas"]["AddComponent"] | components["schemas"]["AddCone"] | components["schemas"]["AddCurve"] | components["schemas"]["AddCurves"] | components["schemas"]["AddCylinder"] | components["schemas"]["AddFollower"] | components["schemas"]["AddLoop"] | components["schemas"]["AddPicture"] | components["schemas"]["AddPlane"] | components["schemas"]["AddPoledSphere"] | components["schemas"]["AddProof"] | components["schemas"]["AddRing"] | components["schemas"]["AddSphere"] | components["schemas"]["AddStamp"] | components["schemas"]["AddTorus"] | components["schemas"]["AddTube"] | components["schemas"]["AgreeNormals"] | components["schemas"]["Attract"] | components["schemas"]["Bend"] | components["schemas"]["Bridge"] | components["schemas"]["Chamfer"] | components["schemas"]["ChangeFollower"] | components["schemas"]["ChangeMask"] | components["schemas"]["ChangeProof"] | components["schemas"]["ChangeReference"] | components["schemas"]["ChangeRelief"] | components["schemas"]["ChangeStone"] | components["schemas"]["Circle"] | components["schemas"]["CloseCurve"] | components["schemas"]["Collapse"] | components["schemas"]["ColourPiece"] | components["schemas"]["CoverFaces"] | components["schemas"]["CreaseLike"] | components["schemas"]["CrossCurve"] | components["schemas"]["Delete"] | components["schemas"]["DeletePiece"] | components["schemas"]["DeleteReference"] | components["schemas"]["Detach"] | components["schemas"]["DrawCurve"] | components["schemas"]["DrawFreehand"] | components["schemas"]["DrawWire"] | components["schemas"]["DuplicatePiece"] | components["schemas"]["ExtendCurve"] | components["schemas"]["Extrude"] | components["schemas"]["ExtrudeAlong"] | components["schemas"]["Fill"] | components["schemas"]["FillDrawn"] | components["schemas"]["FillOutline"] | components["schemas"]["FinishPiece"] | components["schemas"]["FitComponent"] | components["schemas"]["FitTheBore"] | components["schemas"]["Flatten"] | components["schemas"]["Flip"] | components["schemas"]["ForgetFaces"] | components["schemas"]["ForgetStamp"] | components["schemas"]["GroupPieces"] | components["schemas"]["Grow"] | components["schemas"]["Heal"] | components["schemas"]["Inset"] | components["schemas"]["JoinCurves"] | components["schemas"]["JoinPieces"] | components["schemas"]["KeepVariant"] | components["schemas"]["Knife"] | components["schemas"]["LayByRegion"] | components["schemas"]["LayFace"] | components["schemas"]["LayStones"] | components["schemas"]["LetBack"] | components["schemas"]["LineUp"] | components["schemas"]["LockPiece"] | components["schemas"]["MakeIndependent"] | components["schemas"]["MakeTrue"] | components["schemas"]["MakeVariant"] | components["schemas"]["MeasurePicture"] | components["schemas"]["Mirror"] | components["schemas"]["Move"] | components["schemas"]["MoveAlongNormal"] | components["schemas"]["MoveEach"] | components["schemas"]["NameFaces"] | components["schemas"]["OffsetCurve"] | components["schemas"]["OrderFollowers"] | components["schemas"]["OrderPiece"] | components["schemas"]["PartCurve"] | components["schemas"]["PlaceByPairs"] | components["schemas"]["PlaceComponent"] | components["schemas"]["PlacePicture"] | components["schemas"]["RecastComponent"] | components["schemas"]["Regrow"] | components["schemas"]["Relax"] | components["schemas"]["ReliefInSolid"] | components["schemas"]["Remove"] | components["schemas"]["RemoveFollower"] | components["schemas"]["RemoveProof"] | components["schemas"]["RenamePiece"] | components["schemas"]["RepeatAround"] | components["schemas"]["Resample"] | components["schemas"]["ResampleCurve"] | components["schemas"]["ScaleCreases"] | components["schemas"]["Sculpt"] | components["schemas"]["SetCorner"] | components["schemas"]["SetCrease"] | components["schemas"]["Settle"] | components["schemas"]["ShowPiece"] | components["schemas"]["SizeBy"] | components["schemas"]["Slide"] | components["schemas"]["SpaceEvenly"] | components["schemas"]["Spin"] | components["schemas"]["SplitParts"] | components["schemas"]["StampFromPiece"] | components["schemas"]["StandOnMirror"] | components["schemas"]["Straighten"] | components["schemas"]["TakeCurve"] | components["schemas"]["TakeImageOut"] | components["schemas"]["Taper"] | components["schemas"]["Thicken"] | components["schemas"]["Trace"] | components["schemas"]["TraceStrip"] | components["schemas"]["Turn"] | components["schemas"]["TurnCurve"] | components["schemas"]["Twist"] | components["schemas"]["Weld"] | components["schemas"]["Zip"];
         };
         /**
          * AskStop
@@ -15945,7 +16331,7 @@ export interface components {
          * Loft
          * @description The surface through ``curves`` (ids), in the order in which they lie; ``count`` points round where it is above 0.
          *
-         *     Closed curves may have flat ``ends``.
+         *     Closed curves may have flat ``ends``. With ``mended`` false their order, directions and beginnings are those given.
          */
         Loft: {
             /**
@@ -15974,6 +16360,11 @@ export interface components {
              * @enum {string}
              */
             ends?: "open" | "flat";
+            /**
+             * Mended
+             * @default true
+             */
+            mended?: boolean;
             /**
              * Kind
              * @default loft
@@ -16329,7 +16720,10 @@ export interface components {
         };
         /**
          * Pipe
-         * @description A round pipe of a ``diameter`` (mm, of its surface) round ``source``; ``around`` and ``each`` are its faces.
+         * @description A pipe of a ``diameter`` (mm, of its surface) round ``source``; ``around`` and ``each`` are its faces.
+         *
+         *     Of another ``section`` it is so wide, and a flat one ``thickness`` mm thick. At ``places`` (share of the length, mm) the
+         *     diameter is another one. It begins ``turned`` by degrees, and twists by ``twist`` from end to end.
          *
          *     >>> from zinc_otter.core.curve import Curve
          *     >>> Pipe("p1").grow([Curve([(0, 0, 0), (10, 0, 0), (20, 5, 0)])]).form.topology.is_closed
@@ -16367,6 +16761,30 @@ export interface components {
              * @default 0
              */
             twist?: number;
+            /**
+             * Section
+             * @default round
+             * @enum {string}
+             */
+            section?: "round" | "square" | "half-round" | "flat";
+            /**
+             * Thickness
+             * @default 1
+             */
+            thickness?: number;
+            /**
+             * Turned
+             * @default 0
+             */
+            turned?: number;
+            /**
+             * Places
+             * @default []
+             */
+            places?: [
+                number,
+                number
+            ][];
             /**
              * Kind
              * @default pipe
@@ -16545,6 +16963,8 @@ export interface components {
          *     - "curve": along the curve ``rail``, evenly by its length, turning with it; ``upright`` holds their z
          *
          *     ``phase`` moves all by so many steps: a half lays them between. ``left_out`` are images that stand on their own by now.
+         *     As a solid the images are "united" where they meet, or bodies "apart": so are those of one original, as long as nothing
+         *     is done to the repeat as a whole.
          */
         Repeat: {
             /**
@@ -16645,6 +17065,12 @@ export interface components {
              * @default []
              */
             left_out?: number[];
+            /**
+             * Bodies
+             * @default united
+             * @enum {string}
+             */
+            bodies?: "united" | "apart";
             /**
              * Kind
              * @default repeat
@@ -17398,6 +17824,8 @@ export interface components {
         /**
          * Strip
          * @description ``source`` drawn out by a vector ``by`` (mm), or across to another curve, ``other``; ``count`` faces across.
+         *
+         *     With a ``surface``, a piece with faces, it is drawn out along that one's normals, ``height`` mm, below 0 inwards.
          */
         Strip: {
             /**
@@ -17410,6 +17838,11 @@ export interface components {
              * @default
              */
             other?: string;
+            /**
+             * Surface
+             * @default
+             */
+            surface?: string;
             /**
              * By
              * @default [
@@ -17428,6 +17861,11 @@ export interface components {
              * @default 1
              */
             count?: number;
+            /**
+             * Height
+             * @default 5
+             */
+            height?: number;
             /**
              * Kind
              * @default strip
@@ -17579,6 +18017,30 @@ export interface components {
              * @constant
              */
             kind: "thickened";
+        };
+        /**
+         * Threaded
+         * @description The smooth curve through one place of each of the ``curves`` (ids), in their order.
+         *
+         *     ``places`` are shares of their lengths, 0 to 1, so that it goes along when they are pulled.
+         */
+        Threaded: {
+            /**
+             * Curves
+             * @default []
+             */
+            curves?: string[];
+            /**
+             * Places
+             * @default []
+             */
+            places?: number[];
+            /**
+             * Kind
+             * @default threaded
+             * @constant
+             */
+            kind: "threaded";
         };
         /**
          * TrillionBrilliant
@@ -21454,6 +21916,8 @@ export interface operations {
                 unit?: ("mm" | "cm" | "m" | "in") | null;
                 clearance?: number;
                 scan?: boolean;
+                /** @description a name to ask for its progress by, hexadecimal */
+                watch?: string;
             };
             header?: never;
             path: {
@@ -21474,6 +21938,284 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["DesignState"];
+                };
+            };
+            /** @description The request cannot be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The key is missing. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It comes from another place, or designs are only read here. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such design, piece, asset, job or file. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description This is not done here. */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The rest of the request did not arrive. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The design has moved on, or the work was stopped. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request does not say how long it is. */
+            411: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request is too large. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It is refused: the detail says what is wrong, and the place where. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Something nobody foresaw; nothing was changed. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is too much to do at once, another program holds the designs, or they are damaged. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full; nothing was changed. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_reading: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                watch: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobReport"] | null;
+                };
+            };
+            /** @description The request cannot be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The key is missing. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It comes from another place, or designs are only read here. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such design, piece, asset, job or file. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description This is not done here. */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The rest of the request did not arrive. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The design has moved on, or the work was stopped. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request does not say how long it is. */
+            411: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request is too large. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It is refused: the detail says what is wrong, and the place where. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Something nobody foresaw; nothing was changed. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is too much to do at once, another program holds the designs, or they are damaged. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full; nothing was changed. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    stop_reading: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                watch: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobReport"] | null;
                 };
             };
             /** @description The request cannot be read. */
@@ -22183,6 +22925,145 @@ export interface operations {
                 };
                 content: {
                     "application/msgpack": string;
+                };
+            };
+            /** @description The request cannot be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The key is missing. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It comes from another place, or designs are only read here. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such design, piece, asset, job or file. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description This is not done here. */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The rest of the request did not arrive. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The design has moved on, or the work was stopped. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request does not say how long it is. */
+            411: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request is too large. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It is refused: the detail says what is wrong, and the place where. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Something nobody foresaw; nothing was changed. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is too much to do at once, another program holds the designs, or they are damaged. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full; nothing was changed. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_flow: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                digest: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string;
                 };
             };
             /** @description The request cannot be read. */

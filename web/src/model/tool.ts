@@ -57,7 +57,8 @@ export interface Dragged<F extends Fields> {
 /** Takes clicks in the viewport instead of picking. */
 export interface Pointing {
   active(context: Context): boolean;
-  query(context: Context): SpotQuery;
+  /** What is looked for: for a click, or once a line was begun at a spot, for the rest of it. */
+  query(context: Context, begun?: Spot): SpotQuery;
   click(spot: Spot, towards: Vec, context: Context, hands: Hands): void;
   /** Takes a line that is drawn instead of clicked; what it passed. */
   stroke?(line: Spot[], towards: Vec, context: Context, hands: Hands): void;

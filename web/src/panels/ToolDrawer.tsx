@@ -30,7 +30,7 @@ export function ToolDrawer({ onFind }: { onFind(): void }) {
       elevation={2}
       component="aside"
       aria-label={`Tools of ${name}`}
-      sx={{ position: "absolute", left: 12, top: 12, width: 166, maxHeight: "calc(100% - 24px)", overflow: "auto", borderRadius: 2, zIndex: 2, pb: 0.75, [tight]: narrow }}
+      sx={{ position: "absolute", left: 12, top: 12, width: 166, maxHeight: "calc(100% - 24px)", overflow: "auto", borderRadius: 2, zIndex: 2, pb: 0.25, [tight]: narrow }}
     >
       <Stack direction="row" sx={{ position: "sticky", top: 0, zIndex: 1, alignItems: "center", pl: 1.5, pr: 0.75, pt: 0.5, bgcolor: "background.paper" }}>
         <Typography component="h2" variant="h3" sx={{ flexGrow: 1 }}>{name}</Typography>
@@ -40,7 +40,7 @@ export function ToolDrawer({ onFind }: { onFind(): void }) {
         </Button>
       </Stack>
       {sectionsOf(own).map(({ section, list }, i) => (
-        <Stack key={section} direction="row" role="group" aria-label={section ? `${section}: tools` : name} sx={{ pl: section ? 0 : 0.75, pr: 0.75, mt: i ? "5px" : 0 }}>
+        <Stack key={section} direction="row" role="group" aria-label={section ? `${section}: tools` : name} sx={{ pl: section ? 0 : 0.75, pr: 0.75, mt: i ? "4px" : 0 }}>
           {section && <Spine>{section}</Spine>}
           <Stack sx={{ flexGrow: 1, minWidth: 0 }}>
             {list.map((tool) => <Row key={tool.id} tool={tool} height={height} />)}

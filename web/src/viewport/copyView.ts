@@ -79,16 +79,18 @@ export class CopyView {
     }
   }
 
-  /** How far along a ray the nearest image is met; null where none is. */
-  meets(ray: Ray): number | null {
-    let best: number | null = null;
+  /** How far along a ray the nearest image is met, and which it is; null where none is. */
+  meets(ray: Ray): { distance: number; image: number } | null {
+    let best: { distance: number; image: number } | null = null;
+    let image = -1;
     for (const { of, motions } of this.parts)
       for (const motion of motions) {
+        image += 1;
         const back = motion.clone().invert();
         const own = new Ray(ray.origin.clone().applyMatrix4(back), ray.direction.clone().transformDirection(back));
         const hit = of.surfaceRays.raycastFirst(own);
         // Motions keep lengths.
-        if (hit && (best === null || hit.distance < best)) best = hit.distance;
+        if (hit && (best === null || hit.distance < best.distance)) best = { distance: hit.distance, image };
       }
     return best;
   }

@@ -26,15 +26,22 @@ export function isolines(surface: SurfaceArrays, upTo: number): Uint32Array<Arra
   return new Uint32Array(pairs);
 }
 
+/** The faces of level `of`, each by its four rows. */
+export function coarser({ quads, level }: SurfaceArrays, of: number): Int32Array {
+  const shift = 2 * (level - Math.min(of, level));
+  if (shift === 0) return quads;
+  const found = new Int32Array(4 * ((quads.length / 4) >> shift));
+  for (let i = 0; i < found.length; i++) found[i] = quads[4 * (i << (shift - 2))];
+  return found;
+}
+
 /** Pairs of rows along the edges of the faces of level `of`, straight from vertex to vertex. */
 export function wireframe(surface: SurfaceArrays, of: number): Uint32Array<ArrayBuffer> {
-  const { quads, level } = surface;
-  const shift = 2 * (level - Math.min(of, level));
-  const pairs: number[] = [];
-  for (let q = 0; q < (quads.length / 4) >> shift; q++) {
-    const corner = (k: number) =>
-      shift === 0 ? quads[4 * q + k] : quads[4 * ((4 * q + k) << (shift - 2))];
-    for (let k = 0; k < 4; k++) pairs.push(corner(k), corner((k + 1) & 3));
+  const faces = coarser(surface, of);
+  const pairs = new Uint32Array(2 * faces.length);
+  for (let i = 0; i < faces.length; i++) {
+    pairs[2 * i] = faces[i];
+    pairs[2 * i + 1] = faces[(i & ~3) | ((i + 1) & 3)];
   }
-  return new Uint32Array(pairs);
+  return pairs;
 }

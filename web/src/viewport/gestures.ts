@@ -21,6 +21,7 @@ import type { Spot } from "../model/sketch";
 import { type Brush, doesReach, type Part, type Pointing, type Strokes } from "../model/tool";
 import { BrushHand } from "./brushHand";
 import { showRing } from "./brushStroke";
+import { Fingers } from "./fingers";
 import { HandleDrag } from "./handleDrag";
 import { mapUnder } from "./mapUnder";
 import { pickAt, pickBand, pickLoop } from "./picks";
@@ -44,7 +45,7 @@ export class Gestures {
   private going: Going | null = null;
   private lastX = 0;
   private lastY = 0;
-  private readonly touches = new Map<number, [number, number]>();
+  private readonly touches = new Fingers();
   /** The tool to return to when a key that was held for one drag is let go. */
   private springBack: string | null = null;
   private sprung: string | null = null;
@@ -64,7 +65,7 @@ export class Gestures {
     on("pointermove", (event) => this.move(event));
     on("pointerup", (event) => this.up(event));
     on("pointercancel", (event) => {
-      this.touches.delete(event.pointerId);
+      this.touches.lift(event.pointerId);
       this.cancel();
     });
     on("pointerleave", () => {
@@ -136,8 +137,8 @@ export class Gestures {
 
   private down(event: PointerEvent): void {
     const [x, y] = this.at(event);
-    if (event.pointerType === "touch") this.touches.set(event.pointerId, [x, y]);
-    if (this.touches.size === 2) {
+    if (event.pointerType === "touch") this.touches.put(event.pointerId, x, y);
+    if (this.touches.count === 2) {
       this.cancel();
       this.going = { what: "pinch" };
       return;
@@ -183,12 +184,17 @@ export class Gestures {
     const [x, y] = this.at(event);
     const [dx, dy] = [x - this.lastX, y - this.lastY];
     const { going, scene } = this;
-    if (going?.what === "pinch") return this.pinch(event, x, y);
+    if (going?.what === "pinch") {
+      scene.pace.moving();
+      this.touches.pinch(event.pointerId, x, y, scene.eye, this.host);
+      return scene.draw();
+    }
     if (!going) {
       this.showUnder(x, y);
       return;
     }
     setMapUnder(null);
+    if (going.what === "orbit" || going.what === "pan") scene.pace.moving();
     if (going.what === "orbit") scene.eye.orbit(dx * 0.008, dy * 0.008);
     else if (going.what === "pan") scene.eye.pan(dx, dy);
     else if (going.what === "point") this.along(going, x, y);
@@ -223,7 +229,7 @@ export class Gestures {
     this.showUnder(x, y);
     if (!pointing?.stroke || (!going.line.length && Math.hypot(x - going.x, y - going.y) <= slack)) return;
     const begin = going.line.length ? null : this.spot(pointing, going.x, going.y);
-    const spot = this.spot(pointing, x, y);
+    const spot = this.spot(pointing, x, y, going.line[0] ?? begin ?? undefined);
     if (begin) going.line.push(begin);
     if (spot) going.line.push(spot);
     setDrawn(going.line);
@@ -245,27 +251,11 @@ export class Gestures {
     scene.draw();
   }
 
-  /** Two fingers: apart and together zoom, both along pan. */
-  private pinch(event: PointerEvent, x: number, y: number): void {
-    const before = [...this.touches.values()];
-    this.touches.set(event.pointerId, [x, y]);
-    const now = [...this.touches.values()];
-    if (before.length < 2) return;
-    const apart = (p: [number, number][]) => Math.hypot(p[0][0] - p[1][0], p[0][1] - p[1][1]);
-    const middle = (p: [number, number][]) => [(p[0][0] + p[1][0]) / 2, (p[0][1] + p[1][1]) / 2];
-    const [ax, ay] = middle(before);
-    const [bx, by] = middle(now);
-    const { eye } = this.scene;
-    eye.pan(bx - ax, by - ay);
-    if (apart(now) > 1) eye.zoom(apart(before) / apart(now), bx - this.host.clientWidth / 2, by - this.host.clientHeight / 2);
-    this.scene.draw();
-  }
-
   private up(event: PointerEvent): void {
     const { going } = this;
     const [x, y] = this.at(event);
-    this.touches.delete(event.pointerId);
-    if (going?.what === "pinch" && this.touches.size) return;
+    this.touches.lift(event.pointerId);
+    if (going?.what === "pinch" && this.touches.count) return;
     this.going = null;
     this.band.style.display = this.lasso.style.display = "none";
     if (!going) return;
@@ -308,10 +298,10 @@ export class Gestures {
   }
 
   /** What the tool in hand would take here. */
-  private spot(pointing: Pointing, x: number, y: number): Spot | null {
+  private spot(pointing: Pointing, x: number, y: number, begun?: Spot): Spot | null {
     const { scene } = this;
     const picker = scene.picker(true);
-    const query = pointing.query(contextNow());
+    const query = pointing.query(contextNow(), begun);
     if (query.bodyEdges) return spotOnBody(picker, usePicking.getState().piece, x, y);
     return spotAt(picker, scene.references, useDesign.getState().design, x, y, query);
   }

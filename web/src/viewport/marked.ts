@@ -70,3 +70,9 @@ export function untint(marks: Marks): void {
   if (marks.kind === "piece") marks.picked = [];
   if (marks.hover?.kind === "piece") marks.hover = null;
 }
+
+/** How a piece is marked of which no elements are picked, such as images of others. */
+export function markOfWhole(id: string, { kind, piece, others, picked, hover }: Marked): "picked" | "hover" | "plain" {
+  const held = kind === "piece" && ((piece === id && picked.length > 0) || others.includes(id));
+  return held ? "picked" : hover?.piece === id ? "hover" : "plain";
+}

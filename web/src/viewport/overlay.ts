@@ -7,12 +7,13 @@ import { useNear } from "../live/stores/near";
 import { colours } from "../theme/colours";
 import { Combs } from "./combs";
 import { DimensionLines } from "./dimensionLines";
+import { FlowLines } from "./flowLines";
 import { Lines } from "./lines";
 import { useDrawn, useSketch, useSpot } from "../live/stores/sketch";
 import { squareCanvas } from "./canvas";
 
 const spotTones: Record<string, string> = {
-  vertex: colours.selection, edge: colours.selection, face: colours.river, reference: colours.river,
+  vertex: colours.selection, edge: colours.selection, face: colours.river, image: colours.river, reference: colours.river,
   picture: colours.otter, plane: colours.otter,
 };
 
@@ -33,7 +34,11 @@ export class Overlay {
   private readonly places = dots(15, true);
   private readonly meetings = dots(15, true);
 
-  constructor() {
+  private readonly flow: FlowLines;
+
+  constructor(changed: () => void) {
+    this.flow = new FlowLines(changed);
+    this.group.add(this.flow.object);
     for (const line of this.lines) this.group.add(line.object);
     this.group.add(this.dots, this.hover, this.pivot, this.places, this.meetings, this.combs.group, this.dimensions.group);
   }
@@ -45,20 +50,21 @@ export class Overlay {
   draw(): void {
     this.combs.draw();
     this.dimensions.draw();
-    const { spots, closed, paired } = useSketch.getState();
+    this.flow.draw();
+    const { spots, closed, paired, freehand, apart } = useSketch.getState();
     const hover = useSpot.getState().spot;
     const flat = spots.flatMap((spot) => spot.point);
     const count = spots.length;
-    const pairs = Array.from({ length: Math.max(0, count - 1) }, (_, i) => (paired && i % 2 ? [] : [i, i + 1])).flat();
+    const pairs = Array.from({ length: Math.max(0, count - 1) }, (_, i) => (apart || (paired && i % 2) ? [] : [i, i + 1])).flat();
     if (closed && count > 2) pairs.push(count - 1, 0);
     draw(this.path, flat, pairs);
     const { line } = useDrawn.getState();
     draw(this.stroke, line.flatMap((spot) => spot.point), line.slice(1).flatMap((_, i) => [i, i + 1]));
     const rim = useRing.getState().points ?? [];
     draw(this.ring, rim, Array.from({ length: rim.length / 3 }, (_, i) => [i, (i + 1) % (rim.length / 3)]).flat());
-    const goesOn = count > 0 && !closed && !(paired && count % 2 === 0);
+    const goesOn = count > 0 && !closed && !freehand && !apart && !(paired && count % 2 === 0);
     draw(this.next, hover && goesOn ? [...spots[count - 1].point, ...hover.point] : [], hover && goesOn ? [0, 1] : []);
-    put(this.dots, flat, colours.selection);
+    put(this.dots, freehand ? [] : flat, colours.selection);
     put(this.hover, hover ? hover.point : [], hover ? spotTones[hover.on] : colours.hover);
     put(this.pivot, useShow.getState().pivot ?? [], colours.otter);
     const near = useNear.getState().list;
@@ -74,6 +80,7 @@ export class Overlay {
 
   dispose(): void {
     this.combs.dispose();
+    this.flow.dispose();
     this.dimensions.dispose();
     for (const line of this.lines) line.dispose();
     for (const points of [this.dots, this.hover, this.pivot, this.places, this.meetings]) points.geometry.dispose();

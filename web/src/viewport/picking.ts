@@ -94,15 +94,22 @@ export class Picker {
 
   /** The piece of which an image is met before anything else: images are taken as wholes only. */
   private copyAt(x: number, y: number): Hit | null {
+    const met = this.imageAt(x, y);
+    return met && { piece: met.piece, kind: "piece", id: 0 };
+  }
+
+  /** The image that is met before anything else: of which piece, the how manieth from 0, and where. */
+  imageAt(x: number, y: number): { piece: string; image: number; point: Vector3 } | null {
     if (!this.copies.length) return null;
     const ray = this.ray(x, y);
-    let best: { piece: string; distance: number } | null = null;
+    let best: { piece: string; image: number; distance: number } | null = null;
     for (const copy of this.copies) {
-      const distance = copy.meets(ray);
-      if (distance !== null && (!best || distance < best.distance)) best = { piece: copy.id, distance };
+      const met = copy.meets(ray);
+      if (met && (!best || met.distance < best.distance)) best = { piece: copy.id, ...met };
     }
     const front = best && this.views.map((view) => (view.hasFaces ? this.sight.first(view.surfaceRays, ray) : null));
-    return best && !front?.some((hit) => hit && hit.distance < best.distance) ? { piece: best.piece, kind: "piece", id: 0 } : null;
+    if (!best || front?.some((hit) => hit && hit.distance < best.distance)) return null;
+    return { piece: best.piece, image: best.image, point: ray.at(best.distance, new Vector3()) };
   }
 
   /** The curve whose line runs nearest to the pointer. */

@@ -20,7 +20,7 @@ import { plus } from "../model/vec";
 import { colours } from "../theme/colours";
 import { CurveLine } from "./curveLine";
 import { CreaseBadges } from "./creaseBadges";
-import { isolines, wireframe } from "./denseLines";
+import { coarser, isolines, wireframe } from "./denseLines";
 import { Glow } from "./glow";
 import { MapView } from "./mapView";
 import { Lines } from "./lines";
@@ -59,6 +59,9 @@ const creaseWidths = [
   { upTo: 9.99, width: 4 },
   { upTo: 10, width: 5 },
 ];
+
+/** So many quads are drawn at once on any machine. */
+const hastyQuads = 12_000;
 
 export class PieceView {
   readonly group = new Group();
@@ -103,6 +106,8 @@ export class PieceView {
   private dress: Dress = {
     display: "both", material: "clay", colour: "clay", finish: "clay", isolines: 0, wire: 0, normals: false, valences: false, badges: false, backs: true, faint: false, replaced: false, quiet: false, polygon: true,
   };
+  /** The surface by fewer triangles over the same points; made when first wanted. */
+  private hasty: BufferGeometry | null = null;
   private drawnLines = "";
   /** Goes up whenever the points have moved. */
   version = 0;
@@ -190,6 +195,24 @@ export class PieceView {
     this.marking.moved();
     this.drawSigns();
     this.drawMask();
+  }
+
+  /** While it moves a large surface is drawn by fewer of its triangles; says whether it is. */
+  hasten(on: boolean): boolean {
+    const { surface } = this.arrays;
+    if (!on || surface.quads.length / 4 <= hastyQuads) {
+      this.surfaceMesh.geometry = this.surface;
+      return false;
+    }
+    if (!this.hasty) {
+      let of = surface.level;
+      while (of > 1 && surface.quads.length / 4 / 4 ** (surface.level - of) > hastyQuads) of -= 1;
+      this.hasty = new BufferGeometry();
+      for (const name of ["position", "normal"]) this.hasty.setAttribute(name, this.surface.getAttribute(name));
+      this.hasty.setIndex(new BufferAttribute(quadTriangles(coarser(surface, of), () => true), 1));
+    }
+    this.surfaceMesh.geometry = this.hasty;
+    return true;
   }
 
   private drawMask(): void {
@@ -353,6 +376,8 @@ export class PieceView {
   }
 
   dispose(): void {
+    // Its points are the surface's, and go with that.
+    this.hasty?.deleteAttribute("position").deleteAttribute("normal").dispose();
     for (const part of [this.surface, this.cage, this.iso.geometry, this.wire.geometry]) part.dispose();
     for (const line of this.allLines()) line.dispose();
     this.glow.dispose();

@@ -5,6 +5,8 @@ import {
   Color,
   DoubleSide,
   Group,
+  LineBasicMaterial,
+  LineSegments,
   Matrix4,
   Mesh,
   MeshBasicMaterial,
@@ -15,14 +17,16 @@ import {
   SRGBColorSpace,
   TextureLoader,
   Vector3,
+  WireframeGeometry,
 } from "three";
 import { MeshBVH } from "three-mesh-bvh";
+import { answered, asked } from "../live/asking";
 import { meshOf } from "../live/references";
 import type { ComponentState, PictureState, ReferenceState } from "../model/types";
 import { colours } from "../theme/colours";
 import { clay } from "./matcap";
 
-type Held = { state: ReferenceState; mesh: Mesh; tree: MeshBVH | null };
+type Held = { state: ReferenceState; mesh: Mesh; tree: MeshBVH | null; facets: LineSegments | null };
 
 /** What has more triangles is a scan, and not a body whose faces are to be told apart. */
 const fewFaces = 6_000;
@@ -45,7 +49,7 @@ export class ReferenceViews {
     for (const state of references) {
       let held = this.held.get(state.id);
       if (!held) {
-        held = { state, mesh: state.kind === "picture" ? this.picture(state) : this.component(state), tree: null };
+        held = { state, mesh: state.kind === "picture" ? this.picture(state) : this.component(state), tree: null, facets: null };
         this.held.set(state.id, held);
         this.group.add(held.mesh);
       }
@@ -55,11 +59,24 @@ export class ReferenceViews {
     }
   }
 
-  /** Components let through what a map says, which they lie around. */
-  stepBack(back: boolean): void {
-    this.held.forEach(({ state, mesh }) => {
-      if (state.kind === "component") mesh.visible = state.visible && !back;
+  /** Components let through what a map says, which they lie around; of some the edges of their facets are drawn. */
+  dress(back: boolean, facets: readonly string[]): void {
+    this.held.forEach((held, id) => {
+      if (held.state.kind !== "component") return;
+      held.mesh.visible = held.state.visible && !back;
+      if (facets.includes(id) && held.mesh.geometry.index) held.facets ??= this.facetsOf(held.mesh);
+      if (held.facets) held.facets.visible = facets.includes(id);
     });
+  }
+
+  private facetsOf(mesh: Mesh): LineSegments {
+    const material = new LineBasicMaterial({ color: colours.ink, transparent: true, opacity: 0.35, depthWrite: false });
+    material.clippingPlanes = this.planes;
+    const lines = new LineSegments(new WireframeGeometry(mesh.geometry), material);
+    lines.renderOrder = 3;
+    lines.frustumCulled = false;
+    mesh.add(lines);
+    return lines;
   }
 
   /** The nearest point of a shown component that a ray meets. */
@@ -101,9 +118,18 @@ export class ReferenceViews {
   }
 
   private picture(state: PictureState): Mesh {
-    const texture = loader.load(`/api/assets/${state.asset}/picture.png`, this.changed);
+    const question = {};
+    asked(question);
+    const there = () => {
+      answered(question);
+      material.visible = true;
+      this.changed();
+    };
+    const texture = loader.load(`/api/assets/${state.asset}/picture.png`, there, undefined, () => answered(question));
     texture.colorSpace = SRGBColorSpace;
     const material = new MeshBasicMaterial({ map: texture, transparent: true, side: DoubleSide, depthWrite: false });
+    // Until it is there it would be a grey pane.
+    material.visible = false;
     material.depthTest = false;
     material.onBeforeCompile = (shader) => {
       shader.uniforms.paper = { value: new Color(colours.paper) };
@@ -133,8 +159,10 @@ export class ReferenceViews {
     return mesh;
   }
 
-  private drop(id: string, { mesh }: Held): void {
+  private drop(id: string, { mesh, facets }: Held): void {
     this.group.remove(mesh);
+    facets?.geometry.dispose();
+    (facets?.material as LineBasicMaterial | undefined)?.dispose();
     mesh.geometry.dispose();
     (mesh.material as MeshBasicMaterial).dispose();
     this.held.delete(id);

@@ -1,35 +1,35 @@
 /** The viewport's scene: draws when something changed, and tells what lies where. */
 import { Box3, Color, Plane, Scene as Three, Vector3, WebGLRenderer } from "three";
-import { tookLately } from "../live/asking";
 import { pieces } from "../live/pieces";
 import { useDesign } from "../live/stores/design";
 import { toolInHand } from "../live/stores/session";
 import { useMap } from "../live/stores/map";
 import { type FlatName, useShow } from "../live/stores/show";
 import type { Change } from "../live/pieces";
+import { growingIn } from "../model/growths";
 import type { PieceState } from "../model/types";
 import { allVertices, boxOf } from "../model/measure";
 import type { Box } from "../model/vec";
 import { colours } from "../theme/colours";
 import { BodyViews } from "./bodyViews";
-import { type Covered, Eye } from "./camera";
+import { Eye } from "./camera";
 import type { CopyDress } from "./copyView";
 import { CopyViews } from "./copyViews";
+import { coveredBy } from "./covered";
 import { DimensionLabels } from "./dimensionLabels";
 import { isClear } from "./finishes";
 import { Floor } from "./floor";
 import { keepView, keptView } from "./keptView";
 import { HiddenPicks } from "./hiddenPicks";
 import { Handle } from "./handle";
-import { type Marked, markedNow, marksOn, untint } from "./marked";
+import { type Marked, markedNow, markOfWhole, marksOn, untint } from "./marked";
 import { Overlay } from "./overlay";
+import { Pace } from "./pace";
 import { Picker } from "./picking";
 import { type Dress, PieceView } from "./pieceView";
 import { ReferenceViews } from "./referenceViews";
 import { placeBeside } from "./sideBySide";
-
-/** Where previews take longer than so many milliseconds the handle goes ahead of the form. */
-const together = 80;
+import { isDrawnBySoftware } from "./software";
 
 type Part = "design" | "bodies" | "marks";
 
@@ -41,17 +41,17 @@ export class Scene {
   private readonly three = new Three();
   private readonly views = new Map<string, PieceView>();
   private readonly floor = new Floor();
-  private readonly overlay = new Overlay();
+  private readonly overlay = new Overlay(() => this.draw());
   /** What the section cuts away; empty where there is none. The views share the array. */
   private readonly planes: Plane[] = [];
   private readonly bodies = new BodyViews(this.planes);
   private readonly copies = new CopyViews(this.planes);
   private states = new Map<string, PieceState>();
+  private growing: ReadonlySet<string> = new Set();
   private marked: Marked = markedNow();
   /** What has changed since it was looked at last. */
   private readonly stale = new Set<Part>();
-  private waiting = 0;
-  private soon = 0;
+  readonly pace: Pace;
   private frames = 0;
   private fitted = false;
   /** Called before each frame, to put the handle where it belongs. */
@@ -70,10 +70,12 @@ export class Scene {
     this.renderer.setClearColor(new Color(colours.paper));
     this.renderer.localClippingEnabled = true;
     host.appendChild(this.renderer.domElement);
+    const drawing = { draw: () => this.drawNow(), hasten: (on: boolean) => this.hasten(on) };
+    this.pace = new Pace(host, drawing, isDrawnBySoftware(this.renderer.getContext()));
     this.labels = new DimensionLabels(host, side === null);
     this.references = new ReferenceViews(this.planes, () => {
       if (!this.fitted) this.fit();
-      this.draw();
+      this.changed("marks");
     });
     if (side) {
       this.eye.flat = true;
@@ -123,13 +125,14 @@ export class Scene {
   private takeDesign(): void {
     const { design, preview } = useDesign.getState();
     this.states = new Map((preview ?? design)?.pieces.map((piece) => [piece.id, piece]) ?? []);
+    this.growing = growingIn(design, preview);
     this.references.show((preview ?? design)?.references ?? []);
     this.floor.grid.unit = design?.unit === "in" ? 25.4 : 1;
     if (!this.fitted && design?.references.length) this.fit();
   }
 
   private dressAll(): void {
-    const { section } = useShow.getState();
+    const { section, facets } = useShow.getState();
     this.planes.length = 0;
     if (section) {
       const normal = new Vector3().setComponent(section.axis, section.flip ? 1 : -1);
@@ -141,7 +144,7 @@ export class Scene {
     // Side by side the two stand elsewhere than the references that they were built around.
     const { compare } = useShow.getState();
     this.references.group.visible = !compare || compare.over;
-    this.references.stepBack(useMap.getState().map !== null);
+    this.references.dress(useMap.getState().map !== null, facets);
     this.overlay.group.visible = !compare;
   }
 
@@ -200,7 +203,7 @@ export class Scene {
     }
     for (const corner of this.copies.corners()) box.expandByPoint(corner);
     if (this.references.group.visible) for (const corner of this.references.corners()) box.expandByPoint(corner);
-    this.eye.fit(box, this.covered(150));
+    this.eye.fit(box, coveredBy(150, this.side !== null));
     this.fitted = !box.isEmpty();
     this.layFloor();
     this.draw();
@@ -215,16 +218,8 @@ export class Scene {
     const whole = new Box3();
     for (const view of this.shownViews()) whole.union(asBox3(boxOf(view.arrays.cage, allVertices(view.arrays.cage))));
     const around = Math.max(box.getSize(new Vector3()).length() * 0.3, whole.isEmpty() ? 0 : whole.getSize(new Vector3()).length() * 0.12);
-    this.eye.fit(box.expandByScalar(around), this.covered(60));
+    this.eye.fit(box.expandByScalar(around), coveredBy(60, this.side !== null));
     this.draw();
-  }
-
-  /** Bars lie over the top of the main view, the drawer over its side and the tool card over its foot, so many pixels at least. */
-  private covered(foot: number): Covered {
-    if (this.side) return { top: 40, bottom: 20, left: 0 };
-    const card = document.querySelector<HTMLElement>("[aria-label='Tool card']")?.offsetHeight ?? 0;
-    const drawer = document.querySelector<HTMLElement>("aside[aria-label^='Tools of']")?.offsetWidth ?? 0;
-    return { top: useShow.getState().compare ? 200 : 60, bottom: Math.max(foot, card + 24), left: drawer && drawer + 12 };
   }
 
   private layFloor(): void {
@@ -232,32 +227,21 @@ export class Scene {
     this.floor.lay(this.shownViews(), this.copies.corners(), bodies ? this.bodies.lowest : Infinity, !compare);
   }
 
-  /** With the answer that is on its way, so that handle and form are drawn once, together; or a little later, without it. */
-  drawSoon(): void {
-    if (tookLately() > together) return this.draw();
-    if (this.waiting || this.soon) return;
-    this.host.dataset.drawing = "";
-    this.soon = window.setTimeout(() => {
-      this.soon = 0;
-      this.draw();
-    }, Math.min(2 * tookLately() + 8, together));
+  draw(): void {
+    this.pace.draw();
   }
 
-  draw(): void {
-    clearTimeout(this.soon);
-    this.soon = 0;
-    if (this.waiting) return;
-    this.host.dataset.drawing = "";
-    this.waiting = requestAnimationFrame(() => {
-      this.waiting = 0;
-      delete this.host.dataset.drawing;
-      this.drawNow();
-    });
+  private hasten(on: boolean): boolean {
+    let some = false;
+    for (const view of this.views.values()) some = view.hasten(on) || some;
+    const fine = useShow.getState().quick ? 0.5 : Math.min(devicePixelRatio, 2);
+    const wanted = some ? 0.5 : fine;
+    if (this.renderer.getPixelRatio() !== wanted) this.renderer.setPixelRatio(wanted);
+    return some;
   }
 
   dispose(): void {
-    cancelAnimationFrame(this.waiting);
-    clearTimeout(this.soon);
+    this.pace.stop();
     this.hidden.dispose();
     this.stopListening();
     for (const view of this.views.values()) view.dispose();
@@ -298,6 +282,7 @@ export class Scene {
       const held = this.views.get(id);
       if (what === "moved") {
         held?.moved();
+        this.pace.moving();
         continue;
       }
       if (held) {
@@ -326,13 +311,10 @@ export class Scene {
   }
 
   private dressOfCopy(id: string): CopyDress {
-    const { kind, piece, others, picked, hover } = this.marked;
     const { material, compare } = useShow.getState();
-    const held = kind === "piece" && ((piece === id && picked.length > 0) || others.includes(id));
-    const marked = held ? "picked" : hover?.piece === id ? "hover" : "plain";
     const shown = this.isShown(id) && !this.showsBody(id) && !compare;
     const [colour, finish] = this.lookOf(id);
-    return { shown, material, colour, finish, glass: this.isGlass(id), marked };
+    return { shown, material, colour, finish, glass: this.isGlass(id), marked: markOfWhole(id, this.marked) };
   }
 
   /** The clay of a piece, and what it is of. */
@@ -386,7 +368,9 @@ export class Scene {
       material: compare?.over ? "clay" : material,
       colour: this.lookOf(view.id)[0],
       finish: this.lookOf(view.id)[1],
-      isolines, wire, normals, valences, backs,
+      // Of what is about to grow its layout is seen before it is kept.
+      isolines: this.growing.has(view.id) ? Math.max(isolines, 1) : isolines,
+      wire, normals, valences, backs,
       badges: marked.badges && !compare,
       // Laid over one another both are seen through, each in its own clay: the smaller one shows within the larger.
       faint: compare?.over ?? (this.isGlass(view.id) && !this.showsBody(view.id)),

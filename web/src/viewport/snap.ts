@@ -64,15 +64,21 @@ export function spotAt(
     const hit = picker.facePoint(x, y);
     return hit && { ...blank, on: "face", point: vec(hit.point), normal: faceNormal(hit.cage, hit.face).normal, piece: hit.piece };
   };
+  if (query.images) {
+    const met = picker.imageAt(x, y);
+    return met && { ...blank, on: "image", point: vec(met.point), piece: met.piece, image: met.image };
+  }
   if (query.surface) return onFace();
+  if (query.plane) return onPlane(ray, workingPlaneSeen(design, picker.view.back), false);
   const there = ofThePiece(picker, references, x, y, query);
   if (there) return there;
   const near: Spot[] = [];
-  if (snaps.reference || query.bare) {
+  const onSurfaces = query.bare === true || query.faces === true;
+  if (snaps.reference || onSurfaces) {
     const hit = references.hit(ray);
     if (hit) near.push({ ...blank, on: "reference", point: vec(hit.point), normal: vec(hit.normal), reference: hit.id });
   }
-  const face = snaps.face || query.bare ? onFace() : null;
+  const face = snaps.face || onSurfaces ? onFace() : null;
   if (face) near.push(face);
   const distance = (spot: Spot) => new Vector3(...spot.point).distanceTo(ray.origin);
   near.sort((a, b) => distance(a) - distance(b));
@@ -113,11 +119,11 @@ function onPicture(ray: Ray, design: DesignState | null, id: string): Spot | nul
   return point && { on: "picture", point: vec(point), normal: null, vertices: [], piece: null, reference: id };
 }
 
-function onPlane(ray: Ray, plane: WorkingPlane): Spot | null {
+function onPlane(ray: Ray, plane: WorkingPlane, onGrid = true): Spot | null {
   const point = meet(ray, plane.origin, plane.normal);
   if (!point) return null;
   const { snaps, grid } = useShow.getState();
-  if (snaps.grid) {
+  if (onGrid && snaps.grid) {
     const off = point.clone().sub(plane.origin);
     const round = (v: number) => Math.round(v / grid) * grid;
     point.copy(plane.origin);

@@ -30,7 +30,7 @@ export function watchStores(scene: Scene): () => void {
       scene.changed("marks");
     }),
     // The handle and its beads stand where the values put them, and some marks go with the station.
-    useSession.subscribe((now, before) => (now.station === before.station ? scene.drawSoon() : marks())),
+    useSession.subscribe((now, before) => (now.station === before.station ? scene.pace.drawSoon() : marks())),
     ...[useSketch, useSpot, useNear, useCurves, useGaps, useProofs].map((store) => store.subscribe(draw)),
     useShown.subscribe((now, before) => {
       marks();

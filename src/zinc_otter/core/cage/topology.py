@@ -8,7 +8,7 @@ M. Mäntylä, "An Introduction to Solid Modeling", 1988, laid out in flat arrays
 from __future__ import annotations
 
 import hashlib
-from functools import cached_property
+from functools import cached_property, lru_cache
 from typing import Any
 
 import numpy as np
@@ -60,10 +60,15 @@ class Topology:
         Raises UnsoundCageError, naming the elements, for: an index out of range, a face of fewer than three vertices or
         with a repeated vertex, an edge of more than two faces, neighbours that are turned against each other, a vertex
         where two fans of faces meet in a point, a vertex of no face.
+
+        Frame after frame of a drag builds the same one: those checked lately are given again as they are.
         """
-        topology = cls(vertex_count, face_verts, face_offsets)
-        topology.check()
-        return topology
+        verts, offsets = (np.ascontiguousarray(array, dtype=np.int32) for array in (face_verts, face_offsets))
+        if len(verts) > _REMEMBERED:
+            topology = cls(vertex_count, verts, offsets)
+            topology.check()
+            return topology
+        return _known_sound(int(vertex_count), verts.tobytes(), offsets.tobytes())
 
     # --- counts -----------------------------------------------------------------------------------------------------
 
@@ -284,3 +289,15 @@ class Topology:
             raise UnsoundCageError(
                 f"At vertex {meeting[0]} two groups of faces would touch in a single point.", vertices=meeting
             )
+
+
+_REMEMBERED = 40_000
+"""Corners up to which a topology is kept for the next one that asks for the same."""
+
+
+@lru_cache(16)
+def _known_sound(vertex_count: int, face_verts: bytes, face_offsets: bytes) -> Topology:
+    verts, offsets = (np.frombuffer(array, dtype=np.int32) for array in (face_verts, face_offsets))
+    topology = Topology(vertex_count, verts, offsets)
+    topology.check()
+    return topology

@@ -39,10 +39,7 @@ def minimal_frames(curve: Pieces, places: ArrayLike, first: ArrayLike | None = N
     dense = np.concatenate([np.linspace(a, b, _STEPS, endpoint=False) for a, b in zip(ends[:-1], ends[1:], strict=True)])
     dense = np.append(dense, ends[-1])
     points, along = curve.at(dense), curve.directions(dense)
-    side = np.empty_like(along)
-    side[0] = _square(along[0], first)
-    for i in range(len(dense) - 1):
-        side[i + 1] = _reflected(points[i : i + 2], along[i : i + 2], side[i])
+    side = _carried(points, along, _square(along[0], first))
     if curve.closed:
         over = np.arctan2(np.dot(np.cross(side[-1], side[0]), along[0]), np.dot(side[-1], side[0]))
         run = np.concatenate([[0.0], np.cumsum(np.linalg.norm(np.diff(points, axis=0), axis=1))])
@@ -77,14 +74,25 @@ def _square(along: Floats, wanted: ArrayLike | None) -> Floats:
     return np.asarray(side / np.linalg.norm(side))
 
 
-def _reflected(points: Floats, along: Floats, side: Floats) -> Floats:
-    """The side at the second of two points, from that at the first, by two reflections."""
-    step = points[1] - points[0]
-    square = float(step @ step)
-    if square < 1e-300:
-        return side
-    half = side - (2 / square) * (step @ side) * step
-    way = along[0] - (2 / square) * (step @ along[0]) * step
-    turn = along[1] - way
-    square = float(turn @ turn)
-    return half if square < 1e-300 else half - (2 / square) * (turn @ half) * turn
+def _carried(points: Floats, along: Floats, first: Floats) -> Floats:
+    """(k, 3) the side at each of points (k, 3) of directions ``along``, from that at the first one, by two reflections each.
+
+    What they do to one vector square to the direction they do to all: so some such vector at each place tells by how much
+    the sides turn against these from place to place, and the turns add up.
+    """
+    some = np.eye(3)[np.abs(along).argmin(axis=1)]
+    some = unit(some - (some * along).sum(axis=1, keepdims=True) * along)
+    across = np.cross(along, some)
+    step = np.diff(points, axis=0)
+    way = _mirrored(along[:-1], step)
+    there = _mirrored(_mirrored(some[:-1], step), along[1:] - way)
+    turns = np.arctan2((there * across[1:]).sum(axis=1), (there * some[1:]).sum(axis=1))
+    angle = np.arctan2(first @ across[0], first @ some[0]) + np.concatenate([[0.0], np.cumsum(turns)])
+    return np.asarray(np.cos(angle)[:, None] * some + np.sin(angle)[:, None] * across)
+
+
+def _mirrored(vectors: Floats, normals: Floats) -> Floats:
+    """(k, 3) mirrored in planes of normals (k, 3) of any length; as they are where there is none."""
+    square = (normals * normals).sum(axis=1, keepdims=True)
+    times = np.where(square < 1e-300, 0.0, 2 / np.where(square < 1e-300, 1.0, square))
+    return vectors - times * (normals * vectors).sum(axis=1, keepdims=True) * normals

@@ -2,10 +2,12 @@
 
 from __future__ import annotations
 
+from collections.abc import Callable
+
 import numpy as np
 from numpy.typing import ArrayLike
 
-from zinc_otter.core.cage.cage import HARD
+from zinc_otter.core.cage.cage import HARD, unit
 from zinc_otter.core.cage.topology import Floats, Ints
 from zinc_otter.core.curve.curve import Curve, CurveError
 from zinc_otter.core.curve.fitting import Fitted, feet_on, fitted_to, through
@@ -31,16 +33,39 @@ def traced(points: ArrayLike, tolerance: float, *, closed: bool = False, corner:
     if not (np.isfinite(tolerance) and tolerance > 0):
         raise BadNumberError(f"A tolerance is above 0; {tolerance:g} was given.")
     line = _apart(np.asarray(points, dtype=np.float64), closed)
-    stops = _corners(line, closed, corner)
+    return _in_runs(line, _corners(line, closed, corner), closed, lambda run, ring: _run(run, tolerance, ring))
+
+
+def freehand(points: ArrayLike, tolerance: float, *, closed: bool = False, corner: float = 60.0) -> Fitted:
+    """The curve of degree 3 along a stroke (k, 3) of a hand, within ``tolerance`` mm of it where a curve can, by few points.
+
+    It does not run through the points, as :func:`traced` does, but nearest to all of them, so that what the hand shook is
+    evened out. A corner is where the way turns by more than ``corner`` degrees within four tolerances, or a sixtieth
+    of its length. Raises CurveError, BadNumberError.
+
+    >>> made = freehand([(x, 0.01 * x * x + 0.2 * (x % 2), 0) for x in range(101)], 0.5)
+    >>> made.curve.count < 10, made.deviation <= 0.5
+    (True, True)
+    """
+    if not (np.isfinite(tolerance) and tolerance > 0):
+        raise BadNumberError(f"A tolerance is above 0; {tolerance:g} was given.")
+    line = _apart(np.asarray(points, dtype=np.float64), closed)
+    length = float(np.linalg.norm(np.diff(line, axis=0), axis=1).sum())
+    stops = _turns(line, closed, corner, max(4 * tolerance, length / 60))
+    return _in_runs(line, stops, closed, lambda run, ring: _even(run, tolerance, ring))
+
+
+def _in_runs(line: Floats, stops: Ints, closed: bool, run_along: Callable[[Floats, bool], Fitted]) -> Fitted:
+    """Fitted run by run, with a hard corner at each of the ``stops``; a closed run comes back to its first point."""
     if closed and not len(stops):
-        return _run(np.vstack([line, line[:1]]), tolerance, True)
+        return run_along(np.vstack([line, line[:1]]), True)
     if closed:
         line = np.roll(line, -int(stops[0]), axis=0)
         ends = np.append(np.sort((stops - stops[0]) % len(line)), len(line))
         line = np.vstack([line, line[:1]])
     else:
         ends = np.unique(np.concatenate([[0], stops, [len(line) - 1]]))
-    runs = [_run(line[a : b + 1], tolerance, False) for a, b in zip(ends[:-1], ends[1:], strict=True)]
+    runs = [run_along(line[a : b + 1], False) for a, b in zip(ends[:-1], ends[1:], strict=True)]
     parts = [run.curve.points[:-1] for run in runs]
     sharp = [np.concatenate([[HARD], np.zeros(len(part) - 1)]) for part in parts]
     if not closed:
@@ -67,10 +92,8 @@ def by_count(points: ArrayLike, count: int, closed: bool = False) -> Fitted:
     known = np.append(places, 1.0) if closed else places
     steps = np.interp(run / run[-1], known, np.arange(len(known)))
     fitted = fitted_to(start, steps, whole)
-    best = min(
-        (start, fitted), key=lambda curve: float(np.linalg.norm(line - feet_on(line, pieces_of(curve)), axis=1).max())
-    )
-    return Fitted(best, float(np.linalg.norm(line - feet_on(line, pieces_of(best)), axis=1).max()))
+    best = min((start, fitted), key=lambda curve: _off(line, curve))
+    return Fitted(best, _off(line, best))
 
 
 def straight(points: ArrayLike, closed: bool = False) -> Curve:
@@ -102,6 +125,61 @@ def _corners(line: Floats, closed: bool, degrees: float) -> Ints:
     return np.flatnonzero(turned > degrees) + (0 if closed else 1)
 
 
+def _turns(line: Floats, closed: bool, degrees: float, within: float) -> Ints:
+    """Where a shaking line turns a corner: the way ``within`` mm before against that behind, at its sharpest."""
+    whole = np.vstack([line, line[:1]]) if closed else line
+    run = np.concatenate([[0.0], np.cumsum(np.linalg.norm(np.diff(whole, axis=0), axis=1))])
+    total = float(run[-1])
+
+    def at(lengths: Floats) -> Floats:
+        there = np.mod(lengths, total) if closed else np.clip(lengths, 0.0, total)
+        return np.column_stack([np.interp(there, run, whole[:, k]) for k in range(3)])
+
+    along = run[: len(line)]
+    before, after = unit(line - at(along - within)), unit(at(along + within) - line)
+    turned = np.degrees(np.arccos(np.clip((before * after).sum(axis=1), -1, 1)))
+    if not closed:
+        turned[(along < within) | (along > total - within)] = 0.0
+    found: list[int] = []
+    for k in np.argsort(-turned):
+        if turned[k] <= degrees:
+            break
+        away = np.abs(along[found] - along[k])
+        if not len(away) or float((np.minimum(away, total - away) if closed else away).min()) > 2 * within:
+            found.append(int(k))
+    return np.sort(np.array(found, dtype=np.int64))
+
+
+def _even(line: Floats, tolerance: float, closed: bool) -> Fitted:
+    """A run nearest to all of its points, by the least count tried that keeps within the tolerance.
+
+    Where none does, because the hand shook by more, it ends once six counts in a row gained next to nothing.
+    """
+    gained = -1
+    if closed:
+        best = by_count(line[:-1], 4, True)
+    elif np.linalg.norm(line[-1] - line[0]) <= tolerance:
+        # A drop: it comes back to where it began.
+        best = by_count(line, 4)
+    else:
+        chord = Curve(line[[0, -1]], 3)
+        best = Fitted(chord, _off(line, chord))
+    for k, count in enumerate(_COUNTS):
+        if best.deviation <= tolerance or count > max(len(line), 4) or k > gained + 6:
+            break
+        if closed and count <= 4:
+            continue
+        made = by_count(line[:-1] if closed else line, count, closed)
+        if made.deviation < 0.8 * best.deviation or made.deviation <= tolerance:
+            best, gained = made, k
+    return best
+
+
+def _off(line: Floats, curve: Curve) -> float:
+    """The largest distance (mm) of points (k, 3) from a curve."""
+    return float(np.linalg.norm(line - feet_on(line, pieces_of(curve)), axis=1).max())
+
+
 def _towards_ends(count: int) -> Floats:
     """Places from 0 to 1, closer at both ends: there a curve of degree 3 bends not at all, whatever it is to follow."""
     steps = np.ones(count - 1)
@@ -127,7 +205,7 @@ def _run(line: Floats, tolerance: float, closed: bool) -> Fitted:
         places = np.linspace(0, run[-1], count, endpoint=not closed) if closed else _towards_ends(count) * run[-1]
         at = np.column_stack([np.interp(places, run, line[:, k]) for k in range(3)])
         curve = through(at, closed)
-        deviation = float(np.linalg.norm(line - feet_on(line, pieces_of(curve)), axis=1).max())
+        deviation = _off(line, curve)
         if best is None or deviation < best.deviation:
             best = Fitted(curve, deviation)
         if deviation <= tolerance or count >= 4 * len(line):

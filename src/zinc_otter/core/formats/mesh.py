@@ -19,6 +19,7 @@ import numpy as np
 from zinc_otter.core.cage.topology import Floats, Ints
 from zinc_otter.core.errors import BadNumberError, FileFormatError
 from zinc_otter.core.formats.obj import obj_lines, text_of
+from zinc_otter.core.progress import Progress
 from zinc_otter.core.proof.coarse_mesh import DRAWN, FELT, simplified
 from zinc_otter.core.same_rows import same_rows
 
@@ -54,7 +55,15 @@ class Mesh:
         return float(np.einsum("ij,ij->i", a, np.cross(b, c)).sum() / 6)
 
 
-def as_asset(mesh: Mesh) -> tuple[bytes, dict[str, Any]]:
+
+_FOR = {"drawn": "to be drawn", "felt": "to be met quickly"}
+
+
+def _untold(part: float, words: str) -> None:
+    pass
+
+
+def as_asset(mesh: Mesh, progress: Progress = _untold) -> tuple[bytes, dict[str, Any]]:
     """The mesh as compressed arrays, and what is to be known of it: counts, size and bounds in mm, notes.
 
     Of a large one there are lesser ones too: ``drawn`` and ``felt`` in the names of their arrays.
@@ -64,9 +73,11 @@ def as_asset(mesh: Mesh) -> tuple[bytes, dict[str, Any]]:
     fewer = mesh.vertices, mesh.triangles
     for name, most in (("drawn", DRAWN), ("felt", FELT)):
         if len(mesh.triangles) > most:
+            progress(0.0 if name == "drawn" else 0.5, f"Making {most:,} triangles of {len(fewer[1]):,}, {_FOR[name]}")
             # Of the one before: from five millions on each takes its time.
             fewer = simplified(*fewer, most)
             arrays |= {f"{name}_vertices": fewer[0], f"{name}_triangles": fewer[1]}
+    progress(0.65, "Packing it")
     np.savez_compressed(held, **arrays)  # type: ignore[arg-type]
     low, high = mesh.vertices.min(axis=0), mesh.vertices.max(axis=0)
     facts = {
@@ -80,8 +91,9 @@ def as_asset(mesh: Mesh) -> tuple[bytes, dict[str, Any]]:
 
 
 def read_mesh(
-    data: bytes, extension: str, unit: str | None, most: int = MOST_TRIANGLES, what: str = "a component"
-) -> Mesh:
+    data: bytes, extension: str, unit: str | None, most: int = MOST_TRIANGLES, what: str = "a component",
+    progress: Progress = _untold,
+) -> Mesh:  # fmt: skip
     """The mesh of a file. ``unit`` (mm, cm, m, in) is needed for STL, OBJ and PLY, which have none; more than ``most``
     triangles are too many for ``what`` is to be made of it.
 
@@ -89,9 +101,8 @@ def read_mesh(
     """
     if extension not in FORMATS:
         known = ", ".join(f.upper() for f in FORMATS)
-        raise FileFormatError(f"A component comes as {known}, or as STEP; .{extension[:12]} is none of these.")
-    if extension not in HAS_UNIT and unit not in UNITS:
-        raise BadNumberError(f"{extension.upper()} files name no unit; say whether it is in {', '.join(UNITS)}.")
+        raise FileFormatError(f"A component comes as {known}, XYZ, or as STEP; .{extension[:12]} is none of these.")
+    scale_given = 1.0 if extension in HAS_UNIT else scale_of(extension, unit)
     try:
         count = _COUNTS[extension](data)
     except FileFormatError:
@@ -102,6 +113,7 @@ def read_mesh(
         raise FileFormatError(f"The file has {count:,} faces; {most:,} are the most for {what}.")
     if count == 0:
         raise FileFormatError("The file holds no faces.")
+    progress(0.1, f"Reading {count:,} faces")
     if extension == "obj":
         data = "\n".join(line for _, line in obj_lines(text_of(data))).encode()
     over = data[84 + 50 * count :] if extension == "stl" and _is_binary_stl(data) else b""
@@ -115,8 +127,16 @@ def read_mesh(
         raise FileFormatError(
             f"The file cannot be read as {extension.upper()}: what it holds is not what its beginning claims."
         ) from error
+    progress(0.6, f"Joining the corners of {len(triangles):,} triangles")
     notes = (f"{len(over):,} bytes after the last facet were passed over",) if over else ()
-    return checked_mesh(vertices * (scale if extension in HAS_UNIT else UNITS[unit or "mm"]), triangles, notes)
+    return checked_mesh(vertices * (scale if extension in HAS_UNIT else scale_given), triangles, notes)
+
+
+def scale_of(extension: str, unit: str | None) -> float:
+    """mm to a unit that is named for a file that names none. Raises BadNumberError."""
+    if unit not in UNITS:
+        raise BadNumberError(f"{extension.upper()} files name no unit; say whether it is in {', '.join(UNITS)}.")
+    return UNITS[unit]
 
 
 # --- how many faces a file claims, before it is parsed --------------------------------------------------------------

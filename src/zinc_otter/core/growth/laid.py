@@ -8,8 +8,9 @@ from typing import ClassVar, Literal
 
 import numpy as np
 
+from zinc_otter.core.cage.cage import Cage
 from zinc_otter.core.curve.curve import Curve
-from zinc_otter.core.curve.fitting import fitted_to
+from zinc_otter.core.curve.fitting import Fitted, fitted_to
 from zinc_otter.core.curve.pieces import pieces_of
 from zinc_otter.core.form import Form, require_faces
 from zinc_otter.core.growth.base import Growth, NameOf, Outgrowth, curve_of
@@ -37,21 +38,27 @@ class Laid(Growth):
     def grow(self, forms: Sequence[Form]) -> Outgrowth:
         curve = curve_of(forms[0], "A laid curve")
         cage = require_faces(forms[1], "What it is laid on")
-        surface = nearest_on(cage)
-        made = pieces_of(curve)
-        steps = np.linspace(0, curve.end, _EACH * curve.end + 1)
-
-        def on_it(places: np.ndarray) -> np.ndarray:
-            feet, normals = surface.at(made.at(places))
-            return np.asarray(feet + self.above * normals)
-
-        goals = on_it(steps)
-        start = Curve(on_it(np.arange(curve.count)), curve.degree, curve.closed, curve.sharpness)
-        fitted = fitted_to(start, steps, goals)
-        off = np.linalg.norm(pieces_of(fitted).at(steps) - goals, axis=1)
+        made = off_surface(curve, cage, self.above)
         height = f" to lie {millimetres(self.above)} above it" if self.above else ""
-        words = f"It strays from the surface by at most {float(off.max()):.3g} mm{height}; more points hold it nearer."
-        return Outgrowth(fitted, remarks=(words,))
+        words = f"It strays from the surface by at most {made.deviation:.3g} mm{height}; more points hold it nearer."
+        return Outgrowth(made.curve, remarks=(words,))
 
     def deed(self, name_of: NameOf) -> str:
         return f"Laid {name_of(self.curve)} onto {name_of(self.onto)}"
+
+
+def off_surface(curve: Curve, cage: Cage, above: float) -> Fitted:
+    """A curve where it lies nearest on a cage's surface, ``above`` mm along its normals; as many control points."""
+    surface = nearest_on(cage)
+    made = pieces_of(curve)
+    steps = np.linspace(0, curve.end, _EACH * curve.end + 1)
+
+    def on_it(places: np.ndarray) -> np.ndarray:
+        feet, normals = surface.at(made.at(places))
+        return np.asarray(feet + above * normals)
+
+    goals = on_it(steps)
+    start = Curve(on_it(np.arange(curve.count)), curve.degree, curve.closed, curve.sharpness)
+    fitted = fitted_to(start, steps, goals)
+    off = np.linalg.norm(pieces_of(fitted).at(steps) - goals, axis=1)
+    return Fitted(fitted, float(off.max()))

@@ -15,7 +15,7 @@ from zinc_otter.core.growth.base import Growth, NameOf, Outgrowth, curve_of
 class Loft(Growth):
     """The surface through ``curves`` (ids), in the order in which they lie; ``count`` points round where it is above 0.
 
-    Closed curves may have flat ``ends``.
+    Closed curves may have flat ``ends``. With ``mended`` false their order, directions and beginnings are those given.
     """
 
     what: ClassVar[str] = "Loft"
@@ -24,6 +24,7 @@ class Loft(Growth):
     count: int = 0
     closed: bool = False
     ends: Literal["open", "flat"] = "open"
+    mended: bool = True
     kind: Literal["loft"] = "loft"
 
     @property
@@ -32,7 +33,7 @@ class Loft(Growth):
 
     def grow(self, forms: Sequence[Form]) -> Outgrowth:
         curves = [curve_of(form, "A loft") for form in forms]
-        made = loft(curves, count=self.count or None, each=self.each, closed=self.closed, ends=self.ends)
+        made = loft(curves, count=self.count or None, each=self.each, closed=self.closed, ends=self.ends, mended=self.mended)
         return Outgrowth(made.cage, made.suspect, made.remarks)
 
     def deed(self, name_of: NameOf) -> str:

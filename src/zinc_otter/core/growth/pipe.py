@@ -7,14 +7,18 @@ from dataclasses import dataclass
 from typing import ClassVar, Literal
 
 from zinc_otter.core.curve.growing import pipe
+from zinc_otter.core.curve.growing.section import Shape
 from zinc_otter.core.form import Form
 from zinc_otter.core.growth.base import Growth, NameOf, Outgrowth, curve_of
-from zinc_otter.core.words import millimetres
+from zinc_otter.core.words import millimetres, number
 
 
 @dataclass(frozen=True)
 class Pipe(Growth):
-    """A round pipe of a ``diameter`` (mm, of its surface) round ``source``; ``around`` and ``each`` are its faces.
+    """A pipe of a ``diameter`` (mm, of its surface) round ``source``; ``around`` and ``each`` are its faces.
+
+    Of another ``section`` it is so wide, and a flat one ``thickness`` mm thick. At ``places`` (share of the length, mm) the
+    diameter is another one. It begins ``turned`` by degrees, and twists by ``twist`` from end to end.
 
     >>> from zinc_otter.core.curve import Curve
     >>> Pipe("p1").grow([Curve([(0, 0, 0), (10, 0, 0), (20, 5, 0)])]).form.topology.is_closed
@@ -28,6 +32,10 @@ class Pipe(Growth):
     each: int = 3
     ends: Literal["flat", "open", "round"] = "flat"
     twist: float = 0.0
+    section: Shape = "round"
+    thickness: float = 1.0
+    turned: float = 0.0
+    places: tuple[tuple[float, float], ...] = ()
     kind: Literal["pipe"] = "pipe"
 
     @property
@@ -36,8 +44,14 @@ class Pipe(Growth):
 
     def grow(self, forms: Sequence[Form]) -> Outgrowth:
         curve = curve_of(forms[0], "A pipe")
-        made = pipe(curve, self.diameter / 2, self.around, each=self.each, caps=self.ends, twist=self.twist)
+        made = pipe(
+            curve, self.diameter / 2, self.around, each=self.each, caps=self.ends, twist=self.twist, turned=self.turned,
+            shape=self.section, thickness=self.thickness, places=[(share, width / 2) for share, width in self.places],
+        )  # fmt: skip
         return Outgrowth(made.cage, made.suspect, made.remarks)
 
     def deed(self, name_of: NameOf) -> str:
-        return f"Piped {name_of(self.source)}, ⌀ {millimetres(self.diameter)}"
+        others = [width for _, width in self.places]
+        wide = f"{number(self.diameter)} to {millimetres(max(others))}" if others else millimetres(self.diameter)
+        section = "⌀" if self.section == "round" else f"{self.section},"
+        return f"Piped {name_of(self.source)}, {section} {wide}"

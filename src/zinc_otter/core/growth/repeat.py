@@ -33,6 +33,8 @@ class Repeat(Growth):
     - "curve": along the curve ``rail``, evenly by its length, turning with it; ``upright`` holds their z
 
     ``phase`` moves all by so many steps: a half lays them between. ``left_out`` are images that stand on their own by now.
+    As a solid the images are "united" where they meet, or bodies "apart": so are those of one original, as long as nothing
+    is done to the repeat as a whole.
     """
 
     what: ClassVar[str] = "Repeat"
@@ -51,6 +53,7 @@ class Repeat(Growth):
     upright: bool = False
     phase: float = 0.0
     left_out: tuple[int, ...] = ()
+    bodies: Literal["united", "apart"] = "united"
     kind: Literal["repeat"] = "repeat"
 
     def __post_init__(self) -> None:

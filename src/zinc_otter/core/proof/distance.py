@@ -7,9 +7,11 @@ from functools import cached_property
 
 import igl
 import numpy as np
+from scipy.spatial.distance import cdist
 
 from zinc_otter.core.cage.cage import unit
 from zinc_otter.core.cage.topology import Bools, Floats, Ints
+from zinc_otter.core.proof.pseudonormals import Pseudonormals, Wiring
 
 
 class MeshDistance:
@@ -17,16 +19,20 @@ class MeshDistance:
 
     ``closed``: every edge runs once each way between two triangles, so that inside and outside are defined. The search for
     the nearest triangle is libigl's tree of boxes. ``felt`` is a mesh of fewer triangles that stands for a large one where
-    an answer must be quick; for others it is the mesh itself.
+    an answer must be quick; for others it is the mesh itself. Triangles whose wiring is known are given as that.
     """
 
-    def __init__(self, vertices: Floats, triangles: Ints, felt: tuple[Floats, Ints] | None = None) -> None:
+    def __init__(self, vertices: Floats, triangles: Ints | Wiring, felt: tuple[Floats, Ints] | None = None) -> None:
         self.felt = self if felt is None else MeshDistance(*felt)
         self.vertices = np.ascontiguousarray(vertices, dtype=np.float64)
-        self.triangles = np.ascontiguousarray(triangles, dtype=np.int64)
-        self.closed = is_closed(self.triangles)
+        self._wiring = triangles if isinstance(triangles, Wiring) else Wiring(triangles)
+        self.triangles = self._wiring.triangles
         self._tree = igl.AABB()
         self._tree.init(self.vertices, self.triangles)
+
+    @property
+    def closed(self) -> bool:
+        return self._wiring.closed
 
     def signed(self, points: Floats) -> tuple[Floats, Floats]:
         """Distances (k,) in mm, below 0 inside, and the nearest points (k, 3) of the mesh.
@@ -74,7 +80,7 @@ class MeshDistance:
 
     @cached_property
     def _facing(self) -> Pseudonormals:
-        return Pseudonormals(self.vertices, self.triangles)
+        return Pseudonormals(self.vertices, self._wiring)
 
     @cached_property
     def areas(self) -> Floats:
@@ -92,6 +98,29 @@ class MeshDistance:
         begin, way = (np.ascontiguousarray(x, dtype=np.float64) for x in (points, ways))
         hit, far, _ = self._tree.intersect_ray_first(self.vertices, self.triangles, begin, way)
         return np.where(np.asarray(hit).reshape(-1) >= 0, np.asarray(far).reshape(-1), np.inf)
+
+    def least(self, points: Floats) -> tuple[int, float, Floats]:
+        """Which of points (k, 3), k > 0, comes nearest or lies deepest inside; its distance as :meth:`signed`, its foot.
+
+        A distance changes by no more than the way gone: whatever lies too far from some points whose distances are known
+        need not be looked at.
+        """
+        some = np.unique(np.linspace(0, len(points) - 1, _LOOKED_AT_FIRST).astype(np.int64))
+        distance, feet = self.signed(points[some])
+        k = int(distance.argmin())
+        best = int(some[k]), float(distance[k]), feet[k]
+        at_least = (distance - cdist(points, points[some])).max(axis=1)
+        at_least[some] = np.inf
+        # Those that promise most come first: they leave the fewest of the others.
+        order = np.argsort(at_least)
+        for part in (order[:_LOOKED_AT_FIRST], order[_LOOKED_AT_FIRST:]):
+            part = part[at_least[part] < best[1]]
+            if len(part):
+                distance, feet = self.signed(points[part])
+                k = int(distance.argmin())
+                if distance[k] < best[1]:
+                    best = int(part[k]), float(distance[k]), feet[k]
+        return best
 
     def nearest_first(self, points: Floats) -> tuple[Floats, Floats]:
         """As :meth:`signed`, where only the nearest of all points counts; the others are told roughly.
@@ -122,16 +151,9 @@ class Sided:
 
 _ABOVE = 0.98
 """Cosine of the angle to the normal within which a point lies straight above an open edge."""
+_LOOKED_AT_FIRST = 32
 _IN_QUESTION = 400
 """Points, nearest by the lesser mesh, that are measured against a large one itself."""
-
-
-def is_closed(triangles: Ints) -> bool:
-    """Whether each edge of triangles (m, 3) is run along once each way."""
-    ends = np.concatenate([triangles[:, [0, 1]], triangles[:, [1, 2]], triangles[:, [2, 0]]]).astype(np.int64)
-    count = int(ends.max(initial=0)) + 1
-    one, other = np.sort(ends @ [count, 1]), np.sort(ends @ [1, count])
-    return bool(np.array_equal(one, other) and (np.diff(one) > 0).all())
 
 
 def nearest_on_triangles(points: Floats, triangles: Floats) -> tuple[Floats, Ints]:
@@ -169,80 +191,3 @@ def nearest_on_triangles(points: Floats, triangles: Floats) -> tuple[Floats, Int
         feature[here] = number
         undecided &= ~here
     return a + v[:, None] * ab + w[:, None] * ac, feature
-
-
-class Pseudonormals:
-    """Outward directions of each triangle's inside, edges and corners, by the numbers of nearest_on_triangles.
-
-    Those of edges and vertices are kept once each: a scan has millions.
-    """
-
-    def __init__(self, vertices: Floats, triangles: Ints) -> None:
-        self._vertices, self._triangles = vertices, triangles
-
-    def at(self, which: Ints, feature: Ints) -> Floats:
-        """(k, 3) not of unit length, at one feature each of triangles ``which`` (k,)."""
-        corners = self._vertices[self._triangles[which]]
-        found: Floats = unit(np.cross(corners[:, 1] - corners[:, 0], corners[:, 2] - corners[:, 0]))
-        edge = np.flatnonzero((feature >= 1) & (feature <= 3))
-        found[edge] = self._of_edges[self._edges[which[edge], feature[edge] - 1]]
-        corner = np.flatnonzero(feature >= 4)
-        found[corner] = self.of_vertices[self._triangles[which[corner], feature[corner] - 4]]
-        return found
-
-    def is_open(self, which: Ints, feature: Ints) -> Bools:
-        """(k,) whether a feature lies on an open edge."""
-        found = np.zeros(len(which), dtype=bool)
-        edge = np.flatnonzero((feature >= 1) & (feature <= 3))
-        found[edge] = self._open_edges[self._edges[which[edge], feature[edge] - 1]]
-        corner = np.flatnonzero(feature >= 4)
-        found[corner] = self._open_vertices[self._triangles[which[corner], feature[corner] - 4]]
-        return found
-
-    @cached_property
-    def _normals(self) -> Floats:
-        a, b, c = (self._vertices[self._triangles[:, k]] for k in range(3))
-        return np.asarray(unit(np.cross(b - a, c - a)))
-
-    @cached_property
-    def _edges(self) -> Ints:
-        """(m, 3) the edge ab, bc, ca of each triangle, by a number."""
-        t = self._triangles
-        pairs = np.sort(np.stack([t[:, [0, 1]], t[:, [1, 2]], t[:, [2, 0]]], axis=1), axis=2)
-        keys = pairs[..., 0].astype(np.int64) * len(self._vertices) + pairs[..., 1]
-        _, which = np.unique(keys.ravel(), return_inverse=True)
-        return np.asarray(which.reshape(-1, 3), dtype=np.int32)
-
-    @cached_property
-    def _of_edges(self) -> Floats:
-        which = self._edges.ravel()
-        return sums_at(which, np.repeat(self._normals, 3, axis=0), int(which.max()) + 1)
-
-    @cached_property
-    def _open_edges(self) -> Bools:
-        return np.asarray(np.bincount(self._edges.ravel()) == 1)
-
-    @cached_property
-    def _open_vertices(self) -> Bools:
-        found = np.zeros(len(self._vertices), dtype=bool)
-        triangle, side = np.nonzero(self._open_edges[self._edges])
-        found[self._triangles[triangle, side]] = True
-        found[self._triangles[triangle, (side + 1) % 3]] = True
-        return found
-
-    @cached_property
-    def of_vertices(self) -> Floats:
-        """(n, 3) not of unit length: the triangles' normals, each by its angle there."""
-        found = np.zeros((len(self._vertices), 3))
-        corners = [self._vertices[self._triangles[:, k]] for k in range(3)]
-        for k in range(3):
-            u = unit(corners[(k + 1) % 3] - corners[k])
-            v = unit(corners[(k + 2) % 3] - corners[k])
-            angle = np.arccos(np.clip((u * v).sum(axis=1), -1, 1))
-            found += sums_at(self._triangles[:, k], angle[:, None] * self._normals, len(self._vertices))
-        return found
-
-
-def sums_at(where: Ints, values: Floats, count: int) -> Floats:
-    """(count, 3) the sums of ``values`` (n, 3) by where each belongs."""
-    return np.stack([np.bincount(where, values[:, k], count) for k in range(3)], axis=1)

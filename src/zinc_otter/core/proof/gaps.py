@@ -27,7 +27,7 @@ class Gap:
 
     @property
     def state(self) -> Literal["apart", "touch", "overlap"]:
-        """"apart", "touch" or "overlap"."""
+        """ "apart", "touch" or "overlap"."""
         return "overlap" if self.distance < -TOUCH else "touch" if self.distance <= TOUCH else "apart"
 
 
@@ -115,12 +115,11 @@ def _between(pair: _Pair, within: float | None) -> Gap | None:
             at = at[((at >= low) & (at <= high)).all(axis=1)]
         if not len(at):
             continue
-        distance, foot = mesh.signed(at)
-        k = int(distance.argmin())
-        if best is None or distance[k] < best.distance:
+        k, distance, foot = mesh.least(at)
+        if best is None or distance < best.distance:
             world = pair.world if not first else pair.world @ pair.relative
-            ends = moved(world, np.stack([foot[k], at[k]]))
-            best = Gap(float(distance[k]), _vec(ends[0]), _vec(ends[1]))
+            ends = moved(world, np.stack([foot, at[k]]))
+            best = Gap(distance, _vec(ends[0]), _vec(ends[1]))
     return best
 
 

@@ -7,7 +7,7 @@ import numpy as np
 
 from zinc_otter.core.cage.cage import unit
 from zinc_otter.core.cage.topology import Floats, Ints
-from zinc_otter.core.proof.distance import sums_at
+from zinc_otter.core.proof.pseudonormals import sums_at
 from zinc_otter.core.proof.rays import Rays
 
 SAMPLES = 6_000

@@ -106,7 +106,7 @@ class Band(Shape):
         stamp = self.manner.stamp
         assert stamp is not None
         x, y = touch.across()
-        wide = 2 * radius / stamp.aspect
+        wide = 2 * radius / stamp.aspect * self.manner.stretch
         heights = stamp.at((length + x) / wide % 1.0, 0.5 + y / (2 * radius))
         rank = np.maximum(1 - np.abs(x) / radius, 1e-6)
         return touch.weighed(rank, heights * fallen(np.abs(y) / radius, self.manner.hardness, falloff))

@@ -43,7 +43,7 @@ class StrokeGround:
         rows = self._raised.follow(self._to_level(cage))
         self.cage = cage
         if moved_cage:
-            self.__dict__.pop("plain", None)
+            self._forget_plain()
         if rows is None:
             self._look_anew()
             return
@@ -55,9 +55,13 @@ class StrokeGround:
             self._plant()
 
     def _look_anew(self) -> None:
-        self.__dict__.pop("plain", None)
+        self._forget_plain()
         self.normals = self._normals(np.arange(len(self.points)))
         self._plant()
+
+    def _forget_plain(self) -> None:
+        for name in ("plain", "plain_means"):
+            self.__dict__.pop(name, None)
 
     def _plant(self) -> None:
         self.__dict__.pop("_border_tree", None)
@@ -70,6 +74,8 @@ class StrokeGround:
         surface, limit = self._raised, self.stencils.limit
         found = normals_of(surface.tangent_u[verts], surface.tangent_v[verts])
         extra = np.arange(len(self.points), len(limit.row_vertex))
+        if not len(extra):
+            return found
         local = np.full(len(self.points), -1)
         local[verts] = np.arange(len(verts))
         extra = extra[local[limit.row_vertex[extra]] >= 0]
@@ -88,6 +94,10 @@ class StrokeGround:
         """(n, 3) the same without its own detail."""
         return self._raised.below.get(self.level, self.points)
 
+    def frames(self, verts: Ints) -> Floats:
+        """(m, 3, 3) the frames in which the level's detail is told, at some of its points."""
+        return self._raised.frames_at(self.level, verts)
+
     @cached_property
     def plain(self) -> Floats:
         """(n, 3) the same without any relief."""
@@ -103,6 +113,11 @@ class StrokeGround:
         count = np.asarray(both.sum(axis=1)).ravel()
         both.data /= np.repeat(count, np.diff(both.indptr))
         return both
+
+    @cached_property
+    def plain_means(self) -> Floats:
+        """(n, 3) the means of neighbours without any relief."""
+        return np.asarray(self.neighbours @ self.plain)
 
     @cached_property
     def border(self) -> Ints:

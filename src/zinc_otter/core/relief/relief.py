@@ -17,6 +17,7 @@ from numpy.typing import NDArray
 
 from zinc_otter.core.cage.topology import Topology
 from zinc_otter.core.errors import BadNumberError, CoreError
+from zinc_otter.core.relief.blocks import Blocks, blocks_of
 
 Detail = NDArray[np.float32]
 
@@ -50,8 +51,13 @@ class Relief:
         for array in (*self.details, self.mask):
             if array is not None:
                 array.flags.writeable = False
-                if not np.isfinite(array).all():
+                # What is no number or endless makes the sum so.
+                if not np.isfinite(np.add.reduce(array, axis=None)):
                     raise BadNumberError("A relief's detail must be finite numbers.")
+
+    def __reduce__(self) -> tuple[object, ...]:
+        """What is cached is left behind."""
+        return Relief, (self.details, self.mask)
 
     @property
     def depth(self) -> int:
@@ -69,7 +75,10 @@ class Relief:
 
     def with_detail(self, level: int, detail: Detail | None) -> Relief:
         """With one level's detail replaced."""
-        return Relief((*self.details[: level - 1], detail, *self.details[level:]), self.mask)
+        changed = Relief((*self.details[: level - 1], detail, *self.details[level:]), self.mask)
+        # A stroke changes a part: blocks that are as they were have the hashes that they had.
+        changed.__dict__["_blocks_before"] = self.__dict__.get("_blocks", self.__dict__.get("_blocks_before"))
+        return changed
 
     def with_mask(self, mask: NDArray[np.float32] | None) -> Relief:
         return Relief(self.details, mask)
@@ -100,11 +109,17 @@ class Relief:
         if all(detail is None for detail in self.details):
             return ""
         h = hashlib.sha256()
-        for level, detail in enumerate(self.details):
-            if detail is not None:
+        for level, blocks in enumerate(self._blocks):
+            if blocks is not None:
                 h.update(str(level).encode())
-                h.update(np.ascontiguousarray(detail).data)
+                h.update(b"".join(blocks.hashes))
         return h.hexdigest()
+
+    @cached_property
+    def _blocks(self) -> tuple[Blocks | None, ...]:
+        before = self.__dict__.pop("_blocks_before", None) or (None,) * self.depth
+        known = (*before, *(None,) * self.depth)[: self.depth]
+        return tuple(None if d is None else blocks_of(d, k) for d, k in zip(self.details, known, strict=True))
 
 
 def point_counts(topology: Topology, depth: int) -> list[int]:

@@ -8,7 +8,7 @@ from typing import Literal
 import numpy as np
 
 from zinc_otter.core.cage.plane import Plane
-from zinc_otter.core.cage.reach.profiles import PROFILES
+from zinc_otter.core.cage.reach.profiles import profile
 from zinc_otter.core.cage.topology import Floats
 from zinc_otter.core.errors import BadNumberError
 from zinc_otter.core.relief.brushes import BRUSHES
@@ -24,11 +24,11 @@ class Manner:
     """All of a stroke but its way: equal manners and equal ways are equal strokes.
 
     ``radius`` mm; ``amount`` in what the brush measures; ``hardness`` the share of the radius that is full, the rest falls
-    off by ``profile``; ``spacing`` the distance of touches as a share of the radius; ``steady`` from 0 to below 1 how far
-    the touches lag behind the hand. ``towards`` (3,) points at the eye, and only what faces it is touched, or with None all.
-    ``pen`` says what the pressure of a pen changes. ``around`` repeats the stroke so many times about ``axis``. A stamp is
-    laid "along" the way as a band, once at "each" touch, or "once" with the way for its size and turn; ``angle`` turns it,
-    in degrees.
+    off by ``profile``, "drawn" by the points of ``curve``; ``spacing`` the distance of touches as a share of the radius;
+    ``steady`` from 0 to below 1 how far the touches lag behind the hand. ``towards`` (3,) points at the eye, and only what
+    faces it is touched, or with None all. ``pen`` says what the pressure of a pen changes. ``around`` repeats the stroke
+    so many times about ``axis``. A stamp is laid "along" the way as a band, its tiles ``stretch`` times as long as they
+    would be, once at "each" touch, or "once" with the way for its size and turn; ``angle`` turns it, in degrees.
     """
 
     brush: str
@@ -47,12 +47,13 @@ class Manner:
     laid: Literal["along", "each", "once"] = "along"
     angle: float = 0.0
     opposite: bool = False
+    stretch: float = 1.0
+    curve: tuple[tuple[float, float], ...] = ()
 
     def __post_init__(self) -> None:
         if self.brush not in BRUSHES:
             raise BadNumberError(f"There is no brush {self.brush!r}; there are {', '.join(BRUSHES)}.")
-        if self.profile not in PROFILES:
-            raise BadNumberError(f"There is no profile {self.profile!r}; there are {', '.join(PROFILES)}.")
+        profile(self.profile, self.curve)
         for name, low, high in _BOUNDS:
             value = getattr(self, name)
             if not np.isfinite(value) or not low <= value <= high:
@@ -63,6 +64,13 @@ class Manner:
         """All that decides what it does, but the way."""
         stamp = None if self.stamp is None else self.stamp.digest
         return repr((replace(self, stamp=None), stamp))
+
+    def closing(self, length: float) -> Manner:
+        """The same where whole tiles of a band go into a closed way of ``length`` mm."""
+        if self.stamp is None or self.laid != "along" or BRUSHES[self.brush].mode != "raises":
+            return self
+        tile = 2 * self.radius / self.stamp.aspect
+        return replace(self, stretch=float(np.clip(length / (max(1, round(length / tile)) * tile), 0.1, 10.0)))
 
     @property
     def signed(self) -> float:
@@ -77,6 +85,7 @@ _BOUNDS = (
     ("steady", 0.0, 0.98),
     ("angle", -3600.0, 3600.0),
     ("around", 1, 128),
+    ("stretch", 0.1, 10.0),
 )
 
 

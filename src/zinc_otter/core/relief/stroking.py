@@ -22,7 +22,7 @@ from zinc_otter.core.relief.footprint import Touch, shape_of
 from zinc_otter.core.relief.ground import StrokeGround
 from zinc_otter.core.relief.levels import deepened
 from zinc_otter.core.relief.stroke import MOST_TOUCHES, Manner, checked_way
-from zinc_otter.core.surface.raised import frames, in_frame
+from zinc_otter.core.surface.raised import in_frame
 from zinc_otter.core.surface.reached import union_of
 
 _MORE = 1e-9
@@ -74,14 +74,12 @@ class Stroking:
         detail = self._relief.detail(manner.level)
         self._detail = np.zeros((n, 3), dtype=np.float32) if detail is None else detail.copy()
         self._rank = np.zeros(n)
-        self._frames = np.empty((n, 3, 3))
-        self._framed = np.zeros(n, dtype=bool)
         self._before: Floats | None = None
         """Where the last touch was, of brushes that raise: between two touches they go on without a gap."""
         self._touched: list[Ints] = []
         self._unsettled: list[Ints] = []
         self._strayed = 0.0
-        self._falloff = profile(manner.profile)
+        self._falloff = profile(manner.profile, manner.curve)
         self._way = np.zeros((0, 4))
         self._at: Floats | None = None
         self._pressure = 1.0
@@ -119,7 +117,9 @@ class Stroking:
                 return self.cage
             mask = self._mask.astype(np.float32)
             return self.cage.with_relief(self._relief.with_mask(mask if mask.any() else None))
-        return self.cage.with_relief(self._relief.with_detail(level, self._detail.copy()))
+        # From the result before on: what was hashed of that need not be hashed again.
+        self._relief = self._relief.with_detail(level, self._detail.copy())
+        return self.cage.with_relief(self._relief)
 
     # --- the way ----------------------------------------------------------------------------------------------------
 
@@ -209,7 +209,7 @@ class Stroking:
         if half:
             # From the nearest place of the way since the last touch.
             arms -= np.clip(arms @ leg / (leg @ leg), 0, 1)[:, None] * leg
-        far = np.sqrt((arms**2).sum(axis=1))
+        far = np.sqrt(np.einsum("ij,ij->i", arms, arms))
         inside = far < wide
         towards = None if manner.towards is None else image.matrix @ np.asarray(manner.towards)
         if towards is not None:
@@ -270,14 +270,13 @@ class Stroking:
         else:
             self._now[verts] += touch.share[:, None] * pulled
             if self._brush.mode == "works":
-                strayed = np.linalg.norm(self._now[verts] - self._start[verts], axis=1)
-                self._strayed = max(self._strayed, float(strayed.max()))
+                off = self._now[verts] - self._start[verts]
+                self._strayed = max(self._strayed, float(np.sqrt(np.einsum("ij,ij->i", off, off).max())))
         self._touched.append(verts)
         self._unsettled.append(verts)
 
     def _mean(self, verts: Ints) -> Floats:
-        rows = self._ground.neighbours[verts]
-        return np.asarray(rows @ self._now - rows @ self._ground.plain)
+        return np.asarray(self._ground.neighbours[verts] @ self._now - self._ground.plain_means[verts])
 
     # --- into the frames --------------------------------------------------------------------------------------------
 
@@ -287,12 +286,8 @@ class Stroking:
             return
         rows = union_of(len(self._now), *self._unsettled)
         self._unsettled.clear()
-        below = self._ground.below
-        new = rows[~self._framed[rows]]
-        if len(new):
-            self._frames[new] = frames(self._ground.stencils, self._manner.level, below, new)
-            self._framed[new] = True
-        self._detail[rows] = in_frame(self._frames[rows], self._now[rows] - below[rows])
+        risen = self._now[rows] - self._ground.below[rows]
+        self._detail[rows] = in_frame(self._ground.frames(rows), risen)
 
 
 def _shared_out(touches: list[Touch]) -> list[Touch]:

@@ -12,7 +12,7 @@ from zinc_otter.core.cage.cage import unit
 from zinc_otter.core.cage.topology import Floats, Ints
 from zinc_otter.core.errors import BadNumberError, BadSelectionError
 from zinc_otter.core.formats.mesh import Mesh
-from zinc_otter.core.proof.distance import Pseudonormals
+from zinc_otter.core.proof.pseudonormals import Pseudonormals, Wiring
 
 _LOOSE = 0.02
 """Of the largest part's area: smaller ones are loose."""
@@ -121,7 +121,7 @@ def _laid_back(v: Floats, f: Ints) -> tuple[Floats, int]:
     step = float(np.median(np.linalg.norm(v[ends[:, 0]] - v[ends[:, 1]], axis=1)))
     v = v.copy()
     for _ in range(_ROUNDS):
-        normals = unit(Pseudonormals(v, f).of_vertices)
+        normals = unit(Pseudonormals(v, Wiring(f)).of_vertices)
         out = ((v - links @ v / many) * normals).sum(axis=1)
         usual = max(1.4826 * float(np.median(np.abs(out - np.median(out)))), _EVEN * step)
         # Beside a spike its neighbours seem to stand in a little; along an edge of the form they stand out as much.
@@ -136,13 +136,14 @@ def _laid_back(v: Floats, f: Ints) -> tuple[Floats, int]:
 
 def closed(v: Floats, f: Ints, longest: float) -> tuple[Floats, Ints, int]:
     """With holes whose rims are no longer closed by a fan about their middle, and how many."""
-    count = 0
+    middles: list[Floats] = []
+    fans: list[Ints] = []
     for loop in rims(f) if longest > 0 else []:
         rim = v[loop]
         if np.linalg.norm(rim - np.roll(rim, 1, axis=0), axis=1).sum() > longest:
             continue
-        fan = np.column_stack([np.roll(loop, -1), loop, np.full(len(loop), len(v))])
-        f = np.concatenate([f, fan])
-        v = np.concatenate([v, rim.mean(axis=0, keepdims=True)])
-        count += 1
-    return v, f, count
+        fans.append(np.column_stack([np.roll(loop, -1), loop, np.full(len(loop), len(v) + len(middles))]))
+        middles.append(rim.mean(axis=0))
+    if not fans:
+        return v, f, 0
+    return np.concatenate([v, middles]), np.concatenate([f, *fans]), len(fans)

@@ -14,7 +14,6 @@ from dataclasses import dataclass
 import numpy as np
 from scipy.linalg import cho_factor, cho_solve
 from scipy.sparse import block_array, coo_matrix, csr_matrix, diags_array, identity
-from scipy.sparse.linalg import splu
 
 from zinc_otter.core.cage.cage import HARD, Cage
 from zinc_otter.core.cage.edit import Edit, same_structure
@@ -24,6 +23,7 @@ from zinc_otter.core.cage.topology import Bools, Floats, Ints, Topology
 from zinc_otter.core.errors import BadNumberError, BadSelectionError
 from zinc_otter.core.scan.fitted_surface import Feet, FittedSurface
 from zinc_otter.core.scan.samples import Samples
+from zinc_otter.core.symmetric import factored
 
 ROUNDS = 8
 _SETTLED = 2e-4
@@ -232,7 +232,7 @@ class _System:
 def _solved(system: csr_matrix, goal: Floats) -> Floats:
     if system.shape[0] <= _DENSE:
         return np.asarray(cho_solve(cho_factor(system.toarray(), overwrite_a=True), goal))
-    return np.asarray(splu(system.tocsc(), permc_spec="MMD_AT_PLUS_A", options={"SymmetricMode": True}).solve(goal))
+    return np.asarray(factored(system).solve(goal))
 
 
 def _laplacian(t: Topology, sharpness: Floats, at: Floats) -> tuple[csr_matrix, Floats]:

@@ -11,9 +11,11 @@ import numpy as np
 from zinc_otter.core.cage.cage import HARD, Cage
 from zinc_otter.core.errors import CoreError
 from zinc_otter.core.proof.soundness import MOST_PLACES
+from zinc_otter.core.relief.in_patches import strays_from_relief
 from zinc_otter.core.remark import Remark, at_points
 from zinc_otter.core.solid.gate import Judged
 from zinc_otter.core.solid.patches import Patches, largest_deviation, volume_and_area
+from zinc_otter.core.solid.recipe import Recipe
 from zinc_otter.core.solid.seams import TIGHT, Seam, largest_seam
 from zinc_otter.core.surface.evaluation import evaluate
 from zinc_otter.core.surface.stencils import build_stencils
@@ -99,12 +101,12 @@ def certify(
     measured: Measured | None = None,
     finished: Finished | None = None,
     judged: Judged | None = None,
-    relief: bool = False,
+    relief: str = "",
 ) -> Certificate:
     """Measure fitted patches; ``closed`` and ``solid_count`` are what the kernel's own look at the B-rep found.
 
     ``judged`` is what the gate said of the body. ``finished`` counts instead of the patches' own volume, area, extent and
-    faces, where followers have changed the body. With ``relief`` the form has some that these patches leave out.
+    faces, where followers have changed the body. ``relief`` tells what of it these patches leave out.
 
     Raises CoreError when the form is turned inside out.
     """
@@ -116,6 +118,7 @@ def certify(
         x, y, z = (float(v) for v in np.ptp(points, axis=0))
         finished = Finished(volume, area, (x, y, z), len(patches.poles))
     seam = largest_seam(patches)
+    told = (Remark(relief),) if relief else ()
     return Certificate(
         watertight=closed,
         volume=finished.volume,
@@ -127,7 +130,7 @@ def certify(
         deviation=largest_deviation(patches),
         seam_angle=seam.degrees,
         meant_sharp=_meant_sharp(patches.cage),
-        warnings=(*_left_out(relief), *(judged.warnings if judged else ()), *_warnings(patches.cage, seam)),
+        warnings=(*told, *(judged.warnings if judged else ()), *_warnings(patches.cage, seam)),
         measured=measured,
         faults=judged.faults if judged else (),
     )
@@ -181,8 +184,18 @@ def _warnings(cage: Cage, seam: Seam) -> tuple[Remark, ...]:
     return tuple(found)
 
 
-def _left_out(relief: bool) -> tuple[Remark, ...]:
-    return (Remark(_PLAIN),) if relief else ()
+def relief_words(recipe: Recipe) -> str:
+    """What a solid of a recipe holds of its relief, in a sentence; nothing where there is none."""
+    if not recipe.has_relief:
+        return ""
+    if not recipe.levels or recipe.cage.relief is None:
+        return _PLAIN
+    held = "the first level" if recipe.levels == 1 else f"the first {recipe.levels} levels"
+    off = strays_from_relief(recipe.cage, recipe.plain.cage)
+    return (
+        f"Of its relief {held} are in this solid: the form with all of it, as files of triangles have it, strays from the "
+        f"smooth surface of this one by at most {off:.3g} mm."
+    ).replace("level are", "level is")
 
 
 _PLAIN = (

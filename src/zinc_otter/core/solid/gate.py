@@ -6,8 +6,11 @@ from collections.abc import Iterable, Mapping, Sequence
 from dataclasses import dataclass
 from typing import Any
 
+import numpy as np
+
 from zinc_otter.core.cage.topology import Floats, Ints
-from zinc_otter.core.errors import Place, UnsoundBodyError
+from zinc_otter.core.errors import NOWHERE, Place, UnsoundBodyError
+from zinc_otter.core.proof.crossing import meetings
 from zinc_otter.core.proof.soundness import looked_over
 from zinc_otter.core.remark import Remark
 from zinc_otter.core.solid.recipe import Note
@@ -41,6 +44,20 @@ def judged(points: Floats, triangles: Ints, notes: Iterable[Note] = ()) -> Judge
     told = [Remark(note.words, note.place) for note in notes if note.status == "done" and note.words]
     found = looked_over(points, triangles)
     return Judged((*missing, *found.faults), (*told, *found.warnings), found.crossings)
+
+
+def judged_apart(points: Floats, triangles: Ints, bodies: int, notes: Iterable[Note] = ()) -> Judged:
+    """The same for ``bodies`` images of one body, one behind another: where they run into each other is only told."""
+    alone, ends = len(triangles) // bodies, len(points) // bodies
+    first = judged(points[:ends], triangles[:alone], notes)
+    found = meetings(points, triangles)
+    meet = np.concatenate([found.cross, found.touch]).reshape(-1, 2) // alone
+    pairs = np.unique(meet[meet[:, 0] != meet[:, 1]], axis=0)
+    words = f"{bodies} bodies, each by itself as was asked"
+    if len(pairs):
+        count = f"{len(pairs)} {'pair' if len(pairs) == 1 else 'pairs'}"
+        words = f"{words}: {count} of them meet, and are not united"
+    return Judged(first.faults, (*first.warnings, Remark(f"{words}.", NOWHERE)), first.crossings)
 
 
 def refuse_unsound(faults: Sequence[Remark]) -> None:

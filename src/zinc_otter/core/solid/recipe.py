@@ -8,10 +8,13 @@ from dataclasses import dataclass, field, replace
 from functools import cached_property
 from typing import Any
 
+import numpy as np
+
 from zinc_otter.core.cage.cage import Cage
 from zinc_otter.core.cage.topology import Floats
 from zinc_otter.core.errors import NOWHERE, CoreError, Place, read_place
 from zinc_otter.core.relief.carried_over import carried_over
+from zinc_otter.core.relief.in_patches import with_levels
 from zinc_otter.core.solid.enclosing import require_closed, require_outside_out
 from zinc_otter.core.solid.followers.base import Follower, WaitsError
 from zinc_otter.core.stone.stone import Stone
@@ -20,7 +23,8 @@ from zinc_otter.core.stone.stone import Stone
 @dataclass(frozen=True, eq=False)
 class Recipe:
     """``followers`` are in order; ``others`` are recipes of other pieces by id, ``solids`` imported STEP files by asset,
-    ``stones`` what lies where (k, 4, 4) of pieces of stones."""
+    ``stones`` what lies where (k, 4, 4) of pieces of stones. With ``apart`` (motions, 16 numbers each) its last follower,
+    which unites images at these places, stands for bodies that are kept by themselves in files."""
 
     name: str
     cage: Cage
@@ -28,6 +32,19 @@ class Recipe:
     others: Mapping[str, Recipe] = field(default_factory=dict)
     solids: Mapping[str, bytes] = field(default_factory=dict)
     stones: Mapping[str, Sequence[tuple[Stone, Floats]]] = field(default_factory=dict)
+    apart: tuple[tuple[float, ...], ...] = ()
+    levels: int = 0
+    """Of the relief of its cage, as patches of its solid."""
+
+    @property
+    def one(self) -> Recipe:
+        """Of bodies that are kept apart the one that all are images of."""
+        return replace(self, followers=self.followers[:-1], apart=()) if self.apart else self
+
+    @property
+    def places(self) -> Floats:
+        """(k, 4, 4) where the bodies stand that are kept apart."""
+        return np.array(self.apart).reshape(-1, 4, 4)
 
     def stones_of(self, piece: str) -> Sequence[tuple[Stone, Floats]]:
         """Raises WaitsError for a piece that is gone, or has no stones."""
@@ -37,7 +54,7 @@ class Recipe:
 
     def first(self, count: int) -> Recipe:
         """The same with the first so many followers only."""
-        return replace(self, followers=self.followers[:count])
+        return replace(self, followers=self.followers[:count], apart=self.apart if count >= len(self.followers) else ())
 
     def sheet(self, piece: str) -> Cage:
         """The open cage of another piece, copied as its followers say. Raises WaitsError for one that is gone or closed."""
@@ -60,16 +77,19 @@ class Recipe:
 
     @property
     def plain(self) -> Recipe:
-        """The same without relief: what the kernel makes."""
+        """The same without relief, or with as much of it as patches are to hold: what the kernel makes."""
         if not self.has_relief:
             return self
-        return replace(self, cage=self.cage.plain, others={key: other.plain for key, other in self.others.items()})
+        cage = with_levels(self.cage, self.levels)
+        return replace(self, cage=cage, levels=0, others={key: other.plain for key, other in self.others.items()})
 
     @cached_property
     def digest(self) -> str:
         """Of all that counts for the result; names for people do not. Imported solids are named by their contents."""
         parts = [self.cage.digest]
         parts += [repr(replace(follower, name="")) for follower in self.followers if follower.on]
+        parts += ["apart"] if self.apart else []
+        parts += [f"levels {self.levels}"] if self.levels and self.cage.relief is not None else []
         parts += [f"{key}:{other.digest}" for key, other in sorted(self.others.items())]
         for key, laid in sorted(self.stones.items()):
             parts += [f"{key}:{stone!r}:{hashlib.sha256(motions.tobytes()).hexdigest()}" for stone, motions in laid]

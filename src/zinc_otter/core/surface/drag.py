@@ -38,7 +38,6 @@ class DragPlan:
 def plan_drag(stencils: Stencils, moved: Ints) -> DragPlan:
     """Cut out of the stencils the rows that the ``moved`` control points (p,) reach."""
     factors = [stencils.factor_columns(k) for k in range(stencils.level)]
-    tops_by_column = [stencils.limit_columns(stencils.level, kind) for kind in ("position", "tangent_u", "tangent_v")]
     limit = stencils.limit
     reached = np.asarray(moved, dtype=np.int32)
     steps = []
@@ -46,6 +45,6 @@ def plan_drag(stencils: Stencils, moved: Ints) -> DragPlan:
         rows = reached_rows([by_column], reached)
         steps.append(cut(by_row, rows, reached))
         reached = rows
-    rows = reached_rows(tops_by_column, reached)
+    rows = reached_rows([stencils.limit_reach(stencils.level)], reached)
     tops = [cut(matrix, rows, reached) for matrix in (limit.position, limit.tangent_u, limit.tangent_v)]
     return DragPlan(np.asarray(moved, dtype=np.int32), rows, tuple(steps), (tops[0], tops[1], tops[2]))

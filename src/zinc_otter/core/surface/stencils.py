@@ -101,6 +101,16 @@ class Stencils:
         """The limit "position", "tangent_u" or "tangent_v" of a level, by column: which rows does a point reach?"""
         return self._by_column((kind, level), getattr(self.limit_at(level), kind))
 
+    def limit_reach(self, level: int) -> csc_matrix:
+        """Where any of the three of a level has an entry, by column."""
+        key = ("any", level)
+        if key not in self._columns:
+            kinds = (self.limit_columns(level, kind) for kind in ("position", "tangent_u", "tangent_v"))
+            # Of ones, so that nothing cancels out.
+            where = [csc_matrix((np.ones(len(m.indices)), m.indices, m.indptr), shape=m.shape) for m in kinds]
+            self._columns[key] = where[0] + where[1] + where[2]
+        return self._columns[key]
+
     def _by_column(self, key: tuple[str, int], matrix: csr_matrix) -> csc_matrix:
         if key not in self._columns:
             self._columns[key] = matrix.tocsc()

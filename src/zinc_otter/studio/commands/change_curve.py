@@ -6,19 +6,20 @@ from dataclasses import replace
 from typing import Annotated, Literal
 
 import numpy as np
-from pydantic import Field
+from pydantic import Field, JsonValue
 
 from zinc_otter.core.cage import Selection
 from zinc_otter.core.cage.edit import ElementMap
 from zinc_otter.core.cage.topology import Floats
 from zinc_otter.core.curve.crossings import passes
 from zinc_otter.core.curve.curve import Curve, Degree
-from zinc_otter.core.curve.fitting import MOST, resampled
+from zinc_otter.core.curve.extending import extended
+from zinc_otter.core.curve.fitting import MOST, Fitted, resampled
 from zinc_otter.core.curve.pieces import pieces_of
 from zinc_otter.core.curve.points import closed_up, joined_to_one, offset_in_plane, parted, parted_at
 from zinc_otter.core.errors import BadSelectionError
 from zinc_otter.core.words import millimetres, number
-from zinc_otter.studio.commands.base import Command, Direction, Length, Outcome, Picked, PieceId
+from zinc_otter.studio.commands.base import Command, Direction, InHand, Length, Outcome, Picked, PieceId
 from zinc_otter.studio.commands.labelled import labelled
 from zinc_otter.studio.design import Design, Piece
 
@@ -29,10 +30,12 @@ class OnCurve(Command):
     piece: PieceId
 
     def curve(self, design: Design) -> tuple[Piece, Curve]:
-        """The piece and its curve. Raises BadSelectionError for a cage."""
+        """The piece and its curve. Raises BadSelectionError for a cage, or for a curve that has a mirror."""
         piece = design.shapeable_piece(self.piece)
         if piece.curve is None:
             raise BadSelectionError(f"{piece.name} is no curve; pick one.")
+        if piece.symmetry is not None:
+            raise BadSelectionError(f"{piece.name} has a mirror; make it independent first, and mirror it again after.")
         return piece, piece.curve
 
 
@@ -84,27 +87,45 @@ class CloseCurve(OnCurve):
         return f"Closed {design.piece(self.piece).name}"
 
 
+_KEPT = {"all": "all parts", "longest": "the longest", "first": "the first", "last": "the last"}
+
+
 class PartCurve(OnCurve):
     """Part a curve at a picked control point, or wherever the curve of another piece passes it within so many mm.
 
-    A closed one is opened there; an open one becomes pieces, of which the first stays what it was.
+    A closed one is opened there; an open one becomes pieces, of which the first stays what it was. To trim it, ``keep``
+    one of the parts only.
     """
 
     kind: Literal["part-curve"] = "part-curve"
     picked: Picked | None = None
     by: PieceId | None = None
     within: Annotated[Length, Field(gt=0, le=1_000), labelled("Within", "mm", step=0.1)] = 0.1
+    keep: Annotated[Literal["all", "longest", "first", "last"], labelled("Keep", words=_KEPT)] = "all"
 
     def apply(self, design: Design) -> Outcome:
         piece, curve = self.curve(design)
         parts = parted(curve, self._passed(design, curve)) if self.by else parted_at(curve, self._point())
+        parts = self._kept(parts)
         design = design.with_piece(replace(piece, form=parts[0].curve))
         for part in parts[1:]:
             design, _ = design.with_new_piece(piece.name, part.curve, like=design.piece(piece.id))
         stray = number(max(part.deviation for part in parts), 4)
-        made = f"{len(parts)} curves now; they stray" if len(parts) > 1 else "It is open now; it strays"
+        one = "The rest is cut off; it strays" if self._trims(curve) else "It is open now; it strays"
+        made = f"{len(parts)} curves now; they stray" if len(parts) > 1 else one
         said = f"{made} from what it was by at most {stray} mm."
         return Outcome(design, piece.id, Selection.of("vertex", [parts[0].curve.count - 1]), remarks=(said,))
+
+    def _trims(self, curve: Curve) -> bool:
+        """Whether anything is cut off: a closed curve parted at one point is only opened."""
+        return self.keep != "all" and not (curve.closed and self.by is None)
+
+    def _kept(self, parts: list[Fitted]) -> list[Fitted]:
+        if self.keep == "all":
+            return parts
+        if self.keep == "longest":
+            return [max(parts, key=lambda part: pieces_of(part.curve).length)]
+        return [parts[0 if self.keep == "first" else -1]]
 
     def _point(self) -> int:
         if self.picked is None or self.picked.kind != "vertex" or len(self.picked.ids) != 1:
@@ -129,7 +150,47 @@ class PartCurve(OnCurve):
 
     def title(self, design: Design) -> str:
         where = f" where {design.piece(self.by).name} passes" if self.by else ""
-        return f"Parted {design.piece(self.piece).name}{where}"
+        piece = design.piece(self.piece)
+        done = "Trimmed" if piece.curve is not None and self._trims(piece.curve) else "Parted"
+        return f"{done} {piece.name}{where}"
+
+
+class ExtendCurve(OnCurve):
+    """Make an open curve longer ``by`` so many mm at one end, straight on or bending on as it does; below 0 shorter."""
+
+    kind: Literal["extend-curve"] = "extend-curve"
+    by: Annotated[Length, labelled("Longer by", "mm", step=1)] = 5.0
+    end: Annotated[Literal["last", "first"], labelled("At its", words={"last": "end", "first": "beginning"})] = "last"
+    onwards: Annotated[
+        Literal["straight", "bending"], labelled("It goes on", words={"straight": "straight", "bending": "bending"})
+    ] = "straight"
+
+    def apply(self, design: Design) -> Outcome:
+        piece, curve = self.curve(design)
+        fitted = extended(curve, self.by, first=self.end == "first", onwards=self.onwards)
+        more = fitted.curve.count - curve.count
+        # Where one was cut shorter its points are others; where it grew at its beginning all are moved up.
+        went = np.arange(curve.count, dtype=np.int32) + (more if self.end == "first" else 0)
+        if self.by < 0:
+            went = np.full(curve.count, -1, dtype=np.int32)
+        moved = replace(ElementMap.identity(curve.polygon.topology), vertices=went)
+        end = 0 if self.end == "first" else fitted.curve.count - 1
+        length = pieces_of(fitted.curve).length
+        said = f"{millimetres(length)} long now; its old part strays by at most {number(fitted.deviation, 4)} mm."
+        changed = design.with_piece(replace(piece, form=fitted.curve), moved)
+        return Outcome(changed, piece.id, Selection.of("vertex", [end]), remarks=(said,))
+
+    @classmethod
+    def beginnings(cls, design: Design, hand: InHand) -> dict[str, JsonValue]:
+        """The end that a picked control point lies nearer to."""
+        curve = design.piece(hand.piece).curve
+        if curve is None or hand.picked.kind != "vertex" or not hand.picked.ids:
+            return {}
+        return {"end": "first" if hand.picked.ids[0] < curve.count / 2 else "last"}
+
+    def title(self, design: Design) -> str:
+        way = "longer" if self.by > 0 else "shorter"
+        return f"Made {design.piece(self.piece).name} {millimetres(abs(self.by))} {way}"
 
 
 class JoinCurves(OnCurve):
@@ -143,6 +204,8 @@ class JoinCurves(OnCurve):
         other = design.shapeable_piece(self.other)
         if other.curve is None or other.id == piece.id:
             raise BadSelectionError("Two curves are joined; pick two.")
+        if other.symmetry is not None:
+            raise BadSelectionError(f"{other.name} has a mirror; make it independent first.")
         whole, gap = joined_to_one(curve, other.curve)
         said = () if gap < 1e-6 else (f"Their ends were {millimetres(gap)} apart.",)
         changed = design.with_piece(replace(piece, form=whole)).without_piece(other.id)

@@ -32,7 +32,7 @@ class ChangeRelief(Command):
     share: Annotated[Share, labelled("By", "%", step=10)] = 0.5
 
     def apply(self, design: Design) -> Outcome:
-        piece = design.shapeable_piece(self.piece)
+        piece = design.shapeable_piece(self.piece) if self.way == "next" else design.pullable_piece(self.piece)
         cage = piece.faces
         if self.way == "next":
             finer_cage, symmetry = next_cage(cage, piece.symmetry)
@@ -66,7 +66,7 @@ class ChangeMask(Command):
     level: Annotated[int, Field(ge=1, le=DEEPEST)] = 4
 
     def apply(self, design: Design) -> Outcome:
-        piece = design.shapeable_piece(self.piece)
+        piece = design.pullable_piece(self.piece)
         done = masked(piece.faces, self.way, self.level)
         return Outcome(design.with_piece(replace(piece, form=done), plain=True), piece.id, whole=True)
 

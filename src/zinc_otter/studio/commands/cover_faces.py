@@ -41,7 +41,7 @@ class CoverFaces(Command):
     soft: Annotated[float, Field(ge=0, le=1_000, allow_inf_nan=False), labelled("Soft edge", "mm", step=0.2)] = 0.5
 
     def apply(self, design: Design) -> Outcome:
-        piece = design.shapeable_piece(self.piece)
+        piece = design.pullable_piece(self.piece)
         cage = piece.faces
         picked = self.picked.on(cage)
         picked.check(cage.topology)

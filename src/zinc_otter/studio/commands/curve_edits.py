@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
+from dataclasses import replace
 
 import numpy as np
 from numpy.typing import ArrayLike
@@ -13,6 +14,7 @@ from zinc_otter.core.cage.line_topology import LineTopology
 from zinc_otter.core.cage.selection import vertices_of
 from zinc_otter.core.cage.topology import Ints
 from zinc_otter.core.curve.curve import Curve
+from zinc_otter.core.curve.evening import evened
 from zinc_otter.core.curve.fitting import Fitted
 from zinc_otter.core.curve.points import drawn_out, with_points_on, without_points
 from zinc_otter.core.errors import BadSelectionError
@@ -44,11 +46,18 @@ def points_added(curve: Curve, picked: Selection, share: float) -> Edit:
 
 
 def point_drawn_out(curve: Curve, picked: Selection, by: float | Sequence[float]) -> Edit:
-    """A control point more beyond the picked end: by a vector, or by so many mm straight on. Raises BadSelectionError."""
-    if picked.kind != "vertex" or len(picked) != 1:
+    """A control point more beyond the picked end: by a vector, or by so many mm straight on. Raises BadSelectionError.
+
+    Of a curve that has a mirror both ends come picked.
+    """
+    if picked.kind != "vertex" or len(picked) not in (1, 2):
         raise BadSelectionError("A point is drawn out of an end of an open curve; pick its first or last control point.")
     picked.check(curve.polygon.topology)
-    end = int(picked.ids[0])
+    end = int(picked.ids[-1])
+    if len(picked) == 2:
+        first = point_drawn_out(curve, Selection.of("vertex", picked.ids[:1]), by)
+        last = point_drawn_out(curve.with_polygon(first.cage), Selection.of("vertex", [end + 1]), by)
+        return replace(last, old_to_new=first.old_to_new, selected=first.selected)
     if isinstance(by, int | float):
         inner = 1 if end == 0 else curve.count - 2
         way = curve.points[end] - curve.points[inner]
@@ -56,6 +65,14 @@ def point_drawn_out(curve: Curve, picked: Selection, by: float | Sequence[float]
     made, fresh = drawn_out(curve, end, by)
     went = np.arange(curve.count, dtype=np.int32) + (1 if end == 0 else 0)
     return _edit(curve, Fitted(made, 0.0), went, [fresh], False)
+
+
+def points_evened(curve: Curve, picked: Selection, rounds: int, strength: float, hold: bool) -> Edit:
+    """The picked control points brought to bend evenly, or with ``hold`` moved along the curve. Raises BadNumberError."""
+    picked.check(curve.polygon.topology)
+    these = vertices_of(curve.polygon.topology, picked)
+    fitted = evened(curve, these, rounds=rounds, strength=strength, hold=hold)
+    return _edit(curve, fitted, np.arange(curve.count, dtype=np.int32), these, True)
 
 
 def _edit(before: Curve, fitted: Fitted, went: Ints, selected: ArrayLike, told: bool) -> Edit:

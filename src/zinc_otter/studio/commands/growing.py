@@ -43,7 +43,7 @@ class Grow(Command):
 class Regrow(Command):
     """Let a grown piece grow otherwise: by other numbers, or from other pieces. What was pulled on it stays on top.
 
-    Where its count of faces changes that is lost, and said.
+    Where its count of faces changes that is lost, and relief is carried over by place; both are said.
     """
 
     kind: Literal["regrow"] = "regrow"
@@ -57,12 +57,8 @@ class Regrow(Command):
         if self.piece in self.growth.sources or any(self.piece in _behind(design, one) for one in self.growth.sources):
             raise FollowsError(f"{piece.name} would grow from itself.")
         outgrowth = design.outgrowth(self.growth)
-        after = design.regrown(replace(piece, grown=self.growth))
-        remarks = outgrowth.remarks
-        if piece.pulled is not None and after.pulled is None:
-            count = piece.pulled.count
-            points = "point that was" if count == 1 else "points that were"
-            remarks = (*remarks, f"The layout is another now: {count} {points} pulled by hand went back.")
+        after, lost = design.regrown_with_remarks(replace(piece, grown=self.growth))
+        remarks = (*outgrowth.remarks, *lost)
         return Outcome(design.with_piece(after), piece.id, suspect=outgrowth.suspect, remarks=remarks)
 
     def title(self, design: Design) -> str:

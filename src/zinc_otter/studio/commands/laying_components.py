@@ -11,10 +11,12 @@ from pydantic import Field
 from zinc_otter.core.cage.topology import Floats
 from zinc_otter.core.scan.mirror_plane import mirror_plane
 from zinc_otter.core.scan.placing import Placed, Rigid, best_fit, by_pairs, turn_onto
-from zinc_otter.core.scan.samples import samples_of
+from zinc_otter.core.scan.regions import around, axis_of, plane_of
+from zinc_otter.core.scan.samples import Samples, samples_of
 from zinc_otter.core.words import fine_millimetres, number
-from zinc_otter.studio.commands.base import Command, Meshes, Outcome, PieceId, Vector, no_meshes
+from zinc_otter.studio.commands.base import Command, Length, Meshes, Outcome, PieceId, Vector, no_meshes
 from zinc_otter.studio.commands.components import free_component
+from zinc_otter.studio.commands.labelled import labelled
 from zinc_otter.studio.design import Design
 from zinc_otter.studio.references import Component
 from zinc_otter.studio.shown import mesh_of
@@ -97,6 +99,51 @@ class StandOnMirror(Command):
 
     def title(self, design: Design) -> str:
         return f"Laid the mirror plane of {design.reference(self.reference).name} across {self.axis}"
+
+
+class LayByRegion(Command):
+    """Lay a component by a region of it: the plane nearest to all within ``radius`` mm of ``places`` comes to lie across an
+    ``axis``, at 0, or the axis of the cylinder there along it; turned and moved as little as that takes."""
+
+    kind: Literal["lay-by-region"] = "lay-by-region"
+    reference: PieceId
+    places: Annotated[tuple[Vector, ...], Field(min_length=1, max_length=50)]
+    radius: Annotated[Length, Field(gt=0), labelled("Within", "mm", step=1)] = 5.0
+    what: Annotated[
+        Literal["plane", "axis"], labelled("It is", words={"plane": "a flat side", "axis": "a cylinder’s axis"})
+    ] = "plane"
+    axis: Annotated[Literal["x", "y", "z"], labelled("Laid to", words={"z": "z", "x": "x", "y": "y"})] = "z"
+
+    def apply(self, design: Design) -> Outcome:
+        return self.apply_among(design, no_meshes)
+
+    def apply_among(self, design: Design, meshes: Meshes) -> Outcome:
+        component = free_component(design, self.reference)
+        scan = samples_of(meshes(component.asset), _PLACES_OF_A_REGION)
+        turned = np.asarray(component.rotation, dtype=np.float64)
+        lies = Samples(component.placed(scan.points), scan.normals @ turned.T)
+        part = around(lies, np.array(self.places), self.radius)
+        found = plane_of(part) if self.what == "plane" else axis_of(part)
+        k = "xyz".index(self.axis)
+        turn = turn_onto(found.way, np.eye(3)[k])
+        shift = found.point - turn @ found.point
+        # A plane is moved along the axis alone, an axis across it alone.
+        moves = np.arange(3) == k if self.what == "plane" else np.arange(3) != k
+        shift[moves] -= (turn @ found.point + shift)[moves]
+        of = "" if not found.radius else f" Its diameter is {fine_millimetres(2 * found.radius)}."
+        words = f"{found.count:,} places lie {fine_millimetres(found.rms)} off it root mean square.{of}"
+        if found.rms > 0.02 * max(component.size):
+            words += f" That is no {'flat side' if self.what == 'plane' else 'cylinder'}: look at it."
+        return Outcome(design.with_reference(_moved(component, Rigid(turn, shift))), remarks=(words,))
+
+    def title(self, design: Design) -> str:
+        name = design.reference(self.reference).name
+        if self.what == "plane":
+            return f"Laid a flat side of {name} across {self.axis}"
+        return f"Laid the axis of {name} along {self.axis}"
+
+
+_PLACES_OF_A_REGION = 60_000
 
 
 def _moved(component: Component, motion: Rigid) -> Component:

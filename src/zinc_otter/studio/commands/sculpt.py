@@ -58,12 +58,17 @@ class Sculpt(Command):
     opposite: Annotated[bool, labelled("Way", words={"no": "as it is", "yes": "its opposite"})] = False
     hardness: Annotated[float, Field(ge=0, le=0.99), labelled("Hardness", "%", step=5)] = 0.0
     profile: Annotated[
-        Literal["smooth", "sharp", "round", "flat", "linear"],
+        Literal["smooth", "sharp", "round", "flat", "linear", "drawn"],
         labelled(
             "Profile",
-            words={"smooth": "smooth", "sharp": "sharp", "round": "round", "flat": "flat", "linear": "linear"},
+            words={
+                "smooth": "smooth", "sharp": "sharp", "round": "round", "flat": "flat", "linear": "linear", "drawn": "drawn",
+            },
         ),
-    ] = "smooth"
+    ] = "smooth"  # fmt: skip
+    curve: Annotated[
+        tuple[tuple[Share, Share], ...], Field(max_length=32, description="of a drawn profile: (distance, share), 0 to 1")
+    ] = ()
     spacing: Annotated[float, Field(ge=0.02, le=10), labelled("Spacing", "%", step=5)] = 0.2
     steady: Annotated[float, Field(ge=0, le=0.98), labelled("Steady", "%", step=10)] = 0.0
     pen: Annotated[
@@ -88,7 +93,7 @@ class Sculpt(Command):
     way: Annotated[list[Number], Field(max_length=4 * MOST_SAMPLES)] = []
 
     def apply(self, design: Design) -> Outcome:
-        piece = design.shapeable_piece(self.piece)
+        piece = design.pullable_piece(self.piece)
         cage = piece.faces
         group = None if piece.symmetry is None else piece.symmetry.group
         # A mask is one of the finest level.
@@ -101,7 +106,9 @@ class Sculpt(Command):
             done = cage
             for line in lines_of(design, cage, self.along):
                 pressed = np.column_stack([line, np.ones(len(line))])
-                done = STROKES.done(done, manner, pressed, group)
+                closed = bool(np.linalg.norm(line[-1] - line[0]) < 1e-9 * (1 + np.abs(line).max()))
+                length = float(np.linalg.norm(np.diff(line, axis=0), axis=1).sum())
+                done = STROKES.done(done, manner.closing(length) if closed else manner, pressed, group)
         return Outcome(design.with_piece(replace(piece, form=done)), piece.id, whole=True)
 
     def _manner(self, design: Design, level: int) -> Manner:
@@ -115,6 +122,7 @@ class Sculpt(Command):
             self.brush, level, self.radius, amount, self.hardness, self.profile, self.spacing, self.steady, towards,
             self.pen, self.around, plane_at(self.axis_point, self.axis) if self.around > 1 else None,
             None if self.stamp == "none" else design.stamp(self.stamp), self.laid, self.turned, self.opposite,
+            curve=self.curve,
         )  # fmt: skip
 
     def title(self, design: Design) -> str:

@@ -12,10 +12,12 @@ from zinc_otter.core.cage.edits.relax import MOST_ROUNDS, relax
 from zinc_otter.core.cage.edits.slide import slide
 from zinc_otter.core.cage.edits.space_evenly import space_evenly
 from zinc_otter.core.cage.edits.straighten import straighten
+from zinc_otter.core.curve.curve import Curve
 from zinc_otter.core.holding import relax_holding
 from zinc_otter.core.words import millimetres, number
 from zinc_otter.studio.commands.aligning import Aligning, Share
 from zinc_otter.studio.commands.base import Direction, Length, OnSelection
+from zinc_otter.studio.commands.curve_edits import points_evened
 from zinc_otter.studio.commands.labelled import labelled
 from zinc_otter.studio.design import Design
 
@@ -83,6 +85,9 @@ class Relax(OnSelection):
 
     def edit(self, cage: Cage, selection: Selection) -> Edit:
         return (relax_holding if self.hold else relax)(cage, selection, rounds=self.rounds, strength=self.strength)
+
+    def edit_curve(self, curve: Curve, picked: Selection, name: str) -> Edit:
+        return points_evened(curve, picked, self.rounds, self.strength, self.hold)
 
     def title(self, design: Design) -> str:
         return f"Relaxed {self.what(design)}"

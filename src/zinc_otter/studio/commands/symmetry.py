@@ -14,7 +14,9 @@ from zinc_otter.core.cage.symmetry import Group, Plane, Symmetry, mirror, plane_
 from zinc_otter.core.cage.symmetry.assembling import assembled, cut_and_assembled, following, sides_of
 from zinc_otter.core.cage.symmetry.open_half import open_half
 from zinc_otter.core.cage.topology import Floats
-from zinc_otter.core.errors import BadSelectionError
+from zinc_otter.core.curve.curve import Curve
+from zinc_otter.core.curve.mirroring import cut_and_mirrored, followed
+from zinc_otter.core.errors import BadSelectionError, CoreError
 from zinc_otter.core.growth.mirrored import MirroredCopy
 from zinc_otter.core.relief.symmetrised import symmetrised
 from zinc_otter.core.words import along_axes, number
@@ -33,7 +35,8 @@ class Mirror(Command):
     - "open": an open half; its border within ``tolerance`` mm of the plane is drawn into it and joined
     - "second": a second piece that follows this one
 
-    The side that the normal points to is kept, or with ``keep`` "negative" the other.
+    The side that the normal points to is kept, or with ``keep`` "negative" the other. Of a curve "open" is one that ends at
+    the plane, or is to be cut there.
     """
 
     kind: Literal["mirror"] = "mirror"
@@ -63,6 +66,8 @@ class Mirror(Command):
         if self.way == "second":
             changed, _ = design.with_new_growth(f"{piece.name}, mirrored", MirroredCopy(piece.id, plane), like=piece)
             return Outcome(changed, piece.id)
+        if piece.curve is not None:
+            return self._curve_mirrored(design, piece, piece.curve, plane)
         cage, symmetry = self._mirrored(piece, plane)
         changed = design.with_piece(replace(piece, form=cage, symmetry=symmetry))
         away = float(np.ptp(cage.positions, axis=0).max()) * (1 if self.keep == "positive" else -1)
@@ -74,13 +79,26 @@ class Mirror(Command):
     def beginnings(cls, design: Design, hand: InHand) -> dict[str, JsonValue]:
         piece = design.piece(hand.piece)
         if piece.curve is not None:
-            return {"way": "second"}
+            return {"way": "cut" if _crosses_middle(piece.curve) else "second"}
         half = open_half(piece.cage)
         if half is None:
             return {}
         axis, at = half
         normal: list[JsonValue] = [float(k == axis) for k in range(3)]
         return {"way": "open", "normal": normal, "point": [at if k == axis else 0.0 for k in range(3)]}
+
+    def _curve_mirrored(self, design: Design, piece: Piece, curve: Curve, plane: Plane) -> Outcome:
+        if piece.symmetry is not None:
+            raise BadSelectionError(f"{piece.name} has a mirror already; make it independent first.")
+        kept = self.keep == "positive"
+        if self.way == "follow":
+            fitted, symmetry = followed(curve, plane, kept)
+            said = f"Its points moved by at most {number(fitted.deviation, 4)} mm."
+        else:
+            fitted, symmetry = cut_and_mirrored(curve, plane, kept, self.tolerance)
+            said = f"It strays from the half that it was by at most {number(fitted.deviation, 4)} mm."
+        changed = design.with_piece(replace(piece, form=fitted.curve, symmetry=symmetry))
+        return Outcome(changed, piece.id, Selection.of("vertex", []), remarks=(said,))
 
     def _mirrored(self, piece: Piece, plane: Plane) -> tuple[Cage, Symmetry]:
         own = piece.symmetry
@@ -105,12 +123,21 @@ class Mirror(Command):
         if self.way == "second" or outcome.piece_id is None:
             return ()
         piece = outcome.design.piece(outcome.piece_id)
-        if piece.symmetry is None:
-            return ()
+        if piece.symmetry is None or piece.curve is not None:
+            return outcome.remarks
         seam = len(piece.symmetry.seam)
         negative, positive = sides_of(piece.cage, plane_at(self.point, self.normal))
         meets = f"{seam} edges lie on the seam" if seam else "The two sides do not meet"
         return (f"{meets}; {positive if self.keep == 'positive' else negative} faces on each side.",)
+
+
+def _crosses_middle(curve: Curve) -> bool:
+    """Whether it can be cut where x is 0: the plane that is proposed first."""
+    try:
+        cut_and_mirrored(curve, plane_at((0.0, 0.0, 0.0), (1.0, 0.0, 0.0)), True, 0.5)
+    except CoreError:
+        return False
+    return True
 
 
 def _with_one_relief(design: Design, piece_id: str, hand: Floats) -> Design:

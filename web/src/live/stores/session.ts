@@ -12,9 +12,11 @@ interface SessionStore {
   touched: boolean;
   /** Something was typed since a click asked for the design as it stands: the pick that comes then leaves it. */
   typedSince: boolean;
+  /** What Enter keeps, of a card of its own. */
+  entered: (() => void) | null;
 }
 
-export const useSession = create<SessionStore>(() => ({ station: "shape", toolId: null, values: {}, touched: false, typedSince: false }));
+export const useSession = create<SessionStore>(() => ({ station: "shape", toolId: null, values: {}, touched: false, typedSince: false, entered: null }));
 
 let registry = new Registry([]);
 

@@ -41,6 +41,8 @@ interface ShowStore {
   compare: Compare | null;
   /** Pieces that are seen through, for what lies within or behind them. */
   glass: string[];
+  /** Components of which the edges of their facets are drawn. */
+  facets: string[];
   lasso: boolean;
   /** Draw a quarter of the pixels, with their steps: for machines without a graphics card. Kept by the browser. */
   quick: boolean;
@@ -88,6 +90,7 @@ export const useShow = create<ShowStore>(() => ({
   isolated: false,
   compare: null,
   glass: [],
+  facets: [],
   quick: remembered("quick"),
   smooth: remembered("smooth"),
   snaps: { grid: false, vertex: false, edge: false, face: false, reference: true },

@@ -1,8 +1,7 @@
 /** The falloff as a small curve whose points can be dragged, or moved with the arrow keys: near on the left, far on the right. */
 import Box from "@mui/material/Box";
 import { useRef, useState } from "react";
-import { useShallow } from "zustand/react/shallow";
-import { type CurvePoint, type Profile, useReach } from "../../live/stores/reach";
+import type { CurvePoint, Profile } from "../../live/stores/reach";
 import { colours } from "../../theme/colours";
 
 const [width, height, pad] = [104, 44, 5];
@@ -18,8 +17,16 @@ const named: Record<Exclude<Profile, "drawn">, (s: number) => number> = {
 const toScreen = ([s, share]: CurvePoint): [number, number] => [pad + s * (width - 2 * pad), height - pad - share * (height - 2 * pad)];
 const within = (x: number, low: number, high: number) => Math.min(high, Math.max(low, x));
 
-export function ProfileCurve({ onChange }: { onChange(curve: CurvePoint[]): void }) {
-  const [profile, curve] = useReach(useShallow((s) => [s.profile, s.curve] as const));
+interface Given {
+  profile: Profile;
+  /** Of a drawn one. */
+  curve: CurvePoint[];
+  /** Of what it is the profile: "reach", "brush". */
+  of: string;
+  onChange(curve: CurvePoint[]): void;
+}
+
+export function ProfileCurve({ profile, curve, of, onChange }: Given) {
   const host = useRef<SVGSVGElement>(null);
   const [held, setHeld] = useState<number | null>(null);
   const steps = Array.from({ length: 33 }, (_, i) => i / 32);
@@ -41,7 +48,7 @@ export function ProfileCurve({ onChange }: { onChange(curve: CurvePoint[]): void
       component="svg"
       ref={host}
       role="group"
-      aria-label="Profile of the reach"
+      aria-label={`Profile of the ${of}`}
       width={width}
       height={height}
       onPointerMove={(event: React.PointerEvent) => held !== null && move(held, at(event))}
@@ -62,7 +69,7 @@ export function ProfileCurve({ onChange }: { onChange(curve: CurvePoint[]): void
             role="slider"
             aria-label={`Profile point ${i + 1}`}
             aria-valuenow={Math.round(point[1] * 100)}
-            aria-valuetext={`${Math.round(point[1] * 100)} % at ${Math.round(point[0] * 100)} % of the reach`}
+            aria-valuetext={`${Math.round(point[1] * 100)} % at ${Math.round(point[0] * 100)} % of the ${of}`}
             style={{ cursor: "grab" }}
             onPointerDown={(event) => {
               host.current?.setPointerCapture(event.pointerId);

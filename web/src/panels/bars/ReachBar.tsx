@@ -14,7 +14,7 @@ import { ProfileCurve } from "./ProfileCurve";
 const radiusField: Field = { is: "number", label: "Reach", unit: "mm", initial: 0, step: 1, min: 0 };
 
 export function ReachBar() {
-  const [radius, inSpace, profile] = useReach(useShallow((s) => [s.radius, s.inSpace, s.profile] as const));
+  const [radius, inSpace, profile, curve] = useReach(useShallow((s) => [s.radius, s.inSpace, s.profile, s.curve] as const));
   return (
     <>
       <NumberField field={radiusField} value={radius} onChange={(v) => changeReach({ radius: v })} />
@@ -29,7 +29,7 @@ export function ReachBar() {
               <MenuItem key={one} value={one}>{one}</MenuItem>
             ))}
           </TextField>
-          <ProfileCurve onChange={(curve) => changeReach({ curve, profile: "drawn" })} />
+          <ProfileCurve profile={profile} curve={curve} of="reach" onChange={(curve) => changeReach({ curve, profile: "drawn" })} />
           <Limit />
         </>
       )}

@@ -7,7 +7,7 @@ import MenuItem from "@mui/material/MenuItem";
 import Stack from "@mui/material/Stack";
 import TextField from "@mui/material/TextField";
 import Typography from "@mui/material/Typography";
-import { useEffect, useRef, useState } from "react";
+import { useEffect, useMemo, useRef, useState } from "react";
 import { give, preview as show } from "../../live/line";
 import { attempt } from "../../live/picks";
 import { takeDropped } from "../../live/stores/dropped";
@@ -20,6 +20,7 @@ import type { NumberField as Field } from "../../model/fields";
 import type { CardProps } from "../../model/tool";
 import { CardHead } from "../parts/CardHead";
 import { NumberField } from "../parts/NumberField";
+import { useEntered } from "../parts/useEntered";
 import { useFor } from "../parts/useFor";
 
 const mergeField: Field = { is: "number", label: "Merge within", unit: "mm", initial: 0.001, step: 0.01, min: 0 };
@@ -56,6 +57,11 @@ export default function CageInCard({ tool }: CardProps) {
     setFile(chosen);
     setSerial(serial + 1);
   };
+  const put = useMemo(() => read && (() => {
+    void give(read.command);
+    takeTool(null);
+  }), [read]);
+  useEntered(put);
   const lines = read ? [...read.remarks, ...read.findings.map((f) => f.words)] : [];
   return (
     <>
@@ -73,18 +79,7 @@ export default function CageInCard({ tool }: CardProps) {
           {busy ? "Reading" : file ? "Another file" : "Choose a file"}
           <input ref={input} hidden type="file" accept={tool.files?.join(",")} aria-label="Cage file" onChange={(event) => choose(event.target.files?.[0] ?? null)} />
         </Button>
-        {read && (
-          <Button
-            variant="contained"
-            disabled={anyWrong}
-            onClick={() => {
-              void give(read.command);
-              takeTool(null);
-            }}
-          >
-            Put it down
-          </Button>
-        )}
+        {put && <Button variant="contained" disabled={anyWrong} onClick={put}>Put it down</Button>}
       </Stack>
       <Typography variant="body2" color="text.secondary" role="status" data-testid="findings" sx={{ mt: 0.75 }}>
         {read

@@ -18,8 +18,8 @@ export default function ComponentCard({ tool }: CardProps) {
     <FileCard
       tool={tool}
       most={320}
-      hint="STEP, 3MF or GLB, which know their unit, or STL, OBJ or PLY, for which it is chosen here."
-      send={(design, revision, file) => service.addComponent(design, revision, file, unit, scan ? 0 : clearance, scan)}
+      hint="STEP, 3MF or GLB, which know their unit, or STL, OBJ, PLY or XYZ, for which it is chosen here. Points alone get a surface."
+      send={(design, revision, file, watch) => service.addComponent(design, revision, file, { unit, clearance: scan ? 0 : clearance, scan, watch })}
     >
       <TextField select label="It is" value={scan ? "scan" : "part"} onChange={(event) => setScan(event.target.value === "scan")} sx={{ minWidth: 150 }}>
         <MenuItem value="part">a part to keep clear of</MenuItem>

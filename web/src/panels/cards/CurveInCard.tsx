@@ -5,7 +5,7 @@ import MenuItem from "@mui/material/MenuItem";
 import Stack from "@mui/material/Stack";
 import TextField from "@mui/material/TextField";
 import Typography from "@mui/material/Typography";
-import { useEffect, useState } from "react";
+import { useEffect, useMemo, useState } from "react";
 import { give, preview as show } from "../../live/line";
 import { attempt } from "../../live/picks";
 import { service } from "../../live/service";
@@ -17,6 +17,7 @@ import type { CardProps } from "../../model/tool";
 import type { CurveFile } from "../../model/types";
 import { lengthsWords, lengthWords } from "../../model/units";
 import { CardHead } from "../parts/CardHead";
+import { useEntered } from "../parts/useEntered";
 import { useFor } from "../parts/useFor";
 
 export default function CurveInCard({ tool }: CardProps) {
@@ -44,11 +45,11 @@ export default function CurveInCard({ tool }: CardProps) {
     setFile(chosen);
     setSerial(serial + 1);
   };
-  const put = () => {
-    if (!read) return;
+  const put = useMemo(() => read && (() => {
     void give(read.command);
     takeTool(null);
-  };
+  }), [read]);
+  useEntered(put);
   return (
     <>
       <Stack direction="row" spacing={1.25} useFlexGap sx={{ alignItems: "center", flexWrap: "wrap", rowGap: 1 }}>
@@ -62,7 +63,7 @@ export default function CurveInCard({ tool }: CardProps) {
           {busy ? "Reading" : file ? "Another file" : "Choose a file"}
           <input hidden type="file" accept={tool.files?.join(",")} aria-label="Curve file" onChange={(event) => choose(event.target.files?.[0] ?? null)} />
         </Button>
-        {read && <Button variant="contained" onClick={put}>Put them down</Button>}
+        {put && <Button variant="contained" onClick={put}>Put them down</Button>}
       </Stack>
       <Typography variant="body2" color="text.secondary" role="status" data-testid="curves-read" sx={{ mt: 0.75 }}>
         {read

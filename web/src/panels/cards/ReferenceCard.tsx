@@ -14,7 +14,7 @@ import { meshOf } from "../../live/references";
 import { service } from "../../live/service";
 import { useDesign, useUnit } from "../../live/stores/design";
 import { useNear } from "../../live/stores/near";
-import { useShow } from "../../live/stores/show";
+import { show, useShow } from "../../live/stores/show";
 import { goToWrong } from "../../live/stores/wrong";
 import { clearSketch, useSketch } from "../../live/stores/sketch";
 import { takeTool } from "../../live/tooling";
@@ -140,6 +140,7 @@ function Picture({ picture }: { picture: PictureState }) {
 function Component({ component }: { component: ComponentState }) {
   const near = useNear((s) => s.list).filter((n) => n.reference === component.id);
   const unit = useUnit();
+  const facets = useShow((s) => s.facets);
   const { data: mesh } = useQuery({ queryKey: ["mesh", component.asset], queryFn: () => meshOf(component.asset), staleTime: Infinity });
   const drawn = (mesh?.triangles.length ?? 0) / 3;
   const nearest = near.length ? near.reduce((a, b) => (a.distance < b.distance ? a : b)) : null;
@@ -170,6 +171,7 @@ function Component({ component }: { component: ComponentState }) {
         </TextField>
         {!component.scan && <NumberField field={length("Clearance", { min: 0, step: 0.5 })} value={component.clearance} onChange={(clearance) => void give({ kind: "change-reference", reference: component.id, clearance })} />}
         {component.scan && <CleanUp component={component} />}
+        <ToggleButton size="small" value="facets" selected={facets.includes(component.id)} onChange={() => show({ facets: facets.includes(component.id) ? facets.filter((one) => one !== component.id) : [...facets, component.id] })}>Facets</ToggleButton>
         <Common reference={component} />
       </Stack>
       <Typography variant="body2" color="text.secondary" sx={{ mt: 0.75 }}>

@@ -22,8 +22,9 @@ import { useJob } from "../parts/useJob";
 export default function SolidCard() {
   const current = usePicking((s) => s.piece);
   const design = useDesign((s) => s.design?.id);
-  const piece = useDesign((s) => s.design?.pieces.find((p) => p.id === current) ?? s.design?.pieces[0]);
+  const piece = useDesign((s) => s.design?.pieces.find((p) => p.id === current) ?? s.design?.pieces.find((p) => !p.curve));
   if (!design || !piece) return <Typography>There is no piece to make a solid of yet.</Typography>;
+  if (piece.curve) return <Typography role="status">{`${piece.name} is a curve, and encloses nothing: let a pipe or a loft grow from it, or take a piece with faces in hand.`}</Typography>;
   return <Making key={piece.id} design={design} piece={piece} />;
 }
 

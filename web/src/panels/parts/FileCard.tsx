@@ -14,15 +14,20 @@ import { useAnyWrong } from "../../live/stores/wrong";
 import { takeTool } from "../../live/tooling";
 import type { Tool } from "../../model/tool";
 import { CardHead } from "./CardHead";
+import { Reading } from "./Reading";
 
 const megabyte = 1024 * 1024;
+
+/** A name of our own for what is being read in. */
+const nameToWatch = (): string => Array.from(crypto.getRandomValues(new Uint8Array(12)), (b) => b.toString(16).padStart(2, "0")).join("");
 
 interface Props {
   tool: Tool;
   hint: string;
   /** Megabytes that a file may have. */
   most?: number;
-  send(design: string, revision: number, file: File): Promise<{ references: { id: string }[] }>;
+  /** The last is a name by which it can be asked how far it is, and stopped; where the service takes it. */
+  send(design: string, revision: number, file: File, watch: string): Promise<{ references: { id: string }[] }>;
   /** What is done once it is in; without it the newest reference is taken in hand. */
   after?(): void;
   children: React.ReactNode;
@@ -32,6 +37,7 @@ export function FileCard({ tool, hint, most = 128, send, after, children }: Prop
   const input = useRef<HTMLInputElement>(null);
   const anyWrong = useAnyWrong();
   const [busy, setBusy] = useState(false);
+  const [watch, setWatch] = useState<string | null>(null);
   // What belongs to the file, such as its unit, is chosen before it is brought in.
   const dropped = useDropped((s) => s.file);
   const bring = async (file: File | undefined) => {
@@ -41,13 +47,16 @@ export function FileCard({ tool, hint, most = 128, send, after, children }: Prop
       return say({ type: "/problems/bad-file", title: "Too large", status: 413, detail: `${file.name} has ${Math.ceil(file.size / megabyte)} MB; ${most} MB are the most.` });
     say(null);
     setBusy(true);
+    const name = nameToWatch();
+    setWatch(name);
     await attempt(async () => {
-      const { references } = await send(design.id, design.revision, file);
+      const { references } = await send(design.id, design.revision, file, name);
       if (after) return after();
       show({ reference: references.at(-1)?.id ?? null });
       takeTool(tools().forReferences?.id ?? null);
     });
     setBusy(false);
+    setWatch(null);
     if (input.current) input.current.value = "";
   };
   return (
@@ -61,6 +70,7 @@ export function FileCard({ tool, hint, most = 128, send, after, children }: Prop
           <input ref={input} hidden type="file" accept={tool.files?.join(",")} aria-label={`${tool.name} file`} disabled={anyWrong} onChange={(event) => void bring(event.target.files?.[0])} />
         </Button>
       </Stack>
+      {watch !== null && <Reading watch={watch} />}
       <Typography variant="body2" color="text.secondary" sx={{ mt: 0.75 }}>{hint}</Typography>
     </>
   );

@@ -1,7 +1,8 @@
 /** The knife: a line drawn across the view, or a plane across an axis. */
 import type { Context, Target } from "../../model/context";
-import { drawn, type Pointing, verb } from "../../model/tool";
+import { drawn, verb } from "../../model/tool";
 import { cross, length as lengthOf, minus, type Vec } from "../../model/vec";
+import { twoEnds } from "../shared/drawing";
 import { choice, length, parameter } from "../shared/fields";
 import { axesOf, grip, pointAlong } from "../shared/placing";
 
@@ -21,21 +22,7 @@ function meant({ target, piece }: Context): Target | null {
   return piece && { piece: piece.id, picked: { kind: "piece", ids: [0] } };
 }
 
-const pointing: Pointing = {
-  active: ({ values, sketch }) => values.how === "drawn" && sketch.spots.length < 2,
-  query: () => ({ anywhere: true }),
-  click(spot, towards, { sketch: { spots } }, hands) {
-    hands.sketch({ spots: [...spots, spot], towards });
-    if (spots.length) hands.again();
-  },
-  key(key, { sketch: { spots } }, hands) {
-    if (!spots.length) return false;
-    if (key === "Backspace") hands.sketch({ spots: spots.slice(0, -1) });
-    else if (key === "Escape") hands.clearSketch();
-    else return false;
-    return true;
-  },
-};
+const pointing = twoEnds(({ values }) => values.how === "drawn");
 
 export const tool = verb({
   id: "knife",

@@ -10,7 +10,7 @@ export const tool = verb({
   order: 42,
   icon: drawn(["M3 8c3-3 5 3 9 0s6 2 9 0", "M3 15c4-1 14-1 18 0", "M7 19h10"]),
   also: "smooth even out fair",
-  hint: "Evens out the cage within the form. Borders and creases keep their lines, corners stay.",
+  hint: "Evens out the cage within the form. Borders and creases keep their lines, corners stay. A curve is smoothed as it falls.",
   needs: "selection",
   eager: true,
   verb: "Relax",

@@ -13,11 +13,16 @@ export const tool = verb({
   needs: "piece",
   verb: "Change",
   fields: {
-    way: choice("Way", { finer: "add a level", folded: "fold the finest down", next: "make the first one the cage", smoothed: "less relief", plain: "take all of it off" }),
+    way: choice("Way", { finer: "add a level", folded: "fold the finest down", next: "make the first one the cage", solid: "hold it in the solid, as patches", smoothed: "less relief", plain: "take all of it off" }),
     share: parameter("change-relief", "share", { keep: true }),
+    levels: parameter("relief-in-solid", "levels"),
   },
-  shown: { share: (v) => v.way === "smoothed" },
+  shown: { share: (v) => v.way === "smoothed", levels: (v) => v.way === "solid" },
   missing: ({ piece }) => (!piece ? undefined : piece.curve ? "A curve has no surface for relief." : undefined),
-  command: (v, { piece }) => piece && (v.way === "finer" || v.way === "next" || piece.relief) ? { kind: "change-relief", piece: piece.id, way: v.way, share: v.share / 100 } : null,
+  command(v, { piece }) {
+    if (!piece || !(v.way === "finer" || v.way === "next" || piece.relief)) return null;
+    if (v.way === "solid") return v.levels === piece.relief_in_solid ? null : { kind: "relief-in-solid", piece: piece.id, levels: v.levels };
+    return { kind: "change-relief", piece: piece.id, way: v.way, share: v.share / 100 };
+  },
   below: "LevelsLine",
 });

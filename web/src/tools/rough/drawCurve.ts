@@ -1,7 +1,7 @@
-/** Draw a curve point by point. */
+/** Draw a curve point by point, or by a stroke of the hand. */
 import { drawn, form } from "../../model/tool";
-import { pointByPoint } from "../shared/drawing";
-import { parameter } from "../shared/fields";
+import { byHandToo } from "../shared/drawing";
+import { choice, parameter } from "../shared/fields";
 
 export const tool = form({
   id: "draw-curve",
@@ -10,14 +10,27 @@ export const tool = form({
   section: "Curves",
   order: 201,
   icon: drawn(["M3 19c2-10 7-12 9-7s6 3 9-7"], [[3, 19], [12, 12], [21, 5]]),
-  also: "line polyline spline path freehand points",
-  hint: "Click point by point; a click on the first closes it. Backspace takes the last one back.",
+  also: "line polyline spline path freehand points sketch stroke pen",
+  hint: "Click point by point, or draw it by a stroke; back at its beginning it closes. Backspace takes the last point back.",
   verb: "Draw",
-  fields: { way: parameter("draw-curve", "way", { keep: true }) },
-  command(v, { sketch: { spots, closed } }) {
+  fields: {
+    on: choice("On", { plane: "the working plane", forms: "forms and scans" }, { keep: true }),
+    way: parameter("draw-curve", "way", { keep: true }),
+    tolerance: parameter("draw-freehand", "tolerance", { keep: true }),
+  },
+  shown: { way: (_, { sketch }) => !sketch.freehand, tolerance: (_, { sketch }) => sketch.freehand },
+  command(v, { sketch: { spots, closed, freehand } }) {
     if (spots.length < 2) return null;
     const points = spots.map((spot) => spot.point) as [[number, number, number]];
+    if (freehand) return { kind: "draw-freehand", name: "Curve", points: thinned(points), closed: !!closed, tolerance: v.tolerance };
     return { kind: "draw-curve", name: "Curve", points, closed: !!closed, way: v.way };
   },
-  pointing: pointByPoint(false),
+  pointing: byHandToo(false, ({ on }) => on === "forms"),
 });
+
+const most = 4000;
+/** As many points as are taken, evenly left out of a very long stroke. */
+const thinned = <P>(points: [P]): [P] => {
+  const step = Math.ceil(points.length / most);
+  return points.filter((_, k) => k % step === 0 || k === points.length - 1) as [P];
+};

@@ -32,6 +32,7 @@ const fields = {
   rail: list("Curve", rails),
   upright: choice("Stand", { no: "as the curve turns", yes: "upright" }),
   phase: share("Moved on by", 0, { step: 50, min: -100, max: 100, help: "of a step: 50 lays them between" }),
+  bodies: choice("In Make", { united: "one body", apart: "each by itself" }, { more: true, help: "One original's images, with nothing done to the repeat as a whole" }),
   x: length("Through x", 0, { more: true }),
   y: length("Through y", 0, { more: true }),
   z: length("Through z", 0, { more: true }),
@@ -53,7 +54,7 @@ function made(v: V, ids: string[], context: Context): Repeat | null {
   return {
     kind: "repeat", originals: ids, way: v.way, count: v.count, point: [v.x, v.y, v.z], along: axis, degrees: v.degrees,
     step: [v.step_x, v.step_y, v.step_z], rows: v.rows, aside: [v.aside_x, v.aside_y, v.aside_z], rail: rail ?? "", upright: v.upright === "yes",
-    phase: v.phase / 100, left_out: [...v.left_out],
+    phase: v.phase / 100, left_out: [...v.left_out], bodies: v.bodies,
   };
 }
 
@@ -65,7 +66,7 @@ export const tool = verb({
   order: 220,
   icon: drawn(["M12 3v5", "M12 16v5", "M3 12h5", "M16 12h5", "M5.500 5.500l3.500 3.500", "M15 15l3.500 3.500", "M18.500 5.500L15 9", "M9 15l-3.500 3.500"]),
   also: "array pattern copies instances round rows along curve ring",
-  hint: "Images that follow their original. Their smallest gap is told at the foot while it is pulled. In Make they are one solid with it.",
+  hint: "Images that follow their original. Their smallest gap is told at the foot while it is pulled. In Make they are one solid with it, or bodies by themselves.",
   needs: "piece",
   eager: true,
   then: "move",
@@ -78,6 +79,7 @@ export const tool = verb({
     rail: along, upright: along,
   },
   moreWords: "Place…",
+  below: "HalfStep",
   grips: (v) => (v.way === "round" ? pointGrips(["x", "y", "z"], [v.x, v.y, v.z]) : []),
   missing: (context) => (context.regrowing || facedInHand(context).length ? null : "Pick a piece with faces first (W), or several with Shift."),
   readsGrowth(growth) {
@@ -87,7 +89,7 @@ export const tool = verb({
     const [aside_x, aside_y, aside_z] = g.aside ?? [0, 20, 0];
     return {
       way: g.way, count: g.count, degrees: g.degrees, x, y, z, step_x, step_y, step_z, rows: g.rows, aside_x, aside_y, aside_z, rail: g.rail,
-      upright: g.upright ? "yes" : "no", phase: 100 * (g.phase ?? 0), left_out: copyOf(g.left_out), ...towardsValues("axis", g.along ?? [0, 0, 1]),
+      upright: g.upright ? "yes" : "no", phase: 100 * (g.phase ?? 0), left_out: copyOf(g.left_out), bodies: g.bodies, ...towardsValues("axis", g.along ?? [0, 0, 1]),
     };
   },
   command(v, context) {

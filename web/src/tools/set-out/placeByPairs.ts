@@ -1,23 +1,20 @@
 /** Lay a component by pairs: a point on it, then where that belongs, three times or more. */
 import type { Context } from "../../model/context";
 import { drawn, type Pointing, verb } from "../../model/tool";
-import { keptFromMoving, movable, movableList } from "../shared/components";
+import { takesBack } from "../shared/drawing";
+import { asItLies, keptFromMoving, movable, movableList } from "../shared/components";
 
 const pointing: Pointing = {
   active: () => true,
   query: () => ({ bare: true }),
-  click(spot, towards, { sketch: { spots } }, hands) {
-    hands.sketch({ spots: [...spots, spot], towards, paired: true });
+  click(spot, towards, context, hands) {
+    const { spots } = context.sketch;
+    // Of a pair the first lies on the component, which a preview may show elsewhere.
+    const point = spots.length % 2 ? spot.point : asItLies(context, spot.reference, spot.point);
+    hands.sketch({ spots: [...spots, { ...spot, point }], towards, paired: true });
     if (spots.length >= 5 && spots.length % 2) hands.again();
   },
-  key(key, { sketch: { spots } }, hands) {
-    if (!spots.length) return false;
-    if (key === "Backspace") hands.sketch({ spots: spots.slice(0, -1) });
-    else if (key === "Escape") hands.clearSketch();
-    else return false;
-    hands.again();
-    return true;
-  },
+  key: (key, context, hands) => takesBack(key, context, hands, true),
 };
 
 /** What the next click is, in words. */

@@ -5,6 +5,7 @@ import { drawn, form, type Pointing } from "../../model/tool";
 import type { Command, DesignState } from "../../model/types";
 import { apart, times, plus, type Vec } from "../../model/vec";
 import { componentList, componentsOf } from "../shared/components";
+import { takesBack } from "../shared/drawing";
 import { choice, entryOf, parameter } from "../shared/fields";
 import { cornersOf } from "../rough/lay";
 
@@ -98,15 +99,7 @@ const pointing: Pointing = {
     };
     void hands.give(command).then((next) => goOn(next, null, context, hands));
   },
-  key(key, context, hands) {
-    const { spots } = context.sketch;
-    if (!spots.length) return false;
-    if (key === "Escape") hands.clearSketch();
-    else if (key === "Backspace") hands.sketch({ spots: spots.slice(0, -1) });
-    else return false;
-    hands.again();
-    return true;
-  },
+  key: (key, context, hands) => takesBack(key, context, hands, true),
 };
 
 export const tool = form({
@@ -127,6 +120,7 @@ export const tool = form({
     weld: parameter("trace", "weld", { keep: true }),
     mirrored: parameter("trace", "mirrored", { keep: true }),
     width: parameter("trace-strip", "width", { keep: true }),
+    flow: choice("Flow", { shown: "shown on the scan", hidden: "not shown" }, { keep: true, help: "Strokes along its lines of curvature, and across them" }),
   },
   shown: { mirrored: (_, { sketch }) => sketch.on === null },
   command(_, context) {

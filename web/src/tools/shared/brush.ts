@@ -4,7 +4,7 @@ import type { Fields } from "../../model/fields";
 import { quickLevel } from "../../model/relief";
 import { brush, type Drawing, type Tool } from "../../model/tool";
 import type { Command } from "../../model/types";
-import { choice, entryOf, parameter } from "./fields";
+import { choice, entryOf, kept, parameter } from "./fields";
 import { ownStamp, stampOrNone } from "./stamps";
 
 export type Sculpt = Extract<Command, { kind: "sculpt" }>;
@@ -29,6 +29,7 @@ const further = {
   level: parameter("sculpt", "level", { keep: true }),
   hardness: parameter("sculpt", "hardness", { keep: true }),
   profile: parameter("sculpt", "profile", { keep: true, more: true }),
+  curve: { ...kept<[number, number][]>([[0, 1], [0.35, 0.85], [0.65, 0.15], [1, 0]]), keep: true },
   spacing: parameter("sculpt", "spacing", { keep: true, more: true }),
   steady: parameter("sculpt", "steady", { keep: true, more: true }),
   pen: parameter("sculpt", "pen", { keep: true, more: true }),
@@ -111,6 +112,7 @@ export function sculpting({ brush: kind, measure, stamped = false, hint, ...give
         brush: smooth ? "smooth" : kind,
         towards: v.reaches === "all" ? null : towards,
         level: Number(v.level), radius: Number(v.radius), hardness: Number(v.hardness) / 100, profile: v.profile as Sculpt["profile"],
+        curve: v.profile === "drawn" ? (v.curve as [number, number][]) : [],
         spacing: Number(v.spacing) / 100, steady: Number(v.steady) / 100, pen: v.pen as Sculpt["pen"],
         around: Number(v.around), axis: [...axes[v.axis as keyof typeof axes]],
         ...stamp, ...(Object.fromEntries(own) as Partial<Sculpt>),

@@ -1,5 +1,7 @@
 /** Components of the design, the one in hand first; and what those tools need that move one. */
 import type { Context } from "../../model/context";
+import type { ReferenceState } from "../../model/types";
+import { dot, minus, plus, type Vec } from "../../model/vec";
 import { list } from "./fields";
 
 export const componentsOf = ({ design, reference }: Context) =>
@@ -22,3 +24,13 @@ export const movable = (context: Context, id: string) => {
   const free = componentsOf(context).filter((r) => !r.locked);
   return free.find((r) => r.id === id) ?? free[0];
 };
+
+/** A point on a component as a preview shows it, where that point of it lies in the design: the next click is meant for that. */
+export function asItLies({ design, preview }: Context, reference: string | null, point: Vec): Vec {
+  const of = (state: { references: ReferenceState[] } | null) => state?.references.find((r) => r.id === reference);
+  const [lies, shown] = [of(design), of(preview)];
+  if (lies?.kind !== "component" || shown?.kind !== "component") return point;
+  const off = minus(point, shown.centre);
+  const own = [0, 1, 2].map((k) => off[0] * shown.rotation[0][k] + off[1] * shown.rotation[1][k] + off[2] * shown.rotation[2][k]) as Vec;
+  return plus(lies.rotation.map((row) => dot(row, own)) as Vec, lies.centre);
+}

@@ -9,7 +9,7 @@ type Kind = AnyGrowth["kind"];
 type Of<K extends Kind> = Extract<AnyGrowth, { kind: K }>;
 
 type Given<F extends Fields, K extends Kind> = Pick<VerbOf<F>, "id" | "name" | "order" | "icon" | "hint" | "fields" | "verb"> &
-  Partial<Pick<VerbOf<F>, "also" | "shown" | "grips" | "begins" | "moreWords" | "key" | "waysOut" | "station" | "section">> & {
+  Partial<Pick<VerbOf<F>, "also" | "shown" | "grips" | "typed" | "begins" | "moreWords" | "key" | "waysOut" | "station" | "section" | "missing">> & {
     kind: K;
     /** How many sources it takes at least, and at most. */
     curves: [least: number, most: number];
@@ -34,7 +34,7 @@ export function facedInHand({ design, piece, target }: Context): PieceState[] {
   return ids.flatMap((id) => design?.pieces.find((p) => p.id === id && !p.curve) ?? []);
 }
 
-export function growthTool<const F extends Fields, const K extends Kind>({ kind, curves, from = curvesInHand, needed: own, make, read, ...given }: Given<F, K>): Tool {
+export function growthTool<const F extends Fields, const K extends Kind>({ kind, curves, from = curvesInHand, needed: own, missing, make, read, ...given }: Given<F, K>): Tool {
   const [least, most] = curves;
   const needed = own ?? (least === 1 ? "Pick a curve first: its line, or one of its points, or its name." : `Pick ${least} curves or more first (W, then Shift).`);
   return verb<F>({
@@ -47,6 +47,7 @@ export function growthTool<const F extends Fields, const K extends Kind>({ kind,
     grows: [kind],
     readsGrowth: (growth) => read(growth as Of<K>),
     missing: (context) => (context.regrowing || from(context).length >= least ? null : needed),
+    ...(missing ? { missing } : {}),
     command(values, context) {
       const { regrowing } = context;
       if (regrowing?.grown) return regrowth(regrowing, make(values, sourcesOf(regrowing.grown), context));

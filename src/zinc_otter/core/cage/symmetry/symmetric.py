@@ -165,6 +165,10 @@ class Symmetry:
             nudge += across / max(float(np.linalg.norm(across)), 1e-9) * 0.61
         return np.asarray(middle + 1e-5 * span * nudge)
 
+    def carried(self, done: Edit, at: Ints | None = None) -> Symmetry:
+        """The symmetry after an edit; see :func:`carried_symmetry`."""
+        return carried_symmetry(self, done, at)
+
 
 def symmetric_edit(
     cage: Cage, symmetry: Symmetry, picked: Selection, edit: Callable[[Cage, Selection], Edit]
@@ -180,7 +184,7 @@ def symmetric_edit(
     done = edit(cage, closed)
     hand = symmetry.hand(cage, picked)
     same = done.cage.topology is cage.topology
-    after = symmetry if same else carried_symmetry(symmetry, done, touching_faces(cage.topology, closed))
+    after = symmetry if same else symmetry.carried(done, touching_faces(cage.topology, closed))
     rest = cage.positions if same else (done.cage.positions if done.rest is None else done.rest)
     masters = after.masters(rest, hand)
     positions = after.spread(done.cage.positions, masters)

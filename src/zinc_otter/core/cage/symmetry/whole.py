@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+from dataclasses import replace
+
 import numpy as np
 
 from zinc_otter.core.cage.building.motion import Motion
@@ -45,4 +47,4 @@ def _carried(cage: Cage, symmetry: Symmetry, motion: Motion, span: float) -> Sym
     if abs(np.linalg.det(matrix)) < 1e-12:
         raise SymmetryError("Flattened like this the piece would lose its symmetry; make it independent first.")
     group = symmetry.group.carried_by(matrix, went[0] - matrix @ corner)
-    return Symmetry(group, symmetry.topology, symmetry.corners)
+    return replace(symmetry, group=group)

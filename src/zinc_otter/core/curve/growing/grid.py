@@ -13,7 +13,7 @@ import numpy as np
 
 from zinc_otter.core.cage.cage import HARD, Cage
 from zinc_otter.core.cage.face_bound import check_face_total
-from zinc_otter.core.cage.topology import Floats, Ints
+from zinc_otter.core.cage.topology import Floats, Ints, Topology
 from zinc_otter.core.primitives.checks import of_quads
 
 
@@ -47,16 +47,18 @@ def grid_cage(points: Floats, closed: tuple[bool, bool] = (False, False)) -> Cag
 def with_caps(cage: Cage, rings: list[Ints], hard: bool = True) -> Cage:
     """The cage with a face on each of some rings of border vertices (k,), its edges ``hard``: a flat end."""
     t = cage.topology
-    faces = np.split(t.face_verts, t.face_offsets[1:-1])
-    closed = Cage.from_faces(cage.positions, [*(f.tolist() for f in faces), *(ring.tolist() for ring in rings)])
+    verts = np.concatenate([t.face_verts, *rings])
+    offsets = np.concatenate([t.face_offsets, t.face_offsets[-1] + np.cumsum([len(ring) for ring in rings])])
+    closed = Cage(cage.positions, Topology.checked(t.vertex_count, verts, offsets))
     sharp = np.zeros(closed.topology.edge_count)
     for ring in rings if hard else []:
         pairs = np.sort(np.column_stack([ring, np.roll(ring, -1)]), axis=1)
-        sharp[_edges(closed, pairs)] = HARD
+        sharp[edges_of_pairs(closed, pairs)] = HARD
     return closed.with_sharpness(edges=sharp)
 
 
-def _edges(cage: Cage, pairs: Ints) -> Ints:
+def edges_of_pairs(cage: Cage, pairs: Ints) -> Ints:
+    """(k,) the edges between pairs (k, 2) of vertices, the lower number first in each."""
     known = np.sort(cage.topology.edge_verts, axis=1).astype(np.int64)
     count = cage.topology.vertex_count
     keys = known[:, 0] * count + known[:, 1]

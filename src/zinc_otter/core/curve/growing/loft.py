@@ -23,12 +23,13 @@ _MARKS = 96
 
 def loft(
     curves: Sequence[Curve], *, count: int | None = None, each: int = 1, closed: bool = False,
-    ends: Literal["open", "flat"] = "open",
+    ends: Literal["open", "flat"] = "open", mended: bool = True,
 ) -> Grown:  # fmt: skip
     """The surface through two or more curves, all open or all closed; ``closed`` leads from the last to the first again.
 
     They are ordered by where they lie, turned round and begun where they lie nearest to one another, and given ``count``
     control points (the largest of theirs), with the least deviation, which is said. Then each lies in the surface.
+    With ``mended`` false order, directions and beginnings stay as they are given.
     ``each`` faces lie between two of them. Closed curves make a tube that looks outwards, its ends "open" or closed by a
     "flat" face each. Raises CurveError, BadNumberError.
 
@@ -45,9 +46,9 @@ def loft(
         raise CurveError("A loft that closes needs three curves at least.")
     if not 1 <= each <= 64:
         raise BadNumberError(f"There are 1 to 64 faces from one curve to the next; {each} were asked for.")
-    order = in_order(curves)
+    order = in_order(curves) if mended else list(range(len(curves)))
     smooth, deviation = _alike([curves[k] for k in order], count)
-    laid = laid_alike(smooth)
+    laid = laid_alike(smooth) if mended else smooth
     rows = solved(np.stack([curve.points for curve in laid]), closed)
     if each > 1:
         rows = _finer(rows, each, closed)
@@ -65,6 +66,7 @@ def loft(
     words = []
     if order != list(range(len(curves))):
         words.append("The curves were put into the order in which they lie.")
+    words += _laid_words(smooth, laid)
     if deviation > 0:
         words.append(f"Counts were made equal: the surface strays from the curves by at most {deviation:.3g} mm.")
     faces_along = each * (len(laid) if closed else len(laid) - 1)
@@ -131,6 +133,23 @@ def laid_alike(curves: list[Curve]) -> list[Curve]:
         # Sizes apart: what counts is which way it goes, and where it begins.
         laid.append(min(options, key=lambda option: float(((_centred(option.points) - before) ** 2).sum())))
     return laid
+
+
+def _laid_words(given: list[Curve], laid: list[Curve]) -> list[str]:
+    """What was done to directions and beginnings."""
+    # The one that is closed begins at the same point, turned round or not: what differs behind it is its direction.
+    turned = sum(
+        not any(np.array_equal(after.begun_at(k).points if after.closed else after.points, before.points)
+                for k in (range(after.count) if after.closed else (0,)))
+        for before, after in zip(given, laid, strict=True)
+    )  # fmt: skip
+    begun = sum(after != before for before, after in zip(given, laid, strict=True)) - turned
+    words = []
+    if turned:
+        words.append(f"{turned} of them {'runs' if turned == 1 else 'run'} the other way now.")
+    if begun:
+        words.append(f"{begun} of them {'begins' if begun == 1 else 'begin'} at another point now.")
+    return words
 
 
 def _centred(points: Floats) -> Floats:

@@ -11,12 +11,12 @@ from dataclasses import dataclass
 import igl
 import numpy as np
 from scipy.sparse import coo_matrix, csc_matrix, diags_array
-from scipy.sparse.linalg import splu
 
 from zinc_otter.core.cage.cage import unit
 from zinc_otter.core.cage.topology import Floats, Ints
-from zinc_otter.core.proof.distance import Pseudonormals
+from zinc_otter.core.proof.pseudonormals import Pseudonormals, Wiring
 from zinc_otter.core.scan.cleaning import rims
+from zinc_otter.core.symmetric import factored
 
 _ALONG_BENDS, _ALONG_RIMS = 0.03, 30.0
 
@@ -36,7 +36,7 @@ class Crosses:
 
 def directions(v: Floats, f: Ints) -> Crosses:
     """The field of an oriented manifold of vertices (n, 3) and triangles (m, 3)."""
-    normals = unit(Pseudonormals(v, f).of_vertices)
+    normals = unit(Pseudonormals(v, Wiring(f)).of_vertices)
     first = unit(np.cross(normals, np.where(np.abs(normals[:, :1]) < 0.7, [[1.0, 0, 0]], [[0, 1.0, 0]])))
     second = np.cross(normals, first)
     edges = edges_of(f)
@@ -58,7 +58,7 @@ def directions(v: Floats, f: Ints) -> Crosses:
         goal[loop] = np.exp(4j * angle(loop, tangent))
         weight[loop] = _ALONG_RIMS
     system = csc_matrix(smooth + diags_array(weight + 1e-6))
-    z = splu(system).solve(weight * goal)
+    z = factored(system).solve(weight * goal)
     theta = np.angle(z) / 4
     along = np.cos(theta)[:, None] * first + np.sin(theta)[:, None] * second
     return Crosses(normals, along, edges)

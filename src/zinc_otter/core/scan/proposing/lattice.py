@@ -11,11 +11,11 @@ from dataclasses import dataclass
 
 import numpy as np
 from scipy.sparse import coo_matrix, csc_matrix, diags_array
-from scipy.sparse.linalg import splu
 
 from zinc_otter.core.cage.cage import unit
 from zinc_otter.core.cage.topology import Floats, Ints
 from zinc_otter.core.scan.proposing.directions import Crosses
+from zinc_otter.core.symmetric import factored
 
 _ROUNDS = 12
 _RIM = 4.0
@@ -42,17 +42,17 @@ def lattice(v: Floats, crosses: Crosses, side: float, rim: Ints) -> Lattice:
     system = _jumps(n, i, j, turns, du, dv)
     goal, weight = _on_rim(v, crosses, rim, n) if len(rim) else (np.zeros(4 * n), np.zeros(4 * n))
     if len(rim):
-        x = splu(csc_matrix(system + diags_array(weight + 1e-6))).solve(weight * goal)
+        x = factored(system + diags_array(weight + 1e-6)).solve(weight * goal)
     else:
         x = np.random.default_rng(7).normal(size=4 * n)
-        factors = splu(csc_matrix(system + 1e-5 * diags_array(np.ones(4 * n))))
+        factors = factored(system + 1e-5 * diags_array(np.ones(4 * n)))
         for _ in range(_ROUNDS):
             x = factors.solve(x)
             x /= np.linalg.norm(x)
     # Far from a rim, and where the vector is faint, phases say little yet: with the same strength everywhere they are
     # evened.
     for strength in _STRENGTHS:
-        factors = splu(csc_matrix(system + diags_array(weight + strength)))
+        factors = factored(system + diags_array(weight + strength))
         for _ in range(_ROUNDS):
             x = factors.solve(strength * _evened(x) + weight * goal)
     u, w = np.arctan2(x[n : 2 * n], x[:n]), np.arctan2(x[3 * n :], x[2 * n : 3 * n])

@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-from collections.abc import Callable
 from dataclasses import dataclass
 
 import numpy as np
@@ -15,6 +14,7 @@ from zinc_otter.core.cage.symmetry import Symmetry, mirror
 from zinc_otter.core.cage.symmetry.assembling import assembled
 from zinc_otter.core.cage.topology import Floats, Ints
 from zinc_otter.core.errors import BadNumberError
+from zinc_otter.core.progress import Progress
 from zinc_otter.core.proof.distance import MeshDistance
 from zinc_otter.core.scan.cleaning import rims
 from zinc_otter.core.scan.proposing.directions import directions
@@ -34,8 +34,6 @@ _NEAR_ENOUGH = 0.12
 _EVENED = 8
 _CLEAR = 0.05
 """What is not in a mirror's plane keeps off it by this share of the lattice's side."""
-
-Progress = Callable[[float, str], None]
 
 
 @dataclass(frozen=True, eq=False)

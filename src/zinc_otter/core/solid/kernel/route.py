@@ -3,12 +3,13 @@
 from __future__ import annotations
 
 from collections.abc import Callable, Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 import numpy as np
 from OCP.TopoDS import TopoDS_Shape
 
 from zinc_otter.core.cage.cage import Cage
+from zinc_otter.core.cage.topology import Floats
 from zinc_otter.core.errors import KernelError
 from zinc_otter.core.proof.crossing import crossing_faces
 from zinc_otter.core.proof.rays import Rays
@@ -19,7 +20,16 @@ from zinc_otter.core.solid.imported import step_of
 from zinc_otter.core.solid.kernel.check import accepted, exact_volume, near_volume, vouched_for
 from zinc_otter.core.solid.kernel.limits import Limited, unlimited
 from zinc_otter.core.solid.kernel.operations import offset_solid
-from zinc_otter.core.solid.kernel.shape import NamedShape, extent, joined_triangles, one_name, reach_of, triangulated
+from zinc_otter.core.solid.kernel.shape import (
+    NamedShape,
+    compound,
+    extent,
+    joined_triangles,
+    one_name,
+    reach_of,
+    solids_of,
+    triangulated,
+)  # fmt: skip
 from zinc_otter.core.solid.mesh.route import Done, Made, sentence
 from zinc_otter.core.solid.patches import Patches
 from zinc_otter.core.solid.recipe import Note, Recipe, as_solid, in_order
@@ -87,6 +97,14 @@ def made_in_kernel(
         notes.append(Note(follower.id, "done", words if note.unchecked else note.words, note.place))
     volume = within("Measuring the body", seconds, lambda: exact_volume(body))
     return KernelMade(body, in_order(recipe, notes), volume, patches)
+
+
+def made_apart(made: KernelMade, places: Floats) -> KernelMade:
+    """Images of a body under motions (k, 4, 4), side by side, not united where they meet."""
+    images = [made.body.moved(place) for place in places]
+    solids = [solid for image in images for solid in solids_of(image.shape)]
+    names = tuple(name for image in images for name in image.names)
+    return replace(made, body=NamedShape(compound(solids), names), volume=len(images) * made.volume)
 
 
 @dataclass(frozen=True, eq=False)

@@ -122,12 +122,26 @@ def triangles_of(
 ) -> tuple[Triangles, tuple[Note, ...]]:
     """The finished body as triangles: the cage's surface within ``chord`` mm and ``degrees``, the rest to match.
 
-    And what became of its followers: one that could not be done is passed over.
+    And what became of its followers: one that could not be done is passed over. Bodies that are kept apart follow one
+    another, each with as many triangles.
     """
+    if recipe.apart:
+        alone, notes = triangles_of(recipe.one, chord, degrees, progress)
+        points, triangles = at_places(alone.points, alone.triangles, recipe.places)
+        return Triangles(points, triangles, alone.chord, alone.turn), (*notes, Note(recipe.followers[-1].id, "done"))
     cage, _, _ = as_solid(recipe)
     finest = tessellate(cage, chord, degrees)
     made = made_of_triangles(recipe, max(2_000, len(finest.triangles) // 2), 200_000, chord, progress=progress)
     return Triangles(made.body.mesh.points, made.body.mesh.triangles, finest.chord, finest.turn), made.notes
+
+
+def at_places(points: Floats, triangles: Ints, places: Floats) -> tuple[Floats, Ints]:
+    """Images of triangles (m, 3) over points (n, 3) under motions (k, 4, 4), one behind another, outside out."""
+    images = np.einsum("kij,nj->kni", places[:, :3, :3], points) + places[:, None, :3, 3]
+    turned = np.linalg.det(places[:, :3, :3]) < 0
+    first = (np.arange(len(places)) * len(points))[:, None, None]
+    corners = np.where(turned[:, None, None], triangles[:, ::-1], triangles) + first
+    return images.reshape(-1, 3), corners.reshape(-1, 3)
 
 
 _ALL_RELIEF = 10_000

@@ -5,9 +5,8 @@ import { curvesInHand, facedInHand, growthTool } from "../shared/growth";
 export const tool = growthTool({
   id: "lay-curve",
   name: "Lay onto",
-  station: "refine",
   section: "Curves",
-  order: 59.5,
+  order: 204,
   icon: drawn(["M3 17c5-5 13-5 18 0", "M6 5c4 3 8-1 12 2", "M8 8v5M12 7v5M16 8v5"]),
   also: "project curve onto surface drape",
   hint: "A curve where it lies nearest on another piece; it follows both. Pick the curve and the piece (W, Shift).",
