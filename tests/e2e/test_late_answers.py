@@ -90,6 +90,26 @@ class LateAnswers(VerbCase):
         self.screen.settled()
         self.assertTrue(self.page.get_by_label("Tools of Prove").is_visible())
 
+    def test_a_tool_taken_up_while_a_design_is_fetched_stays_in_hand(self) -> None:
+        # A screen that was at Rough before has its tools there at once, also before a design is.
+        self.page.get_by_role("navigation").get_by_text("Rough", exact=True).click()
+        for tool in ("Draw wire", "Cylinder"):
+            self.screen.visit("/")
+            self.page.get_by_label("Name").fill("Late")
+            self.holding = True
+            self.screen.button("empty").click()
+            self.until_held(self.held)
+            self.screen.tool(tool)
+            self.let_go()
+            self.held.clear()
+            self.page.locator("[aria-label=Steps] [aria-current=step]").wait_for()
+            self.screen.settled()
+            self.assertTrue(self.page.get_by_label("Tool card").get_by_text(tool, exact=True).is_visible())
+        # What a form shows from the start is shown once there is a design to show it in.
+        self.previewed()
+        self.apply(1)
+        self.assertEqual([piece["name"] for piece in self.screen.state()["pieces"]], ["Cylinder"])
+
     def test_a_preview_that_comes_after_another_pick_does_not_stay(self) -> None:
         self.pick_an_edge()
         self.holding = True

@@ -6,7 +6,7 @@ import { open } from "../live/opening";
 import { handIn, useSession } from "../live/stores/session";
 import { useDesign } from "../live/stores/design";
 import { say } from "../live/stores/problem";
-import { setStation, takeFile, takeTool } from "../live/tooling";
+import { setStation, showHand, takeFile, takeTool } from "../live/tooling";
 import { CompareBar } from "../panels/CompareBar";
 import { FactStrip } from "../panels/FactStrip";
 import { KeySheet } from "../panels/KeySheet";
@@ -48,7 +48,9 @@ export default function DesignScreen({ id }: { id: string }) {
     const first = sessionStorage.getItem("first tool");
     sessionStorage.removeItem("first tool");
     if (first !== null) takeTool(first);
-    // Where there is nothing to shape yet, something is put down first; who has gone elsewhere meanwhile stays there.
+    // Who has taken up a tool or gone elsewhere while the design was fetched keeps it.
+    else if (useSession.getState().toolId !== null) showHand();
+    // Where there is nothing to shape yet, something is put down first.
     else if (useSession.getState().station === stationThen.current) setStation(useDesign.getState().design?.pieces.length ? "shape" : "rough");
   }, [loaded]);
 

@@ -37,6 +37,9 @@ export function afresh(): void {
   if (!beginFrom(tool)) eagerly();
 }
 
+/** What the hand has set already, shown on a design that has come only now. */
+export const showHand = (): void => (useSession.getState().touched ? showPreview() : afresh());
+
 const layAside = () => useSession.setState({ toolId: null });
 
 /** What the brushes on a piece are set to: all of them share it. */
