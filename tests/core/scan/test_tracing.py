@@ -108,6 +108,85 @@ class Mirrored(unittest.TestCase):
         self.assertLess(near.max(), 1e-9)
 
 
+class AcrossTheMirror(unittest.TestCase):
+    plane = plane_at((0, 0, 0), (1, 0, 0))
+
+    def whole(self, made):
+        part = made.first_cage((0, 1, 0))
+        whole, symmetry = assembled(part, mirror(self.plane), 1e-9)
+        self.assertEqual(symmetry.strays(whole.positions), 0.0)
+        self.assertLess(abs(np.linalg.norm(whole.positions, axis=1) - 30).max(), 0.05)
+        return whole, symmetry
+
+    def test_a_patch_over_the_plane_is_halved_there(self) -> None:
+        # From 60 degrees on one side to 120 on the other: the plane lies at 90.
+        for turn in range(4):
+            corners = [at(60, -30), at(120, -30), at(120, 30), at(60, 30)]
+            counts = (4, 3) if turn % 2 == 0 else (3, 4)
+            made = patch(None, corners[turn:] + corners[:turn], counts, onto, planes=[self.plane])
+            whole, _ = self.whole(made)
+            self.assertEqual(whole.topology.face_count, 12)
+            self.assertEqual(np.count_nonzero(whole.positions[:, 0] == 0), 4)
+            self.assertEqual(len(whole.topology.open_edges), 2 * (4 + 3))
+            middle = whole.positions[whole.positions[:, 0] == 0]
+            # Where the straight side crosses it, laid on the ball.
+            self.assertAlmostEqual(middle[:, 2].min(), -30 * 0.5 / np.hypot(0.5, 0.75), delta=0.1)
+
+    def test_the_half_that_reaches_further_counts_and_an_odd_count_is_one_more(self) -> None:
+        made = patch(None, [at(50, -30), at(100, -30), at(100, 30), at(50, 30)], (3, 1), onto, planes=[self.plane])
+        whole, _ = self.whole(made)
+        self.assertEqual(whole.topology.face_count, 4)
+        self.assertAlmostEqual(whole.positions[:, 0].max(), at(50, 30)[0], delta=0.05)
+        self.assertAlmostEqual(whole.positions[:, 0].min(), -at(50, 30)[0], delta=0.05)
+
+    def test_a_corner_in_the_plane_and_one_beyond_leave_four(self) -> None:
+        made = patch(None, [at(50, -30), at(110, -30), at(90, 30), at(50, 30)], (2, 2), onto, planes=[self.plane], weld=0.5)
+        whole, _ = self.whole(made)
+        self.assertEqual(np.count_nonzero(whole.positions[:, 0] == 0), 3)
+
+    def test_a_bridge_over_the_plane_goes_on_from_the_side_that_is_there(self) -> None:
+        part = patch(None, [at(60, -30), at(30, -30), at(30, 30), at(60, 30)], (1, 2), onto).first_cage((1, 1, 0))
+        whole, symmetry = assembled(part, mirror(self.plane), 1e-9)
+        ids = [corner(whole, p) for p in (at(60, -30), at(120, -30), at(120, 30), at(60, 30))]
+        made = patch(whole, ids, (2, 9), onto, planes=symmetry.group.planes)
+        edit = made.laid(whole, symmetry, (0, 1, 0))
+        done, symmetry = edit.cage, symmetry.carried(edit)
+        # Two rows of one quad on each side, sewn to both halves.
+        self.assertEqual(done.topology.face_count, 4 + 4)
+        self.assertEqual(len(done.topology.open_edges), 2 * (4 + 2))
+        # And once more over the pole: between two edges that meet the plane in what was laid now.
+        ids = [corner(done, p) for p in (at(60, 30), at(120, 30))]
+        again = patch(done, [*ids, at(120, 60), at(60, 60)], (1, 1), onto, planes=symmetry.group.planes)
+        last = again.laid(done, symmetry, (0, 1, 1)).cage
+        self.assertEqual(last.topology.face_count, 8 + 2)
+        self.assertEqual(last.topology.vertex_count - last.topology.edge_count + last.topology.face_count, 1)
+
+    def test_a_patch_with_no_four_sided_half_is_refused(self) -> None:
+        for corners in (
+            [at(60, -30), at(95, -30), at(60, 30), at(20, 0)],
+            [at(20, 0), at(100, -30), at(105, 0), at(100, 30)],
+        ):
+            with self.assertRaisesRegex(BadSelectionError, "no four-sided half"):
+                patch(None, corners, (1, 1), onto, planes=[self.plane])
+
+    def test_a_strip_across_ends_in_the_plane(self) -> None:
+        for slant in (0, 12):
+            stroke = np.array([at(k, slant * (k - 80) / 80) for k in range(30, 108, 3)])
+            made = strip(None, stroke, 8.0, onto, planes=[self.plane])
+            whole, _ = self.whole(made)
+            self.assertEqual(np.count_nonzero(whole.positions[:, 0] == 0), 2)
+            self.assertEqual(len(whole.topology.open_edges), 2 * whole.topology.face_count + 2)
+            self.assertGreaterEqual(made.points[:, 0].min(), 0)
+
+    def test_a_strip_along_the_plane_is_half_as_wide_on_each_side(self) -> None:
+        stroke = np.array([at(90 + 3 * np.sin(k), k) for k in range(-40, 50, 3)])
+        made = strip(None, stroke, 10.0, onto, planes=[self.plane])
+        whole, _ = self.whole(made)
+        self.assertEqual(whole.topology.face_count, 2 * len(made.faces))
+        self.assertAlmostEqual(np.ptp(whole.positions[:, 0]), 10, delta=3.5)
+        self.assertEqual(np.count_nonzero(whole.positions[:, 0] == 0), len(made.faces) + 1)
+
+
 class Strips(unittest.TestCase):
     def test_a_strip_keeps_its_width_along_a_stroke(self) -> None:
         stroke = np.array([at(k, 15) for k in range(0, 100, 3)])

@@ -1,7 +1,8 @@
 """Quads laid on a scan: a patch of them between four corners, and a strip along a stroke.
 
 Corners are points on the scan, or vertices of the cage that is there; where two of them lie on its border with a run of
-edges in between, the patch takes the run up as its side. New vertices lie on the scan.
+edges in between, the patch takes the run up as its side. New vertices lie on the scan. What reaches across a mirror's plane
+is halved there.
 """
 
 from __future__ import annotations
@@ -21,6 +22,7 @@ from zinc_otter.core.cage.symmetry.laying import lay_faces_on_all_sides
 from zinc_otter.core.cage.symmetry.symmetric import Symmetry
 from zinc_otter.core.cage.topology import Floats, Ints
 from zinc_otter.core.errors import BadNumberError, BadSelectionError
+from zinc_otter.core.scan.at_mirrors import beyond, crossing, cut_stroke, inner_neighbours, kept_side, sides_of
 
 Onto = Callable[[Floats], tuple[Floats, Floats]]
 """From points (k, 3) to the nearest ones on the scan, and its outward normals there."""
@@ -61,8 +63,9 @@ def patch(
 ) -> Traced:  # fmt: skip
     """A grid of ``counts`` quads between four corners, one after the other around it: points (3,), or vertices of the cage.
 
-    The first count is that of the side from the first corner to the second. A point within ``weld`` mm of a vertex on the
-    border is that vertex, and one so near to a mirror's plane is drawn into it. Raises BadNumberError, BadSelectionError.
+    The first count is that of the side from the first corner to the second; sides across a mirror's plane have it on both
+    sides of it together. A point within ``weld`` mm of a vertex on the border is that vertex, and one so near to a mirror's
+    plane is drawn into it. Raises BadNumberError, BadSelectionError.
     """
     if len(corners) != 4:
         raise BadNumberError(f"A patch has four corners; {len(corners)} were given.")
@@ -75,6 +78,8 @@ def patch(
     if len(set(ends)) < 4 or apart.min() <= _SAME * apart.max():
         raise BadSelectionError("Two corners of the patch fall on one another; set them further apart, or weld within less.")
     checked_corners(places.tolist())
+    for plane in planes:
+        ends, counts = _halved(book, ends, counts, plane)
     runs = [book.run(ends[k], ends[(k + 1) % 4]) for k in range(4)]
     u, v = (_agreed(runs[k], runs[k + 2], counts[k]) for k in range(2))
     sides = [book.side(ends[k], ends[(k + 1) % 4], runs[k], (u, v)[k % 2]) for k in range(4)]
@@ -83,7 +88,8 @@ def patch(
     if u > 1 and v > 1:
         grid[1:-1, 1:-1] = book.inside(grid)
     quads = np.stack([grid[:-1, :-1], grid[1:, :-1], grid[1:, 1:], grid[:-1, 1:]], axis=-1).reshape(-1, 4)
-    return Traced(book.new_points, quads)
+    book.forget_unused(quads.ravel().tolist())
+    return Traced(book.new_points, book.renumbered(quads))
 
 
 def strip(
@@ -97,6 +103,11 @@ def strip(
     if not (np.isfinite(width) and width > 0 and np.isfinite(stroke).all()):
         raise BadNumberError("A strip needs a width above 0, and a stroke of points in space.")
     line, facing = onto(_without_repeats(stroke))
+    cut_off = []
+    for plane in planes:
+        line, ends = cut_stroke(line, plane, width / 2, begins is not None)
+        cut_off += [(plane, end) for end, cut in zip((0, -1), ends, strict=True) if cut]
+    line = _without_repeats(line)
     run = np.concatenate([[0.0], np.cumsum(np.linalg.norm(np.diff(line, axis=0), axis=1))])
     each = width if length is None else length
     count = int(np.clip(np.rint(run[-1] / max(each, 1e-9)), 1, MOST))
@@ -110,6 +121,10 @@ def strip(
     way = unit(np.gradient(middle, axis=0))
     across = unit(np.cross(facing, way)) * width / 2
     left, right = (onto(middle + side * across)[0] for side in (1, -1))
+    for plane in planes:
+        left, right = (_drawn_in(book, side, plane, np.concatenate([left, right, middle]), width) for side in (left, right))
+    for plane, end in cut_off:
+        left[end], right[end] = book.dropped(np.array([left[end], right[end]]), (plane,))
     pairs = [(book.corner(a), book.corner(b)) for a, b in zip(left, right, strict=True)]
     if begins is not None and cage is not None:
         a, b = begins
@@ -120,6 +135,38 @@ def strip(
     if not quads:
         raise BadNumberError("The stroke is too short for a quad; draw it further, or make the strip narrower.")
     return Traced(book.new_points, book.renumbered(np.array(quads)))
+
+
+def _halved(
+    book: _Book, ends: list[int], counts: tuple[int, int], plane: Plane
+) -> tuple[list[int], tuple[int, int]]:  # fmt: skip
+    """Corners with those beyond a mirror's plane where the sides to them cross it, and half as many quads along these."""
+    places = np.array([book.place(end) for end in ends])
+    heights = plane.heights(places)
+    slack = _SAME * (1 + float(np.ptp(places, axis=0).max()))
+    kept = kept_side(heights, slack)
+    if not kept:
+        return ends, counts
+    cut, halved = list(ends), list(counts)
+    for corner, inner in inner_neighbours(sides_of(heights, slack), kept).items():
+        run = book.run(ends[inner], ends[corner])
+        # Edges that are there have their vertex in the plane.
+        there = [v for v in run or () if abs(float(plane.heights(book.place(v)[None])[0])) <= slack]
+        cut[corner] = there[0] if there else book.corner(crossing(places[inner], places[corner], plane).tolist(), (plane,))
+        # From the first corner to the second, or from the third to the fourth, it is the first count.
+        which = 0 if {inner, corner} in ({0, 1}, {2, 3}) else 1
+        halved[which] = -(-counts[which] // 2)
+    return cut, (halved[0], halved[1])
+
+
+def _drawn_in(book: _Book, side: Floats, plane: Plane, strip_points: Floats, width: float) -> Floats:
+    """One side of a strip, with what lies beyond a mirror's plane drawn into it."""
+    kept = kept_side(plane.heights(strip_points), _SAME * width)
+    over = beyond(side, plane, kept)
+    drawn = side.copy()
+    if over.any():
+        drawn[over] = book.dropped(side[over], (plane,))
+    return drawn
 
 
 class _Book:
@@ -151,7 +198,8 @@ class _Book:
         self._points += list(points)
         return list(range(first, first + len(points)))
 
-    def corner(self, corner: Corner) -> int:
+    def corner(self, corner: Corner, within: Sequence[Plane] = ()) -> int:
+        """The vertex of a corner; a new one lies in these planes, and in those that it is near."""
         if isinstance(corner, int | np.integer):
             if not 0 <= corner < self._count:
                 raise BadSelectionError(f"There is no vertex {corner}: the cage has {self._count} vertices.")
@@ -163,7 +211,7 @@ class _Book:
             far = np.linalg.norm(self._cage.positions[self._border] - point, axis=1)
             if far.min() <= self._weld:
                 return int(self._border[far.argmin()])
-        near = [plane for plane in self._planes if abs(float(plane.heights(point[None])[0])) <= self._weld]
+        near = [p for p in self._planes if p in within or abs(float(p.heights(point[None])[0])) <= self._weld]
         return self.add(self.dropped(point[None], near))[0]
 
     def dropped(self, points: Floats, planes: Sequence[Plane] = ()) -> Floats:
