@@ -34,9 +34,10 @@ def inner_neighbours(sides: Ints, kept: int) -> dict[int, int]:
     for corner in beyond.tolist():
         kept_ones = [k for k in ((corner - 1) % 4, (corner + 1) % 4) if sides[k] == kept]
         if len(kept_ones) != 1:
+            what = "One corner lies" if len(beyond) == 1 else f"{len(beyond)} corners lie"
             raise BadSelectionError(
-                f"{'One corner lies' if len(beyond) == 1 else f'{len(beyond)} corners lie'} beyond the mirror's plane so that "
-                "no four-sided half of the patch is left: set two neighbours beyond it, or none."
+                f"{what} beyond the mirror's plane so that no four-sided half of the patch is left: set two neighbours "
+                "beyond it, or none."
             )
         found[corner] = kept_ones[0]
     return found
