@@ -49,7 +49,8 @@ class Placed(ScanCase):
 
     def test_by_an_axis_with_the_mouse(self) -> None:
         post = {
-            "kind": "add-cylinder", "name": "Post", "diameter": 24, "height": 60, "counts": [12, 3], "rim": 10, "size_of": "surface",
+            "kind": "add-cylinder", "name": "Post", "diameter": 24, "height": 60, "counts": [12, 3], "rim": 10,
+            "size_of": "surface",
         }  # fmt: skip
         self.begin_askew(post, [1, 0.4, 0], 12)
         before = self.screen.state()["references"][0]
