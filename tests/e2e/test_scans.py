@@ -10,8 +10,10 @@ from typing import Any
 
 import numpy as np
 
+from tests.core.scan.forms import hard_box
 from tests.e2e.case import VerbCase
 from zinc_otter.core.cage import Cage
+from zinc_otter.core.proof.features import LineDistance
 from zinc_otter.core.surface.nearest import NearestOnSurface, nearest_on
 from zinc_otter.demo.hand import Hand
 from zinc_otter.demo.paddle_grip import paddle_grip
@@ -203,6 +205,31 @@ class Proposed(ScanCase):
         page.keyboard.press("Control+z")
         screen.steps(3)
         self.assertEqual(screen.state()["pieces"], [])
+
+
+    def test_along_the_sharp_lines_of_a_noisy_scan_or_not(self) -> None:
+        page, screen = self.page, self.screen
+        form, lines = hard_box()
+        self.begin_scan(json.loads(AddCage.of("Block", form).model_dump_json()), noise=0.1)
+        screen.station("Set out")
+        screen.tool("Propose quads")
+        screen.field("Quads, about").fill("60")
+        screen.button("Propose").click()
+        told = page.get_by_test_id("proposed")
+        told.wait_for(timeout=60_000)
+        hard = int(re.findall(r"(\d+) edges hard along its sharp lines", told.inner_text())[0])
+        screen.button("Keep it").click()
+        screen.steps(4)
+        cage = screen.cage("p3")
+        edges = np.array(cage["edges"])[[int(e) for e, sharpness in cage["creases"].items() if sharpness == 10]]
+        self.assertEqual(len(edges), hard)
+        ends = np.array(cage["positions"])[edges]
+        self.assertLess(LineDistance(lines)(ends.reshape(-1, 3)).max(), 0.5)
+        # Left alone, nothing of the next one is hard.
+        screen.choose("Sharp lines", "left")
+        screen.button("Propose").click()
+        told.wait_for(timeout=60_000)
+        self.assertNotIn("hard", told.inner_text())
 
 
 class Scanned(ScanCase):

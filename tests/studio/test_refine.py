@@ -276,6 +276,20 @@ class LikeAComponent(unittest.TestCase):
         with self.assertRaises(BadSelectionError):
             command.apply(design)
 
+    def test_the_sharp_lines_of_a_noisy_scan(self) -> None:
+        design = after(Design(), {**BOX, "size_of": "cage"}, {
+            "kind": "add-component", "name": "Clay", "asset": "a" * 64, "triangles": 12, "size": [40, 30, 20],
+        })  # fmt: skip
+        block = trimesh.creation.box((40, 30, 20)).subdivide_to_size(0.9)
+        jitter = np.random.default_rng(5).normal(scale=0.08, size=block.vertices.shape)
+        scan = MeshDistance(block.vertices + jitter, block.faces)
+        asked = {
+            "kind": "crease-like", "piece": "p1", "picked": {"kind": "piece", "ids": [0]}, "like": design.references[0].id,
+        }  # fmt: skip
+        done = read_command(asked).apply_among(design, lambda asset: scan)
+        # As of the block without noise: its twelve edges, and no other.
+        self.assertEqual(np.count_nonzero(done.design.piece("p1").cage.edge_sharpness == 10), 4 * (4 + 3 + 2))
+
     def test_picked_edges_are_as_tight_as_a_scan_is_rounded(self) -> None:
         design = after(Design(), {**BOX, "counts": [3, 3, 2]}, {
             "kind": "add-component", "name": "Clay", "asset": "a" * 64, "triangles": 12, "size": [40, 30, 20],

@@ -25,22 +25,27 @@ _KEPT = 30
 
 
 class ProposalAsk(BaseModel):
-    """Of which component, of about how many quads, and whether it is to be mirrored across an axis, in the plane at 0."""
+    """Of which component, of about how many quads, whether it is to be mirrored across an axis, in the plane at 0, and
+    whether its sharp lines are followed."""
 
     model_config = ConfigDict(extra="forbid", frozen=True)
     component: PieceId
     count: Annotated[int, Field(ge=LEAST, le=MOST)] = 400
     mirrored: Literal["no", "x", "y", "z"] = "no"
+    sharp: bool = True
 
 
 class Proposed(BaseModel):
-    """A cage of quads, settled on the scan: of a mirrored one the half. ``quads`` and the ``irregular`` vertices, with not
-    four edges, are those of the whole; ``before`` and ``after`` settling the root mean square and the largest distance in
-    mm of so many ``places`` of the scan; ``bare`` faces have nothing of it on them."""
+    """A cage of quads, settled on the scan: of a mirrored one the half, with its creases by their two ends. ``quads``, the
+    edges ``creased`` and the ``irregular`` vertices, with not four edges, are those of the whole; ``before`` and ``after``
+    settling the root mean square and the largest distance in mm of so many ``places`` of the scan; ``bare`` faces have
+    nothing of it on them."""
 
     positions: list[tuple[float, float, float]]
     faces: list[tuple[int, int, int, int]]
+    creases: list[tuple[int, int, float]]
     quads: int
+    creased: int
     irregular: int
     before: tuple[float, float]
     after: tuple[float, float]
@@ -63,7 +68,7 @@ def begin_proposal(design_id: str, asked: ProposalAsk, room: AtHand) -> KeyedJob
     half = None if asked.mirrored == "no" else "xyz".index(asked.mirrored)
     job_id = room.jobs.start(
         key, "Proposing quads", write_proposal, component.placed(mesh.vertices),
-        np.asarray(mesh.triangles, dtype=np.int32), asked.count, half, room.made.path(name),
+        np.asarray(mesh.triangles, dtype=np.int32), asked.count, half, asked.sharp, room.made.path(name),
     )  # fmt: skip
     return KeyedJob(job=report_of(room.jobs.state(job_id)), key=key)
 

@@ -23,6 +23,7 @@ from zinc_otter.core.errors import BadSelectionError, FileFormatError
 from zinc_otter.core.form import require_faces
 from zinc_otter.core.scan.flow import flow
 from zinc_otter.core.scan.scanner import Looks, Scanning
+from zinc_otter.core.scan.sharp_lines import sharp_lines
 from zinc_otter.jobs.component_work import ComponentFile, bake_cage, clean_mesh, read_component, scan_cage
 from zinc_otter.jobs.runner import JobState, UnknownJobError
 from zinc_otter.studio.commands.base import PieceId
@@ -211,6 +212,17 @@ def get_flow(digest: str, room: AtHand) -> Response:
     positions, triangles, _ = _drawn(room, digest)
     strokes = flow(positions.astype(np.float64), triangles.astype(np.int64))
     return Response(pack({"strokes": strokes.astype(np.float32)}), media_type="application/msgpack", headers=_FOR_EVER)
+
+
+@router.get("/assets/{digest}/sharp-lines", response_class=Response)
+def get_sharp_lines(
+    digest: str, room: AtHand, degrees: Annotated[float, Query(gt=0, le=180, allow_inf_nan=False)] = 30
+) -> Response:
+    """The lines at which a component's mesh turns by so many degrees or more, noise or not, as MessagePack: ``strokes`` in
+    mm (float32), six numbers each. Found on the mesh that is drawn."""
+    positions, triangles, _ = _drawn(room, digest)
+    lines = sharp_lines(positions.astype(np.float64), triangles.astype(np.int64), degrees)
+    return Response(pack({"strokes": lines.astype(np.float32)}), media_type="application/msgpack", headers=_FOR_EVER)
 
 
 def _drawn(room: Room, digest: str) -> tuple[Floats, Ints, list[str]]:

@@ -2,10 +2,14 @@
 
 from __future__ import annotations
 
+import itertools
+
 import numpy as np
 
-from zinc_otter.core.cage import Cage
+from zinc_otter.core.cage import HARD, Cage, Selection
+from zinc_otter.core.cage.edits.creases import set_crease
 from zinc_otter.core.cage.topology import Floats, Ints
+from zinc_otter.core.primitives import box
 from zinc_otter.core.proof.distance import MeshDistance
 
 
@@ -69,3 +73,26 @@ def pierced_plate() -> Cage:
                 p, q = (i + a, j + b), (i + c, j + d)
                 faces.append([at(*p, 0), at(*q, 0), at(*q, 1), at(*p, 1)])
     return Cage.from_faces(np.array(points, dtype=np.float64), faces)
+
+
+def prism(sides: int, radius: float = 15, height: float = 30) -> Cage:
+    """Flat sides about z with hard edges, its ends parted from their middles so that they stay flat."""
+    t = np.arange(sides) * 2 * np.pi / sides
+    ring = np.column_stack([radius * np.cos(t), radius * np.sin(t)])
+    points = np.concatenate([np.column_stack([ring, np.full(sides, z)]) for z in (-height / 2, height / 2)])
+    around = [(k, (k + 1) % sides) for k in range(sides)]
+    faces = [[a, b, sides + b, sides + a] for a, b in around]
+    faces += [list(range(sides))[::-1], list(range(sides, 2 * sides))]
+    cage = Cage.from_faces(points, faces)
+    return set_crease(cage, Selection.of("edge", range(cage.topology.edge_count)), HARD).cage
+
+
+def hard_box() -> tuple[Cage, Floats]:
+    """A block of 40 by 30 by 20 mm with hard edges, and these edges (12, 2, 3)."""
+    half = np.array([20, 15, 10])
+    cage = box((40, 30, 20), (4, 3, 2))
+    ends = cage.positions[cage.topology.edge_verts]
+    on = ((np.abs(np.abs(ends) - half) < 1e-9).all(axis=1).sum(axis=1) >= 2).nonzero()[0]
+    corners = np.array(list(itertools.product(*[(-x, x) for x in half])), dtype=float)
+    lines = [(p, q) for p, q in itertools.combinations(corners, 2) if (np.abs(p - q) > 1e-9).sum() == 1]
+    return set_crease(cage, Selection.of("edge", on), HARD).cage, np.array(lines)

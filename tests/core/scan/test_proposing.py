@@ -6,12 +6,14 @@ import unittest
 
 import numpy as np
 
-from tests.core.scan.forms import ball_points, pierced_plate
+from tests.core.scan.forms import ball_points, hard_box, pierced_plate, prism
 from tests.sample_cages import jittered
-from zinc_otter.core.cage import Cage, Selection
+from zinc_otter.core.cage import HARD, Cage, Selection
 from zinc_otter.core.errors import BadNumberError, BadSelectionError
 from zinc_otter.core.primitives import box, patched_sphere, torus
+from zinc_otter.core.primitives.sized import sized_cylinder
 from zinc_otter.core.proof.distance import MeshDistance
+from zinc_otter.core.proof.features import LineDistance
 from zinc_otter.core.scan.cleaning import rims
 from zinc_otter.core.scan.proposing import Proposal, propose
 from zinc_otter.core.scan.proposing.directions import directions
@@ -61,6 +63,55 @@ class OnForms(unittest.TestCase):
     def test_few_are_enough_where_few_are_asked_for(self) -> None:
         found = propose(scan_of(patched_sphere(60, 3)), 24)
         self.assertLessEqual(found.cage.topology.face_count, 48)
+
+
+class AlongSharpLines(unittest.TestCase):
+    def check(self, form: Cage, lines: np.ndarray, count: int, half: int | None = None, noise: float = 0.05) -> Proposal:
+        scan = scan_of(form, spacing=0.7, noise=noise, missing=0)
+        found = propose(scan, count, half)
+        t = found.cage.topology
+        self.assertTrue(t.is_closed and (t.face_sizes == 4).all())
+        self.assertEqual(euler(found.cage), 2)
+        _, done = found.settled(samples_of(scan, 8_000))
+        cage = done.cage
+        hard = cage.edge_sharpness == HARD
+        ends = cage.positions[t.edge_verts[hard]]
+        # They run along the lines, and along all of them.
+        self.assertLess(LineDistance(lines)(ends.reshape(-1, 3)).max(), 0.4)
+        long = np.linalg.norm(ends[:, 0] - ends[:, 1], axis=1).sum()
+        self.assertAlmostEqual(long / np.linalg.norm(lines[:, 0] - lines[:, 1], axis=1).sum(), 1, delta=0.02)
+        # Smooth, the corners would be rounded off.
+        smooth = propose(scan, count, half, sharp=False).settled(samples_of(scan, 8_000))[1]
+        self.assertLess(done.after[1], 0.6 * smooth.after[1])
+        return found
+
+    def test_a_block_and_a_prism(self) -> None:
+        form, lines = hard_box()
+        self.check(form, lines, 60)
+        turned = prism(6)
+        self.check(turned, turned.positions[turned.topology.edge_verts], 200)
+
+    def test_a_mirrored_half(self) -> None:
+        form, lines = hard_box()
+        found = self.check(form, lines, 200, 0)
+        assert found.symmetry is not None and found.part is not None
+        self.assertEqual(found.symmetry.strays(found.cage.positions), 0.0)
+        self.assertGreater(np.count_nonzero(found.part.edge_sharpness), 0)
+
+    def test_the_rims_of_a_cylinder_close(self) -> None:
+        t = np.linspace(0, 2 * np.pi, 200)
+        rings = [np.column_stack([15 * np.cos(t), 15 * np.sin(t), np.full(200, z)]) for z in (-20, 20)]
+        lines = np.concatenate([np.stack([ring[:-1], ring[1:]], axis=1) for ring in rings])
+        form = sized_cylinder((30, 40), (12, 3), "both", 0.3, HARD, "surface")
+        scan = scan_of(form, spacing=0.7, missing=0)
+        found = propose(scan, 200)
+        t = found.cage.topology
+        hard = found.cage.edge_sharpness == HARD
+        self.assertLess(LineDistance(lines)(found.cage.positions[t.edge_verts[hard]].reshape(-1, 3)).max(), 0.7)
+        self.assertEqual(np.unique(np.bincount(t.edge_verts[hard].ravel())).tolist(), [0, 2])
+
+    def test_a_round_form_has_none(self) -> None:
+        self.assertFalse(propose(scan_of(patched_sphere(60, 3)), 100).cage.edge_sharpness.any())
 
 
 class Halves(unittest.TestCase):

@@ -8,23 +8,27 @@ export interface MeshArrays {
 }
 
 /** What the service has of an asset, unpacked: asked for once, and again after a failure. */
-function once<T>(part: string, lacking: string): (asset: string) => Promise<T> {
+function once<T, Asked extends number[] = []>(part: (...asked: Asked) => string, lacking: string): (asset: string, ...asked: Asked) => Promise<T> {
   const held = new Map<string, Promise<T>>();
-  return (asset) => {
-    let found = held.get(asset);
+  return (asset, ...asked) => {
+    const address = `/api/assets/${asset}/${part(...asked)}`;
+    let found = held.get(address);
     if (!found) {
-      found = fetch(`/api/assets/${asset}/${part}`).then(async (answer) => {
+      found = fetch(address).then(async (answer) => {
         if (!answer.ok) throw new Error(`${lacking} (${answer.status}).`);
         return unpack(await answer.arrayBuffer()) as T;
       });
-      found.catch(() => held.delete(asset));
-      held.set(asset, found);
+      found.catch(() => held.delete(address));
+      held.set(address, found);
     }
     return found;
   };
 }
 
-export const meshOf = once<MeshArrays>("mesh", "The component's mesh could not be fetched");
+export const meshOf = once<MeshArrays>(() => "mesh", "The component's mesh could not be fetched");
 
 /** Strokes along the lines of curvature of a component and across them, six numbers each. */
-export const flowOf = once<{ strokes: Float32Array }>("flow", "The flow of the component could not be found");
+export const flowOf = once<{ strokes: Float32Array }>(() => "flow", "The flow of the component could not be found");
+
+/** The lines at which a component turns by so many degrees or more, six numbers each. */
+export const sharpLinesOf = once<{ strokes: Float32Array }, [number]>((degrees) => `sharp-lines?degrees=${degrees}`, "The sharp lines of the component could not be found");

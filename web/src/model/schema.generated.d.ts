@@ -498,6 +498,27 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/assets/{digest}/sharp-lines": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Get Sharp Lines
+         * @description The lines at which a component's mesh turns by so many degrees or more, noise or not, as MessagePack: ``strokes`` in
+         *     mm (float32), six numbers each. Found on the mesh that is drawn.
+         */
+        get: operations["get_sharp_lines"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/cage-files": {
         parameters: {
             query?: never;
@@ -4715,7 +4736,7 @@ export interface components {
         };
         /**
          * CreaseLike
-         * @description Crease the picked edges that run along a component's sharp lines: its edges that turn by ``angle`` degrees or more.
+         * @description Crease the picked edges that run along a component's sharp lines, where it turns by ``angle`` degrees or more.
          *
          *     An edge runs along one where both its ends and its middle lie ``within`` mm of it. By "scan" picked edges are creased as
          *     tightly as the component is rounded along them, noise or not: its radius is found there, and told.
@@ -10006,7 +10027,8 @@ export interface components {
         };
         /**
          * ProposalAsk
-         * @description Of which component, of about how many quads, and whether it is to be mirrored across an axis, in the plane at 0.
+         * @description Of which component, of about how many quads, whether it is to be mirrored across an axis, in the plane at 0, and
+         *     whether its sharp lines are followed.
          */
         ProposalAsk: {
             /** Component */
@@ -10022,12 +10044,18 @@ export interface components {
              * @enum {string}
              */
             mirrored?: "no" | "x" | "y" | "z";
+            /**
+             * Sharp
+             * @default true
+             */
+            sharp?: boolean;
         };
         /**
          * Proposed
-         * @description A cage of quads, settled on the scan: of a mirrored one the half. ``quads`` and the ``irregular`` vertices, with not
-         *     four edges, are those of the whole; ``before`` and ``after`` settling the root mean square and the largest distance in
-         *     mm of so many ``places`` of the scan; ``bare`` faces have nothing of it on them.
+         * @description A cage of quads, settled on the scan: of a mirrored one the half, with its creases by their two ends. ``quads``, the
+         *     edges ``creased`` and the ``irregular`` vertices, with not four edges, are those of the whole; ``before`` and ``after``
+         *     settling the root mean square and the largest distance in mm of so many ``places`` of the scan; ``bare`` faces have
+         *     nothing of it on them.
          */
         Proposed: {
             /** Positions */
@@ -10043,8 +10071,16 @@ export interface components {
                 number,
                 number
             ][];
+            /** Creases */
+            creases: [
+                number,
+                number,
+                number
+            ][];
             /** Quads */
             quads: number;
+            /** Creased */
+            creased: number;
             /** Irregular */
             irregular: number;
             /** Before */
@@ -23049,6 +23085,147 @@ export interface operations {
     get_flow: {
         parameters: {
             query?: never;
+            header?: never;
+            path: {
+                digest: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string;
+                };
+            };
+            /** @description The request cannot be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The key is missing. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It comes from another place, or designs are only read here. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such design, piece, asset, job or file. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description This is not done here. */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The rest of the request did not arrive. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The design has moved on, or the work was stopped. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request does not say how long it is. */
+            411: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request is too large. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It is refused: the detail says what is wrong, and the place where. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Something nobody foresaw; nothing was changed. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is too much to do at once, another program holds the designs, or they are damaged. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full; nothing was changed. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_sharp_lines: {
+        parameters: {
+            query?: {
+                degrees?: number;
+            };
             header?: never;
             path: {
                 digest: string;

@@ -86,6 +86,13 @@ interface Common {
   pointing?: Pointing;
 }
 
+/** The sharp lines of a component, from an angle on: what a tool shows on it. */
+export interface SharpLines {
+  /** The component's id; of none that is there the first is meant. */
+  on: string;
+  degrees: number;
+}
+
 /** Fields on a card, and what is dragged to set them. */
 interface Numbered<F extends Fields> {
   fields: F;
@@ -103,6 +110,8 @@ interface Numbered<F extends Fields> {
   grips?(values: ValuesOf<F>, context: Context): Grip<NameOf<F>>[];
   /** The command for these values, or null while they would change nothing. */
   command(values: ValuesOf<F>, context: Context): Command | null;
+  /** Which sharp lines are to be seen meanwhile. */
+  sharpLines?(values: ValuesOf<F>): SharpLines | null;
   /** Further controls below the fields: a file of `panels/cards`. */
   below?: string;
 }

@@ -10,7 +10,7 @@ export class Lines {
   /** The vertex at each end of each line. */
   private ends: number[] = [];
 
-  constructor(color: string, width: number, options: { onTop?: boolean; opacity?: number; dashed?: boolean; dash?: number } = {}) {
+  constructor(color: string, width: number, options: { onTop?: boolean; opacity?: number; dashed?: boolean; dash?: number; raised?: boolean } = {}) {
     this.material = new LineMaterial({
       color,
       linewidth: width,
@@ -20,6 +20,10 @@ export class Lines {
       dashed: options.dashed ?? false,
       dashSize: options.dash ?? 1.2,
       gapSize: options.dash ?? 0.8,
+      // Of lines that run in a surface, or a little under it.
+      polygonOffset: options.raised ?? false,
+      polygonOffsetFactor: -4,
+      polygonOffsetUnits: -4000,
     });
     this.object = new LineSegments2(new LineSegmentsGeometry(), this.material);
     this.object.renderOrder = options.onTop ? 20 : 10;

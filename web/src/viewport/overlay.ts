@@ -7,8 +7,8 @@ import { useNear } from "../live/stores/near";
 import { colours } from "../theme/colours";
 import { Combs } from "./combs";
 import { DimensionLines } from "./dimensionLines";
-import { FlowLines } from "./flowLines";
 import { Lines } from "./lines";
+import { ScanLines } from "./scanLines";
 import { useDrawn, useSketch, useSpot } from "../live/stores/sketch";
 import { squareCanvas } from "./canvas";
 
@@ -34,11 +34,11 @@ export class Overlay {
   private readonly places = dots(15, true);
   private readonly meetings = dots(15, true);
 
-  private readonly flow: FlowLines;
+  private readonly onScan: ScanLines;
 
   constructor(changed: () => void) {
-    this.flow = new FlowLines(changed);
-    this.group.add(this.flow.object);
+    this.onScan = new ScanLines(changed);
+    this.group.add(this.onScan.group);
     for (const line of this.lines) this.group.add(line.object);
     this.group.add(this.dots, this.hover, this.pivot, this.places, this.meetings, this.combs.group, this.dimensions.group);
   }
@@ -50,7 +50,7 @@ export class Overlay {
   draw(): void {
     this.combs.draw();
     this.dimensions.draw();
-    this.flow.draw();
+    this.onScan.draw();
     const { spots, closed, paired, freehand, apart } = useSketch.getState();
     const hover = useSpot.getState().spot;
     const flat = spots.flatMap((spot) => spot.point);
@@ -80,7 +80,7 @@ export class Overlay {
 
   dispose(): void {
     this.combs.dispose();
-    this.flow.dispose();
+    this.onScan.dispose();
     this.dimensions.dispose();
     for (const line of this.lines) line.dispose();
     for (const points of [this.dots, this.hover, this.pivot, this.places, this.meetings]) points.geometry.dispose();

@@ -11,6 +11,7 @@ import { useProblem } from "../live/stores/problem";
 import { useProofs } from "../live/stores/proofs";
 import { useReach } from "../live/stores/reach";
 import { useSession } from "../live/stores/session";
+import { useSharp } from "../live/stores/sharp";
 import { useShow } from "../live/stores/show";
 import { pointsOf, useShown } from "../live/stores/shown";
 import { useSketch, useSpot } from "../live/stores/sketch";
@@ -31,7 +32,7 @@ export function watchStores(scene: Scene): () => void {
     }),
     // The handle and its beads stand where the values put them, and some marks go with the station.
     useSession.subscribe((now, before) => (now.station === before.station ? scene.pace.drawSoon() : marks())),
-    ...[useSketch, useSpot, useNear, useCurves, useGaps, useProofs].map((store) => store.subscribe(draw)),
+    ...[useSketch, useSpot, useNear, useCurves, useGaps, useProofs, useSharp].map((store) => store.subscribe(draw)),
     useShown.subscribe((now, before) => {
       marks();
       if (now.turn !== before.turn && now.place) scene.see(pointsOf(now.piece, now.place));

@@ -45,6 +45,12 @@ class LineDistance:
         if len(self._pairs):
             self._tree.init(self._ends, self._pairs)
 
+    def feet(self, points: Floats) -> Floats:
+        """(n, 3) the nearest points of the segments, of which there is one at least."""
+        at = np.ascontiguousarray(points, dtype=np.float64).reshape(-1, 3)
+        _, _, found = self._tree.squared_distance(self._ends, self._pairs, at)
+        return np.asarray(found, dtype=np.float64).reshape(-1, 3)
+
     def __call__(self, points: Floats) -> Floats:
         """(n,) mm from each point (n, 3); infinite where there is no segment."""
         if not len(self._pairs):

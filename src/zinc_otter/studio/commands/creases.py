@@ -5,16 +5,20 @@ from __future__ import annotations
 from collections.abc import Callable
 from dataclasses import replace
 from typing import Annotated, Literal
+from weakref import WeakKeyDictionary
 
 import numpy as np
 from pydantic import Field
 
 from zinc_otter.core.cage import HARD, Cage, Edit, Selection
 from zinc_otter.core.cage.edits.creases import crease_along, scale_creases, set_crease
+from zinc_otter.core.cage.topology import Floats
 from zinc_otter.core.errors import BadSelectionError
-from zinc_otter.core.proof.features import LineDistance, feature_segments
+from zinc_otter.core.proof.distance import MeshDistance
+from zinc_otter.core.proof.features import LineDistance
 from zinc_otter.core.scan.rounded_line import LikeScan, sharpness_like
 from zinc_otter.core.scan.samples import Samples
+from zinc_otter.core.scan.sharp_lines import sharp_lines
 from zinc_otter.core.words import fine_millimetres, number
 from zinc_otter.studio.commands.base import BesideMeshes, Length, Meshes, Number, OnSelection, Outcome
 from zinc_otter.studio.commands.crease import Sharpness
@@ -42,7 +46,7 @@ class ScaleCreases(OnSelection):
 
 
 class CreaseLike(BesideMeshes):
-    """Crease the picked edges that run along a component's sharp lines: its edges that turn by ``angle`` degrees or more.
+    """Crease the picked edges that run along a component's sharp lines, where it turns by ``angle`` degrees or more.
 
     An edge runs along one where both its ends and its middle lie ``within`` mm of it. By "scan" picked edges are creased as
     tightly as the component is rounded along them, noise or not: its radius is found there, and told.
@@ -65,7 +69,7 @@ class CreaseLike(BesideMeshes):
         mesh = meshes(component.asset)
         if self.by == "scan":
             return self._as_the_scan(places_of(component, mesh, PLACES))
-        segments = feature_segments(mesh.vertices, mesh.triangles, self.angle)
+        segments = _lines_of(mesh, self.angle)
         lines = LineDistance(component.placed(segments.reshape(-1, 3)).reshape(-1, 2, 3))
 
         return lambda cage, selection: crease_along(cage, selection, lines, self.within, self.sharpness)
@@ -94,6 +98,18 @@ class CreaseLike(BesideMeshes):
             return f"Creased {self.what(design)} as {design.reference(self.like).name} is rounded there"
         # How many of the picked edges run along its lines is not known before it is done.
         return f"Creased {design.piece(self.piece).name} along the sharp lines of {design.reference(self.like).name}"
+
+
+_found: WeakKeyDictionary[MeshDistance, dict[float, Floats]] = WeakKeyDictionary()
+"""Of meshes that are at hand, while they are: a card asks with every number that is set on it."""
+
+
+def _lines_of(mesh: MeshDistance, degrees: float) -> Floats:
+    held = _found.setdefault(mesh, {})
+    if degrees not in held:
+        held.clear()
+        held[degrees] = sharp_lines(mesh.vertices, mesh.triangles, degrees)
+    return held[degrees]
 
 
 def _like_told(found: LikeScan) -> str:

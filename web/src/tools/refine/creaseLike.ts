@@ -24,6 +24,7 @@ export const tool = verb({
     sharpness: parameter("crease-like", "sharpness", { keep: true }),
   },
   shown: { angle: (v) => v.by === "lines", within: (v) => v.by === "lines", sharpness: (v) => v.by === "lines" },
+  sharpLines: (v) => (v.by === "lines" ? { on: String(v.like), degrees: Number(v.angle) } : null),
   command(v, context) {
     const like = entryOf(components(context), v.like);
     const { target } = context;

@@ -120,7 +120,7 @@ export const tool = form({
     weld: parameter("trace", "weld", { keep: true }),
     mirrored: parameter("trace", "mirrored", { keep: true }),
     width: parameter("trace-strip", "width", { keep: true }),
-    flow: choice("Flow", { shown: "shown on the scan", hidden: "not shown" }, { keep: true, help: "Strokes along its lines of curvature, and across them" }),
+    flow: choice("Shown on it", { all: "flow and sharp lines", flow: "flow", lines: "sharp lines", nothing: "nothing" }, { keep: true, help: "Strokes along its lines of curvature and across them; where it turns by 30° or more" }),
   },
   shown: { mirrored: (_, { sketch }) => sketch.on === null },
   command(_, context) {
@@ -128,6 +128,7 @@ export const tool = form({
     const shared = cornersOf(spots) === 3 ? common(context, spots) : null;
     return shared && { kind: "lay-face", name: shared.name, piece: shared.piece, corners: spots.map(corner), towards };
   },
+  sharpLines: (v) => (v.flow === "all" || v.flow === "lines" ? { on: String(v.onto), degrees: 30 } : null),
   pointing,
   below: "TraceLine",
 });

@@ -1,6 +1,6 @@
 """A cage of quads proposed for a scan: a field of directions, a lattice along it, and the quads between its points.
 
-prepared -> directions -> lattice -> drawn_together -> paired -> proposal, each knowing only those before.
+prepared -> guides -> directions -> lattice -> drawn_together -> paired -> proposal, each knowing only those before.
 """
 
 from zinc_otter.core.scan.proposing.proposal import Proposal, propose

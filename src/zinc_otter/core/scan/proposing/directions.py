@@ -16,6 +16,7 @@ from zinc_otter.core.cage.cage import unit
 from zinc_otter.core.cage.topology import Floats, Ints
 from zinc_otter.core.proof.pseudonormals import Pseudonormals, Wiring
 from zinc_otter.core.scan.cleaning import rims
+from zinc_otter.core.scan.proposing.guides import Guides
 from zinc_otter.core.symmetric import factored
 
 _ALONG_BENDS, _ALONG_RIMS = 0.03, 30.0
@@ -34,8 +35,8 @@ class Crosses:
         return np.cross(self.normals, self.along)
 
 
-def directions(v: Floats, f: Ints) -> Crosses:
-    """The field of an oriented manifold of vertices (n, 3) and triangles (m, 3)."""
+def directions(v: Floats, f: Ints, guides: Guides | None = None) -> Crosses:
+    """The field of an oriented manifold of vertices (n, 3) and triangles (m, 3); it goes along the ``guides``, too."""
     normals = unit(Pseudonormals(v, Wiring(f)).of_vertices)
     first = unit(np.cross(normals, np.where(np.abs(normals[:, :1]) < 0.7, [[1.0, 0, 0]], [[0, 1.0, 0]])))
     second = np.cross(normals, first)
@@ -57,6 +58,10 @@ def directions(v: Floats, f: Ints) -> Crosses:
         tangent = np.roll(v[loop], -1, axis=0) - np.roll(v[loop], 1, axis=0)
         goal[loop] = np.exp(4j * angle(loop, tangent))
         weight[loop] = _ALONG_RIMS
+    if guides is not None:
+        on = guides.inner
+        goal[on] = np.exp(4j * angle(on, guides.tangents(v)[on]))
+        weight[on] = _ALONG_RIMS
     system = csc_matrix(smooth + diags_array(weight + 1e-6))
     z = factored(system).solve(weight * goal)
     theta = np.angle(z) / 4

@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+from collections.abc import Iterable
+
 import numpy as np
 
 from zinc_otter.core.cage.cage import unit
@@ -11,19 +13,23 @@ _LEAST = 0.15
 """Quads that are worse than this stay two triangles."""
 
 
-def paired(points: Floats, triangles: Ints, normals: Floats, along: Floats) -> list[list[int]]:
+def paired(
+    points: Floats, triangles: Ints, normals: Floats, along: Floats, kept: Iterable[tuple[int, int]] = ()
+) -> list[list[int]]:
     """Faces of four corners and of three, as rings of point numbers; the best pairs first.
 
     A pair is as good as its quad's corners are square and its own edge lies between the arms of the crosses (``along``
-    (k, 3), with the ``normals`` (k, 3) of the points).
+    (k, 3), with the ``normals`` (k, 3) of the points). Edges that are ``kept``, the lesser point first, part what lies on
+    both sides.
     """
     beside: dict[tuple[int, int], list[int]] = {}
     for k, (a, b, c) in enumerate(triangles.tolist()):
         for x, y in ((a, b), (b, c), (c, a)):
             beside.setdefault((min(x, y), max(x, y)), []).append(k)
     found = []
+    apart = set(kept)
     for (x, y), pair in beside.items():
-        if len(pair) == 2:
+        if len(pair) == 2 and (x, y) not in apart:
             ring = _ring(triangles[pair[0]].tolist(), triangles[pair[1]].tolist(), x, y)
             good = _squareness(points[ring], normals[ring]) * (0.35 + 0.65 * _aslant(points, normals, along, x, y))
             found.append((good, pair, ring))

@@ -10,6 +10,11 @@ from zinc_otter.core.cage.topology import Bools, Floats, Ints
 from zinc_otter.core.errors import BadSelectionError
 from zinc_otter.core.proof.coarse_mesh import simplified
 from zinc_otter.core.scan.cleaning import areas_of, closed, parts_of, rims
+from zinc_otter.core.scan.denoising import denoised
+from zinc_otter.core.scan.sharp_lines import sharp_edges
+
+SHARP = 30.0
+"""Degrees by which a scan turns at a line that a proposal follows."""
 
 _ROUNDS, _FEWEST = 8, 4
 _LEAST_PART = 0.05
@@ -19,19 +24,20 @@ _HOLE = 0.45
 
 
 def prepared(
-    vertices: Floats, triangles: Ints, count: int, longest: float, half: int | None = None
+    vertices: Floats, triangles: Ints, count: int, longest: float, half: int | None = None, sharp: bool = False
 ) -> tuple[Floats, Ints]:
     """About ``count`` triangles with edges up to ``longest`` mm that make up an oriented manifold; may be open.
 
-    Of a ``half`` that part alone where that coordinate is 0 or more, cut off at 0. Raises BadSelectionError where nothing
-    is left.
+    Of a ``half`` that part alone where that coordinate is 0 or more, cut off at 0. With ``sharp`` its sharp lines stay
+    where it has any. Raises BadSelectionError where nothing is left.
     """
     v, f = simplified(vertices, triangles, count)
     f = np.asarray(f, dtype=np.int64)
     v, f = _sound(v, f)
     v, f, _ = closed(v, f, _HOLE * float(np.linalg.norm(np.ptp(v, axis=0))))
     v, f = _parted(v, f, longest)
-    v = _smoothed(v, f)
+    kept = denoised(v, f) if sharp else v
+    v = kept if sharp and len(sharp_edges(kept, f, SHARP)) else _smoothed(v, f)
     if half is not None:
         v, f = _cut(v, f, half, longest)
     return v, f
