@@ -6,6 +6,7 @@ import io
 import time
 from typing import Any
 
+import numpy as np
 from PIL import Image
 
 from tests.api.case import BOX, extrude
@@ -72,6 +73,44 @@ class Pictures(SolidCase):
         job = self.wait(begun["job"])
         self.assertRegex(job["words"], r"Taking the picture: \d+ samples")
         self.assertLess(self.kept(state)[0]["samples"], 512)
+
+    def test_beside_an_earlier_step_and_of_two_pieces_one_each(self) -> None:
+        state = self.begun(BOX)
+        earlier = state["steps"][-1]["id"]
+        state = self.give(state, {"kind": "finish-piece", "piece": "p1", "finish": "copper"})
+        sides = []
+        for beside in ({"step": earlier}, {"pieces": ["p1", "p2"]}):
+            if "pieces" in beside:
+                state = self.give(state, {**BOX, "name": "Other"})
+            begun = self.begin(state, beside=beside, width=128).json()
+            self.assertEqual(self.wait(begun["job"])["status"], "done")
+            image = Image.open(io.BytesIO(self.client.get(f"/api/true-pictures/{begun['key']}").content))
+            self.assertEqual(image.size, (128, 48))
+            sides.append(image)
+        # Clay on the left, copper on the right; and of two pieces in one place the copper one by itself, and the clay one.
+        for image, copper in zip(sides, (1, 0), strict=True):
+            halves = [np.asarray(image.crop((x, 12, x + 64, 36)), dtype=float).mean(axis=(0, 1)) for x in (0, 64)]
+            redder = [half[0] / half[2] for half in halves]
+            self.assertGreater(redder[copper], redder[1 - copper])
+        self.assertEqual(self.begin(state, beside={}).status_code, 422)
+        self.problem(self.begin(state, beside={"step": 10**6}), 404, "unknown-design")
+        self.problem(self.begin(state, beside={"pieces": ["p1", "p9"]}), 404, "unknown-piece")
+
+    def test_a_turntable_cut_open(self) -> None:
+        state = self.begun(BOX)
+        begun = self.begin(state, turns=4, cut={"axis": 1, "at": 0, "flip": True}).json()
+        job = self.wait(begun["job"])
+        self.assertEqual(job["words"], "Taking the picture: 4 views, 8 samples each")
+        self.assertEqual(self.kept(state)[0]["turns"], 4)
+        answer = self.client.get(f"/api/true-pictures/{begun['key']}?moving=true")
+        self.assertEqual(answer.headers["content-type"], "image/webp")
+        with Image.open(io.BytesIO(answer.content)) as moving:
+            self.assertEqual((moving.n_frames, moving.size), (4, (64, 48)))  # type: ignore[attr-defined]
+        single = self.begin(state).json()
+        self.wait(single["job"])
+        self.problem(self.client.get(f"/api/true-pictures/{single['key']}?moving=true"), 404, "no-solid")
+        asked = self.begin(state, turns=72, width=1600, height=1200)
+        self.assertIn("take fewer, or smaller", self.problem(asked, 422, "bad-number"))
 
     def test_bad_questions_are_refused_in_words(self) -> None:
         state = self.begun(BOX, {"kind": "show-piece", "piece": "p1", "visible": False})

@@ -6,21 +6,25 @@ import io
 import json
 import tempfile
 import unittest
+from dataclasses import replace
 from pathlib import Path
 
 import numpy as np
 from PIL import Image
 
 from tests.core.stone.test_laying import BAND, ROUND, done
+from zinc_otter.core.cage.plane import plane_at
 from zinc_otter.core.cage.topology import Floats, Ints
 from zinc_otter.core.errors import BadNumberError, CoreError
+from zinc_otter.core.picture.arranging import Arrangement
 from zinc_otter.core.picture.finishes import FINISHES, Finish, finish_named
 from zinc_otter.core.picture.lights import WORDS, sphere_of
 from zinc_otter.core.picture.scene import Camera, Film, Scene, Seen
 from zinc_otter.core.primitives.sized import sized_patched_sphere
+from zinc_otter.core.solid.moments import moments
 from zinc_otter.jobs.path_tracing import developed, passes
 from zinc_otter.jobs.triangle_work import Fineness
-from zinc_otter.jobs.true_picture import take_picture
+from zinc_otter.jobs.true_picture import SetUp, take_picture
 from zinc_otter.store.documents import from_document, to_document
 from zinc_otter.studio.commands.finish_piece import FinishPiece
 from zinc_otter.studio.design import Design
@@ -170,6 +174,75 @@ class Designs(unittest.TestCase):
         with self.assertRaisesRegex(CoreError, "no piece is shown"):
             scene_of(hidden, self.body, FRONT)
 
+    def taken(self, folder: Path, sides: list[Design], film: Film, set_up: SetUp, camera: Camera = FRONT) -> Path:
+        path = folder / "shots" / "k.png"
+        recipes = {"p1": recipe_of(self.design, "p1")}
+        take_picture(
+            lambda share, words: None, [(design, recipes) for design in sides], camera, film, set_up,
+            Fineness(0.3, 180.0, folder), folder / "k.shot.png", path, {"design": "Ring", "revision": 3},
+        )  # fmt: skip
+        return path
+
+    def test_two_stand_side_by_side(self) -> None:
+        hidden = done(self.design, kind="show-piece", piece="p2", visible=False)
+        with tempfile.TemporaryDirectory() as name:
+            path = self.taken(Path(name), [hidden, self.design], Film(128, 48, 16), SetUp())
+            pixels = np.asarray(Image.open(path), dtype=float)
+            self.assertEqual(pixels.shape, (48, 128, 3))
+            alone = np.asarray(Image.open(self.taken(Path(name), [hidden, hidden], Film(128, 48, 16), SetUp())), dtype=float)
+            # The first half is the same, the other has the stones.
+            np.testing.assert_array_equal(pixels[:, :64], alone[:, :64])
+            self.assertGreater(np.abs(pixels[:, 64:] - alone[:, 64:]).max(), 20)
+
+    def test_many_views_go_round_once(self) -> None:
+        with tempfile.TemporaryDirectory() as name:
+            path = self.taken(Path(name), [self.design], Film(64, 48, 8), SetUp(turns=8))
+            with Image.open(path) as image:
+                rows = image.copy()
+            self.assertEqual(rows.size, (6 * 64, 2 * 48))
+            with Image.open(path.with_suffix(".webp")) as moving:
+                self.assertEqual((moving.n_frames, moving.size), (8, (64, 48)))  # type: ignore[attr-defined]
+            pixels = np.asarray(rows, dtype=float)
+            views = [pixels[:48, 64 * k : 64 * (k + 1)] for k in range(6)]
+            self.assertGreater(np.abs(views[0] - views[1]).max(), 30)
+            single = np.asarray(Image.open(self.taken(Path(name), [self.design], Film(64, 48, 8), SetUp())), dtype=float)
+            np.testing.assert_array_equal(views[0], single)
+
+    def test_only_what_is_so_far_away_is_sharp(self) -> None:
+        """An edge before the lens is a blur as wide as the lens seen from what is sharp (geometry of a thin lens)."""
+
+        def width(aperture: float, focus: float) -> float:
+            points = np.array([[-40, 0, -40], [0, 0, -40], [0, 0, 40], [-40, 0, 40]], dtype=float)
+            seen = Seen(points, np.array([[0, 1, 2], [0, 2, 3]]), None, FINISHES["clay"], (0.02, 0.02, 0.02))
+            scene = Scene((seen,), replace(FRONT, aperture=aperture, focus=focus), "even")
+            row = traced(scene, Film(64, 16, 256, clear=True))[:, 23:, 3].mean(axis=0)
+            return float(((row > 0.05) & (row < 0.95)).sum())
+
+        self.assertLessEqual(width(8.0, 60.0), 1)
+        # A disk of 2 r (60 - 30) / 30 mm, of which nine tenths lie within four fifths of its width; 16 pixels see 34.4 mm.
+        disk = 2 * 8.0 * (60 - 30) / 30
+        self.assertAlmostEqual(width(8.0, 30.0), 0.8 * disk * 16 / (2 * 60 * np.tan(np.radians(16))), delta=1)
+
+    def test_cut_open_and_drawn_apart(self) -> None:
+        arranged = Arrangement(cut=plane_at((0, 0, 0), (0, -1, 0)), apart=1.0)
+        whole = scene_of(self.design, self.body, FRONT)
+        opened = scene_of(self.design, self.body, FRONT, arranged=replace(arranged, apart=0.0))
+        self.assertLessEqual(min(-seen.points[:, 1].max() for seen in opened.bodies), 1e-9)
+        self.assertGreaterEqual(min(seen.points[:, 1].min() for seen in opened.bodies), -1e-9)
+        volume = lambda seen: moments(seen.points, seen.triangles).volume  # noqa: E731
+        self.assertAlmostEqual(volume(opened.bodies[0]) / volume(whole.bodies[0]), 0.5, delta=0.01)
+        with self.assertRaisesRegex(CoreError, "in front of the section"):
+            scene_of(self.design, self.body, FRONT, arranged=Arrangement(cut=plane_at((0, 0, -500), (0, 0, 1))))
+        apart = scene_of(self.design, self.body, FRONT, arranged=Arrangement(apart=2.0))
+        # The three stones are one piece: they go together, away from the middle of all.
+        moves = [a.points.mean(axis=0) - b.points.mean(axis=0) for a, b in zip(apart.bodies, whole.bodies, strict=True)]
+        np.testing.assert_allclose(moves[1:], [moves[1]] * 3, atol=1e-9)
+        boxes = [np.concatenate([seen.points for seen in part]) for part in (whole.bodies[:1], whole.bodies[1:])]
+        middles = np.array([(box.min(axis=0) + box.max(axis=0)) / 2 for box in boxes])
+        everything = np.concatenate(boxes)
+        middle = (everything.min(axis=0) + everything.max(axis=0)) / 2
+        np.testing.assert_allclose([moves[0], moves[1]], 2 * (middles - middle), atol=1e-9)
+
     def test_taken_kept_and_ended_early(self) -> None:
         with tempfile.TemporaryDirectory() as name:
             folder = Path(name)
@@ -184,10 +257,9 @@ class Designs(unittest.TestCase):
                     between.with_suffix(".enough").touch()
 
             recipes = {"p1": recipe_of(self.design, "p1")}
-            set_up = {"light": "tent", "turned": 0.0, "on_floor": False}
             take_picture(
-                progress, self.design, FRONT, Film(64, 48, 64, clear=True), set_up, recipes, Fineness(0.3, 180.0, folder),
-                between, path, {"design": "Ring", "revision": 3},
+                progress, [(self.design, recipes)], FRONT, Film(64, 48, 64, clear=True), SetUp(on_floor=False),
+                Fineness(0.3, 180.0, folder), between, path, {"design": "Ring", "revision": 3},
             )  # fmt: skip
             self.assertEqual(said[-1], "8 samples")
             image = Image.open(path)

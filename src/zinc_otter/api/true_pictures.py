@@ -4,13 +4,15 @@ from __future__ import annotations
 
 import hashlib
 import json
+from dataclasses import replace
 from datetime import datetime
 from pathlib import Path
 from typing import Annotated, Literal
 
+import numpy as np
 from fastapi import APIRouter, Query, Response
 from PIL import Image
-from pydantic import BaseModel, ConfigDict, Field
+from pydantic import BaseModel, ConfigDict, Field, model_validator
 
 from zinc_otter.api.designs import AtHand
 from zinc_otter.api.room import Room
@@ -18,9 +20,13 @@ from zinc_otter.api.sheets import chord_of, recipes_of
 from zinc_otter.api.solid_schemas import KeyedJob
 from zinc_otter.api.solids import Key, NoSolidError, report_of
 from zinc_otter.api.triangle_files import fineness_of, triangles_place
-from zinc_otter.core.picture.scene import Camera, Film
-from zinc_otter.jobs.true_picture import take_picture
-from zinc_otter.studio.commands.base import Direction, Vector
+from zinc_otter.core.cage.plane import Plane, plane_at
+from zinc_otter.core.errors import BadNumberError
+from zinc_otter.core.picture.arranging import MOST_APART, Arrangement
+from zinc_otter.core.picture.scene import MOST_PIXELS_OF_TURNS, MOST_TURNS, Camera, Film
+from zinc_otter.jobs.true_picture import SetUp, take_picture
+from zinc_otter.studio.commands.base import Direction, PieceId, Vector
+from zinc_otter.studio.design import Design
 
 router = APIRouter(prefix="/api", tags=["true pictures"])
 
@@ -28,7 +34,8 @@ _KEPT = 60
 
 
 class CameraAsk(BaseModel):
-    """Where it is seen from: the eye, the ways back to it and upwards; ``field`` degrees high, or flat and ``tall`` mm."""
+    """Where it is seen from: the eye, the ways back to it and upwards; ``field`` degrees high, or flat and ``tall`` mm. With
+    a lens of ``aperture`` mm radius what is ``focus`` mm away is sharp."""
 
     model_config = ConfigDict(extra="forbid", frozen=True)
     eye: Vector
@@ -36,10 +43,41 @@ class CameraAsk(BaseModel):
     up: Direction
     field: Annotated[float, Field(ge=1, le=120)] | None = 32.0
     tall: Annotated[float, Field(gt=0, le=1e6)] = 100.0
+    aperture: Annotated[float, Field(ge=0, le=1e5)] = 0.0
+    focus: Annotated[float, Field(gt=0, le=1e6)] = 100.0
+
+
+class CutAsk(BaseModel):
+    """A plane across an axis: what lies beyond it is left out, or with ``flip`` what lies before it."""
+
+    model_config = ConfigDict(extra="forbid", frozen=True)
+    axis: Annotated[int, Field(ge=0, le=2)]
+    at: Annotated[float, Field(ge=-1e6, le=1e6)]
+    flip: bool = False
+
+    def plane(self) -> Plane:
+        way = np.eye(3)[self.axis]
+        return plane_at(self.at * way, -way if self.flip else way)
+
+
+class BesideAsk(BaseModel):
+    """What is pictured beside it from the same view: the design at an earlier ``step``, or of two ``pieces`` one each."""
+
+    model_config = ConfigDict(extra="forbid", frozen=True)
+    step: Annotated[int, Field(ge=0, lt=2**53)] | None = None
+    pieces: tuple[PieceId, PieceId] | None = None
+
+    @model_validator(mode="after")
+    def _one_of_them(self) -> BesideAsk:
+        if (self.step is None) == (self.pieces is None):
+            raise ValueError("Beside it stands either an earlier step, or one of two pieces.")
+        return self
 
 
 class PictureAsk(BaseModel):
-    """What a picture is taken by. ``turned`` degrees about z is where the light comes from; ``clear`` is no background."""
+    """What a picture is taken by. ``turned`` degrees about z is where the light comes from; ``clear`` is no background.
+    Pieces are drawn ``apart`` by so many times their distance from the middle; of ``turns`` above 1 so many views are taken
+    all round."""
 
     model_config = ConfigDict(extra="forbid", frozen=True)
     camera: CameraAsk
@@ -50,6 +88,10 @@ class PictureAsk(BaseModel):
     turned: Annotated[float, Field(ge=-360, le=360)] = 0.0
     exposure: Annotated[float, Field(ge=-6, le=6)] = 0.0
     background: Literal["floor", "clear"] = "floor"
+    cut: CutAsk | None = None
+    apart: Annotated[float, Field(ge=0, le=MOST_APART)] = 0.0
+    beside: BesideAsk | None = None
+    turns: Annotated[int, Field(ge=1, le=MOST_TURNS)] = 1
 
 
 class TruePicture(BaseModel):
@@ -62,6 +104,7 @@ class TruePicture(BaseModel):
     height: int
     samples: int
     light: str
+    turns: int = 1
 
 
 @router.post("/designs/{design_id}/true-pictures", status_code=202)
@@ -70,22 +113,30 @@ def begin_picture(design_id: str, asked: PictureAsk, room: AtHand) -> KeyedJob:
     saved = room.studio.saved(design_id)
     facts, seen = saved.facts, asked.camera
     film = Film(asked.width, asked.height, asked.samples, asked.exposure, asked.background == "clear")
-    camera = Camera(seen.eye, seen.back, seen.up, seen.field, seen.tall)
-    recipes = recipes_of(room, saved.design)
-    fineness = fineness_of(room, chord_of(recipes, 0.03), 180.0)
+    if asked.width * asked.height * asked.turns > MOST_PIXELS_OF_TURNS:
+        raise BadNumberError(
+            f"{asked.turns} views of {asked.width} × {asked.height} pixels are more than {MOST_PIXELS_OF_TURNS:,} together; "
+            "take fewer, or smaller ones."
+        )
+    camera = Camera(seen.eye, seen.back, seen.up, seen.field, seen.tall, seen.aperture, seen.focus)
+    sides = [(design, recipes_of(room, design)) for design in _sides(room, design_id, saved.design, asked.beside)]
+    recipes = [recipe for _, each in sides for recipe in each.values()]
+    fineness = fineness_of(room, max(chord_of(each, 0.03) for _, each in sides), 180.0)
     if recipes:
-        triangles_place(room, design_id, fineness, *recipes.values())
+        triangles_place(room, design_id, fineness, *recipes)
     made = datetime.now().isoformat(timespec="seconds")
     key = hashlib.sha256(f"{design_id} {facts.revision} {asked!r} {made}".encode()).hexdigest()[:32]
-    room.made.place(design_id, _name(key))
+    names = [_name(key), *([_moving(key)] if asked.turns > 1 else [])]
+    room.made.place(design_id, *names)
     room.made.sweep_folder("shots", _KEPT)
-    set_up = {"light": asked.light, "turned": asked.turned, "on_floor": asked.background == "floor"}
+    arranged = Arrangement(None if asked.cut is None else asked.cut.plane(), asked.apart)
+    set_up = SetUp(asked.light, asked.turned, asked.background == "floor", arranged, asked.turns)
     about = {
         "design": facts.name, "of": design_id, "revision": facts.revision, "made": made,
         **asked.model_dump(exclude={"samples"}),
     }  # fmt: skip
     job_id = room.pictures.start(
-        key, "Taking the picture", take_picture, saved.design, camera, film, set_up, recipes, fineness,
+        key, "Taking the picture", take_picture, sides, camera, film, set_up, fineness,
         _between(room, key), room.made.path(_name(key)), about,
     )  # fmt: skip
     room.pictures.when_over(job_id, lambda: _forget(room, key))
@@ -100,8 +151,16 @@ def stop_at_this(key: Key, room: AtHand) -> None:
 
 
 @router.get("/true-pictures/{key}", response_class=Response)
-def fetch_picture(key: Key, room: AtHand, passed: Annotated[int, Query(ge=0)] = 0) -> Response:
-    """The picture as PNG: the finished one, or what there is so far; ``passed`` only tells one look from the next."""
+def fetch_picture(
+    key: Key, room: AtHand, passed: Annotated[int, Query(ge=0)] = 0, moving: bool = False
+) -> Response:  # fmt: skip
+    """The picture as PNG: the finished one, or what there is so far; ``passed`` only tells one look from the next. With
+    ``moving`` that of many turns, as WebP."""
+    if moving:
+        try:
+            return Response(room.made.path(_moving(key)).read_bytes(), media_type="image/webp")
+        except FileNotFoundError:
+            raise NoSolidError("There is no moving picture of it, or it is not kept any more.") from None
     so_far = [_between(room, key)] if room.pictures.is_under_way(key) else []
     for path in (room.made.path(_name(key)), *so_far):
         try:
@@ -127,8 +186,31 @@ def list_pictures(design_id: str, room: AtHand) -> list[TruePicture]:
     return sorted(found, key=lambda one: one.made, reverse=True)
 
 
+def _sides(room: Room, design_id: str, design: Design, beside: BesideAsk | None) -> list[Design]:
+    """What is pictured: a design, or two. Raises UnknownDesignError, UnknownPieceError."""
+    if beside is None:
+        return [design]
+    if beside.step is not None:
+        return [room.studio.at_step(design_id, beside.step), design]
+    assert beside.pieces is not None
+    return [_alone(design, piece) for piece in beside.pieces]
+
+
+def _alone(design: Design, piece: str) -> Design:
+    """Nothing but a piece shown, whether it was or not."""
+    for other in design.pieces:
+        if other.visible != (other.id == piece):
+            design = design.with_piece(replace(other, visible=other.id == piece))
+    design.piece(piece)
+    return design
+
+
 def _name(key: str) -> str:
     return f"shots/{key}.png"
+
+
+def _moving(key: str) -> str:
+    return f"shots/{key}.webp"
 
 
 def _between(room: Room, key: str) -> Path:

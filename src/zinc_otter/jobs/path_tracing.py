@@ -94,7 +94,9 @@ def _sensor(camera: Camera, film: Film, mi: Any) -> dict[str, Any]:
     }  # fmt: skip
     far = {"near_clip": 0.05, "far_clip": 1e6}
     if camera.field is not None:
-        return {"type": "perspective", "fov": camera.field, "fov_axis": "y", "to_world": sight, "film": size, **far}
+        lens = {"type": "thinlens", "aperture_radius": camera.aperture, "focus_distance": camera.focus}
+        kind = lens if camera.aperture > 0 else {"type": "perspective"}
+        return {**kind, "fov": camera.field, "fov_axis": "y", "to_world": sight, "film": size, **far}
     half = camera.tall / 2 * film.width / film.height
     return {"type": "orthographic", "to_world": sight @ mi.ScalarTransform4f().scale([half, half, 1]), "film": size, **far}
 

@@ -1,66 +1,135 @@
-"""A true picture of a design: traced in passes, shown as it gets finer, and kept with its settings in it."""
+"""A true picture of a design: traced in passes, shown as it gets finer, and kept with its settings in it. One, two side by
+side from the same place, or many from all around."""
 
 from __future__ import annotations
 
 import json
-from collections.abc import Callable, Mapping
+from collections.abc import Callable, Iterator, Mapping, Sequence
+from dataclasses import dataclass, replace
 from pathlib import Path
 from typing import TYPE_CHECKING, Any
 
 import numpy as np
 
 from zinc_otter.core.cage.topology import Floats, Ints
+from zinc_otter.core.picture.arranging import AS_IT_STANDS, Arrangement, turned_about
 from zinc_otter.core.solid.recipe import Recipe
 from zinc_otter.jobs.solid_work import put
 from zinc_otter.jobs.triangle_work import Fineness, made_body
 
 if TYPE_CHECKING:
-    from zinc_otter.core.picture.scene import Camera, Film
+    from zinc_otter.core.picture.scene import Camera, Film, Scene
     from zinc_otter.studio.design import Design
+
+_ROUND = 6_000
+"""Milliseconds that a turn takes."""
+_IN_A_ROW = 6
+_WIDER = 1.5
+"""Each of two is seen so much wider: its half of the picture is narrow."""
+
+
+@dataclass(frozen=True)
+class SetUp:
+    """The light, and how the pieces are ``arranged``; from how many sides ``turns`` show them."""
+
+    light: str = "tent"
+    turned: float = 0.0
+    on_floor: bool = True
+    arranged: Arrangement = AS_IT_STANDS
+    turns: int = 1
 
 
 def take_picture(
     progress: Callable[[float, str], None],
-    design: Design,
+    sides: Sequence[tuple[Design, Mapping[str, Recipe]]],
     camera: Camera,
     film: Film,
-    set_up: Mapping[str, Any],
-    recipes: Mapping[str, Recipe],
+    set_up: SetUp,
     fineness: Fineness,
     between: Path,
     path: Path,
     about: Mapping[str, Any],
 ) -> None:
-    """Take it and write it to ``path`` as PNG, with all it was taken by in it. ``set_up`` holds light, turned and on_floor.
+    """Take it and write it to ``path`` as PNG, with all it was taken by in it: of one design, or of two beside one another.
+    Of many turns that is all of them in rows; and they are written as a moving WebP beside it.
 
     What there is so far is written ``between``; a file beside that, called "enough", ends it early with that. Raises
     BadNumberError where nothing is shown, OSError.
     """
-    from zinc_otter.jobs.path_tracing import developed, passes
+    from zinc_otter.jobs.path_tracing import developed
+
+    progress(0.01, "Making the bodies")
+    camera = _for_half(camera) if len(sides) > 1 else camera
+    scenes = [_scene(design, recipes, fineness, camera, set_up) for design, recipes in sides]
+    film = replace(film, width=film.width // len(sides))
+    progress(0.03, "Laying out the light")
+    enough = between.with_suffix(".enough")
+    samples, done = film.samples, 0
+    frames: list[Floats] = []
+    try:
+        for k in range(set_up.turns):
+            light = np.zeros((film.height, film.width * len(sides), 4))
+            views = [_turned(scene, k / set_up.turns) for scene in scenes]
+            for done, light in _passes(views, replace(film, samples=samples)):
+                put(between, lambda fresh, so_far=light: _write(fresh, developed(so_far, film.exposure), film.clear, {}))  # type: ignore[misc]
+                of = "" if set_up.turns == 1 else f", view {k + 1} of {set_up.turns}"
+                progress(0.03 + 0.96 * (k + done / samples) / set_up.turns, f"{done} of {samples} samples{of}")
+                if enough.exists():
+                    break
+            # What was fine enough is so for the other views, too.
+            samples = done
+            frames.append(developed(light, film.exposure))
+        path.parent.mkdir(parents=True, exist_ok=True)
+        if len(frames) > 1:
+            put(path.with_suffix(".webp"), lambda fresh: _write_moving(fresh, frames, film.clear))
+        put(path, lambda fresh: _write(fresh, _in_rows(frames), film.clear, {**about, "samples": samples}))
+    finally:
+        between.unlink(missing_ok=True)
+        enough.unlink(missing_ok=True)
+    progress(1.0, f"{samples} samples" if len(frames) == 1 else f"{len(frames)} views, {samples} samples each")
+
+
+def _scene(design: Design, recipes: Mapping[str, Recipe], fineness: Fineness, camera: Camera, set_up: SetUp) -> Scene:
     from zinc_otter.studio.scenes import scene_of
 
     def body(piece: str) -> tuple[Floats, Ints, float]:
         triangles, _, _ = made_body(recipes[piece], fineness)
         return triangles.points, triangles.triangles, triangles.chord
 
-    progress(0.01, "Making the bodies")
-    scene = scene_of(design, body, camera, **set_up)
-    progress(0.03, "Laying out the light")
-    enough = between.with_suffix(".enough")
-    done, light = 0, np.zeros((film.height, film.width, 4))
-    try:
-        for done, light in passes(scene, film):
-            put(between, lambda fresh, so_far=light: _write(fresh, developed(so_far, film.exposure), film.clear, {}))  # type: ignore[misc]
-            progress(0.03 + 0.96 * done / film.samples, f"{done} of {film.samples} samples")
-            if enough.exists():
-                break
-        path.parent.mkdir(parents=True, exist_ok=True)
-        said = {**about, "samples": done}
-        put(path, lambda fresh: _write(fresh, developed(light, film.exposure), film.clear, said))
-    finally:
-        between.unlink(missing_ok=True)
-        enough.unlink(missing_ok=True)
-    progress(1.0, f"{done} samples")
+    return scene_of(design, body, camera, set_up.light, set_up.turned, set_up.on_floor, set_up.arranged)
+
+
+def _for_half(camera: Camera) -> Camera:
+    if camera.field is None:
+        return replace(camera, tall=_WIDER * camera.tall)
+    wider = 2 * np.degrees(np.arctan(_WIDER * np.tan(np.radians(camera.field) / 2)))
+    return replace(camera, field=float(min(wider, 120.0)))
+
+
+def _turned(scene: Scene, share: float) -> Scene:
+    """As after a part of a turn of what is pictured: the camera is carried round it, and the light with the camera."""
+    if not share:
+        return scene
+    points = np.concatenate([body.points for body in scene.bodies])
+    middle = (points.min(axis=0) + points.max(axis=0)) / 2
+    degrees = 360 * share
+    return replace(scene, camera=turned_about(scene.camera, middle, degrees), turned=scene.turned + degrees)
+
+
+def _passes(scenes: Sequence[Scene], film: Film) -> Iterator[tuple[int, Floats]]:
+    """Of scenes side by side."""
+    from zinc_otter.jobs.path_tracing import passes
+
+    for parts in zip(*(passes(scene, film) for scene in scenes), strict=True):
+        yield parts[0][0], np.concatenate([light for _, light in parts], axis=1)
+
+
+def _in_rows(frames: Sequence[Floats]) -> Floats:
+    """Pictures of one size in rows of six; what is left of the last row is clear."""
+    rows = [frames[k : k + _IN_A_ROW] for k in range(0, len(frames), _IN_A_ROW)]
+    wide = max(len(row) for row in rows) * frames[0].shape[1]
+    joined = [np.concatenate(row, axis=1) for row in rows]
+    return np.concatenate([np.pad(row, ((0, 0), (0, wide - row.shape[1]), (0, 0))) for row in joined])
 
 
 def _write(path: Path, image: Floats, clear: bool, about: Mapping[str, Any]) -> None:
@@ -71,5 +140,17 @@ def _write(path: Path, image: Floats, clear: bool, about: Mapping[str, Any]) -> 
     if about:
         info.add_text("Title", f"{about['design']}, revision {about['revision']}")
         info.add_text("Comment", json.dumps(dict(about), ensure_ascii=True))
+    Image.fromarray(_pixels(image, clear)).save(path, "PNG", pnginfo=info)
+
+
+def _write_moving(path: Path, frames: Sequence[Floats], clear: bool) -> None:
+    """As WebP (RFC 9649) that goes round for ever."""
+    from PIL import Image
+
+    first, *others = [Image.fromarray(_pixels(frame, clear)) for frame in frames]
+    first.save(path, "WEBP", save_all=True, append_images=others, duration=round(_ROUND / len(frames)), loop=0, quality=90)
+
+
+def _pixels(image: Floats, clear: bool) -> np.ndarray:
     pixels = (255 * np.clip(image, 0, 1) + 0.5).astype(np.uint8)
-    Image.fromarray(pixels if clear else np.ascontiguousarray(pixels[..., :3])).save(path, "PNG", pnginfo=info)
+    return pixels if clear else np.ascontiguousarray(pixels[..., :3])

@@ -184,13 +184,17 @@ class Store:
             row = self._row(session, design_id)
             return self._design_at(session, row, self._parent(session, session.get_one(StepRow, row.head_id)))
 
+    def at_step(self, design_id: str, step_id: int) -> Design:
+        """The design as it was at a step of its line. Raises UnknownDesignError."""
+        with self.read() as session:
+            row = self._row(session, design_id)
+            return self._design_at(session, row, self._step_of_line(session, design_id, step_id))
+
     def go_to(self, design_id: str, revision: int, step_id: int) -> Saved:
         """Make a step of the line the present one. Raises StaleRevisionError, UnknownDesignError."""
         with self.write() as session:
             row = self._row(session, design_id, revision)
-            step = session.get(StepRow, step_id)
-            if step is None or step.design_id != design_id or not step.on_line:
-                raise UnknownDesignError(f"This design has no step {step_id} in its list.")
+            self._step_of_line(session, design_id, step_id)
             if row.head_id != step_id:
                 self._moved(row, step_id)
             return self._saved(session, row)
@@ -359,6 +363,12 @@ class Store:
         except Exception as error:
             # Whatever comes of bytes that are not what was written.
             raise StoreDamagedError(damaged(f"The design “{row.name}”")) from error
+
+    def _step_of_line(self, session: Session, design_id: str, step_id: int) -> StepRow:
+        step = session.get(StepRow, step_id)
+        if step is None or step.design_id != design_id or not step.on_line:
+            raise UnknownDesignError(f"This design has no step {step_id} in its list.")
+        return step
 
     def _parent(self, session: Session, step: StepRow) -> StepRow:
         parent = session.get(StepRow, step.parent_id) if step.parent_id is not None else None

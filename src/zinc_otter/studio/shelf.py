@@ -130,5 +130,8 @@ class Shelf(Protocol):
     def before(self, design_id: str) -> Design:
         """The design before its present step. Raises UnknownDesignError, also at the first step."""
 
+    def at_step(self, design_id: str, step_id: int) -> Design:
+        """The design as it was at a step of the list. Raises UnknownDesignError."""
+
     def go_to(self, design_id: str, revision: int, step_id: int) -> Saved:
         """Make a step of the list the present one. Raises StaleRevisionError, UnknownDesignError."""

@@ -116,6 +116,10 @@ class Studio:
         saved = self._at(design_id, revision)
         return self.go_to(design_id, revision, saved.steps[min(saved.head_index + 1, len(saved.steps) - 1)].id)
 
+    def at_step(self, design_id: str, step_id: int) -> Design:
+        """The design as it was at a step of its list. Raises UnknownDesignError."""
+        return self._shelf.at_step(design_id, step_id)
+
     def go_to(self, design_id: str, revision: int, step_id: int) -> Saved:
         """Make a step of the list the present one."""
         with self._change(design_id):

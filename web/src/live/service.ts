@@ -131,7 +131,7 @@ export const service = {
   sheetAddress: (key: string, kind: "html" | "pdf", name: string) => `/api/sheets/${key}?${query({ kind, name })}`,
   beginPicture: (design: string, asked: PictureAsk) => call<KeyedJob>("POST", `/designs/${design}/true-pictures`, asked),
   enoughOf: (key: string) => call<void>("POST", `/true-pictures/${key}/enough`),
-  pictureAddress: (key: string, passed = 0) => `/api/true-pictures/${key}?${query({ passed })}`,
+  pictureAddress: (key: string, passed = 0, moving = false) => `/api/true-pictures/${key}?${query({ passed, moving: moving ? "true" : "false" })}`,
   picturesOf: (design: string) => call<TruePicture[]>("GET", `/designs/${design}/true-pictures`),
   materials: () => call<Material[]>("GET", "/materials"),
   found: (key: string) => call<FoundState | null>("GET", `/found/${key}`),

@@ -1298,7 +1298,8 @@ export interface paths {
         };
         /**
          * Fetch Picture
-         * @description The picture as PNG: the finished one, or what there is so far; ``passed`` only tells one look from the next.
+         * @description The picture as PNG: the finished one, or what there is so far; ``passed`` only tells one look from the next. With
+         *     ``moving`` that of many turns, as WebP.
          */
         get: operations["fetch_picture"];
         put?: never;
@@ -3190,6 +3191,19 @@ export interface components {
             kind: "bends";
         };
         /**
+         * BesideAsk
+         * @description What is pictured beside it from the same view: the design at an earlier ``step``, or of two ``pieces`` one each.
+         */
+        BesideAsk: {
+            /** Step */
+            step?: number | null;
+            /** Pieces */
+            pieces?: [
+                string,
+                string
+            ] | null;
+        };
+        /**
          * Bezel
          * @description A ``wall`` that stands ``over`` the girdle, on its inside a ``ledge`` on which the stone rests; mm.
          *
@@ -3692,7 +3706,8 @@ export interface components {
         };
         /**
          * CameraAsk
-         * @description Where it is seen from: the eye, the ways back to it and upwards; ``field`` degrees high, or flat and ``tall`` mm.
+         * @description Where it is seen from: the eye, the ways back to it and upwards; ``field`` degrees high, or flat and ``tall`` mm. With
+         *     a lens of ``aperture`` mm radius what is ``focus`` mm away is sharp.
          */
         CameraAsk: {
             /** Eye */
@@ -3723,6 +3738,16 @@ export interface components {
              * @default 100
              */
             tall?: number;
+            /**
+             * Aperture
+             * @default 0
+             */
+            aperture?: number;
+            /**
+             * Focus
+             * @default 100
+             */
+            focus?: number;
         };
         /**
          * CastAnswer
@@ -5032,6 +5057,21 @@ export interface components {
              * @constant
              */
             kind: "cushion";
+        };
+        /**
+         * CutAsk
+         * @description A plane across an axis: what lies beyond it is left out, or with ``flip`` what lies before it.
+         */
+        CutAsk: {
+            /** Axis */
+            axis: number;
+            /** At */
+            at: number;
+            /**
+             * Flip
+             * @default false
+             */
+            flip?: boolean;
         };
         /**
          * CutEdge
@@ -9235,6 +9275,8 @@ export interface components {
         /**
          * PictureAsk
          * @description What a picture is taken by. ``turned`` degrees about z is where the light comes from; ``clear`` is no background.
+         *     Pieces are drawn ``apart`` by so many times their distance from the middle; of ``turns`` above 1 so many views are taken
+         *     all round.
          */
         PictureAsk: {
             camera: components["schemas"]["CameraAsk"];
@@ -9275,6 +9317,18 @@ export interface components {
              * @enum {string}
              */
             background?: "floor" | "clear";
+            cut?: components["schemas"]["CutAsk"] | null;
+            /**
+             * Apart
+             * @default 0
+             */
+            apart?: number;
+            beside?: components["schemas"]["BesideAsk"] | null;
+            /**
+             * Turns
+             * @default 1
+             */
+            turns?: number;
         };
         /**
          * PictureState
@@ -14165,6 +14219,11 @@ export interface components {
             samples: number;
             /** Light */
             light: string;
+            /**
+             * Turns
+             * @default 1
+             */
+            turns?: number;
         };
         /** TryState */
         TryState: {
@@ -29219,6 +29278,7 @@ export interface operations {
         parameters: {
             query?: {
                 passed?: number;
+                moving?: boolean;
             };
             header?: never;
             path: {

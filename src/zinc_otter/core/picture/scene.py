@@ -11,6 +11,8 @@ from zinc_otter.core.picture.finishes import Colour, Finish
 from zinc_otter.core.picture.lights import WORDS
 
 MOST_PIXELS = 3840 * 2160
+MOST_TURNS = 72
+MOST_PIXELS_OF_TURNS = 6 * MOST_PIXELS
 MOST_SAMPLES = 1024
 
 
@@ -29,19 +31,24 @@ class Seen:
 @dataclass(frozen=True)
 class Camera:
     """At ``eye``, looking along the opposite of ``back`` with ``up`` upwards; ``field`` degrees high, or where that is None
-    flat: ``tall`` mm high in the middle."""
+    flat: ``tall`` mm high in the middle. With a lens of ``aperture`` mm radius only what is ``focus`` mm away is sharp; a
+    flat one has none."""
 
     eye: Vec
     back: Vec
     up: Vec
     field: float | None
     tall: float = 100.0
+    aperture: float = 0.0
+    focus: float = 100.0
 
     def __post_init__(self) -> None:
         if self.field is not None and not 1 <= self.field <= 120:
             raise BadNumberError(f"A camera sees from 1° to 120°; {self.field:g}° was asked for.")
         if not self.tall > 0:
             raise BadNumberError(f"A flat view is more than 0 mm high; {self.tall:g} is not.")
+        if not self.aperture >= 0 or not self.focus > 0:
+            raise BadNumberError("A lens has a radius of 0 mm or more, and what is sharp lies more than 0 mm away.")
 
 
 @dataclass(frozen=True)

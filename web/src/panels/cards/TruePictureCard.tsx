@@ -10,30 +10,28 @@ import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { give } from "../../live/line";
 import { attempt } from "../../live/picks";
-import { download, service } from "../../live/service";
+import { service } from "../../live/service";
 import { useDesign, usePiece } from "../../live/stores/design";
 import { usePicking } from "../../live/stores/picking";
-import { show } from "../../live/stores/show";
+import { show, useShow } from "../../live/stores/show";
 import { view } from "../../live/stores/view";
 import { parameters } from "../../model/parameters.generated";
 import type { CardProps } from "../../model/tool";
-import type { Command, PictureAsk, TruePicture } from "../../model/types";
-import { plus, times } from "../../model/vec";
+import { aparts, backgrounds, besideOf, besides, fines, lenses, lights, sizes, sizeWords, turns, views } from "../../model/pictures";
+import type { Command, PictureAsk } from "../../model/types";
+import { apart, plus, times } from "../../model/vec";
 import { CardHead } from "../parts/CardHead";
+import { KeptPictures } from "../parts/KeptPictures";
 import { useJob } from "../parts/useJob";
 
-const lights = { tent: "Light tent", window: "North window", dusk: "Dusk by the water", even: "Even, from all around" } as const;
-const sizes = { "640 × 480": [640, 480], "960 × 720": [960, 720], "1600 × 1200": [1600, 1200], "3840 × 2160": [3840, 2160] } as const;
-const sizeWords = { "640 × 480": "640 × 480", "960 × 720": "960 × 720", "1600 × 1200": "1600 × 1200", "3840 × 2160": "3840 × 2160" } as const;
-const fines = { "16": "quick", "64": "fine", "256": "very fine" } as const;
-const backgrounds = { floor: "on a floor", clear: "on nothing" } as const;
-const turns = [0, 45, 90, 135, 180, 225, 270, 315];
 type Finish = Extract<Command, { kind: "finish-piece" }>["finish"];
 
 /** Where the main view is seen from. In a flat one the camera stands well in front of all. */
-function cameraNow(): PictureAsk["camera"] {
+function cameraNow(lens: number): PictureAsk["camera"] {
   const { frame, eye, target, tall, field } = view;
-  return { eye: eye ?? plus(target, times(frame[2], 20 * tall)), back: frame[2], up: frame[1], field, tall };
+  const from = eye ?? plus(target, times(frame[2], 20 * tall));
+  const focus = apart(from, target);
+  return { eye: from, back: frame[2], up: frame[1], field, tall, aperture: field === null ? 0 : lens * focus, focus };
 }
 
 function Choice<W extends string>(props: { label: string; value: W; words: Readonly<Record<W, string>>; wide?: number; onChange(value: W): void }) {
@@ -45,22 +43,38 @@ function Choice<W extends string>(props: { label: string; value: W; words: Reado
 }
 
 export default function TruePictureCard({ tool }: CardProps) {
-  const id = useDesign((s) => s.design?.id);
-  const name = useDesign((s) => s.design?.name ?? "");
+  const design = useDesign((s) => s.design);
+  const id = design?.id;
   const [light, setLight] = useState<keyof typeof lights>("tent");
   const [turned, setTurned] = useState(0);
   const [size, setSize] = useState<keyof typeof sizes>("960 × 720");
   const [fine, setFine] = useState<"16" | "64" | "256">("64");
   const [background, setBackground] = useState<keyof typeof backgrounds>("floor");
+  const [more, setMore] = useState(false);
+  const [lens, setLens] = useState<keyof typeof lenses>("0");
+  const [drawnApart, setDrawnApart] = useState<keyof typeof aparts>("0");
+  const [around, setAround] = useState<keyof typeof views>("1");
+  const [beside, setBeside] = useState("nothing");
+  const section = useShow((s) => s.section);
+  const [cut, setCut] = useState<"yes" | "no">("yes");
+  const compare = useShow((s) => s.compare);
+  const compared: [string, string] | null = compare && [compare.a, compare.b];
   const [key, setKey] = useState<string | null>(null);
   const client = useQueryClient();
   const work = useJob(() => client.invalidateQueries({ queryKey: ["pictures", id] }), undefined);
   const { data: kept = [] } = useQuery({ queryKey: ["pictures", id], queryFn: () => (id ? service.picturesOf(id) : []), enabled: id !== undefined });
-  if (!id) return null;
+  if (!design || !id) return null;
+  const { name } = design;
+  const offered = besides(design, compared);
+  // One that is not offered any more, as after an undo, is not meant.
+  const standsBeside = beside in offered ? beside : "nothing";
   const take = () =>
     void attempt(async () => {
       const [width, height] = sizes[size];
-      const begun = await service.beginPicture(id, { camera: cameraNow(), width, height, samples: +fine, light, turned, background });
+      const begun = await service.beginPicture(id, {
+        camera: cameraNow(+lens), width, height, samples: +fine, light, turned, background, exposure: 0,
+        cut: section && cut === "yes" ? section : null, apart: +drawnApart, turns: +around, beside: besideOf(standsBeside, compared),
+      });
       setKey(begun.key);
       work.begin(begun.job.id);
     });
@@ -71,10 +85,20 @@ export default function TruePictureCard({ tool }: CardProps) {
         <CardHead drawing={tool.icon}>True picture</CardHead>
         <FinishChoice />
         <Choice label="Light" value={light} words={lights} wide={130} onChange={(v) => setLight(v)} />
-        <Choice label="Turned by" value={String(turned)} words={Object.fromEntries(turns.map((t) => [String(t), `${t}°`]))} wide={80} onChange={(t) => setTurned(+t)} />
+        <Choice label="Turned by" value={String(turned)} words={turns} wide={80} onChange={(t) => setTurned(+t)} />
         <Choice label="Pixels" value={size} words={sizeWords} onChange={(v) => setSize(v)} />
         <Choice label="How fine" value={fine} words={fines} wide={84} onChange={(v) => setFine(v)} />
         <Choice label="Stands" value={background} words={backgrounds} onChange={(v) => setBackground(v)} />
+        {section && <Choice label="Section" value={cut} words={{ yes: "cut open", no: "whole" }} onChange={(v) => setCut(v)} />}
+        {more && (
+          <>
+            <Choice label="Sharp" value={lens} words={lenses} wide={130} onChange={(v) => setLens(v)} />
+            <Choice label="Pieces" value={drawnApart} words={aparts} wide={110} onChange={(v) => setDrawnApart(v)} />
+            <Choice label="Views" value={around} words={views} onChange={(v) => setAround(v)} />
+            <Choice label="Beside it" value={standsBeside} words={offered} wide={130} onChange={setBeside} />
+          </>
+        )}
+        <Button color="inherit" aria-expanded={more} onClick={() => setMore(!more)}>{more ? "Less" : "More"}</Button>
         <Button variant="contained" disabled={work.job !== null} onClick={take}>Take the picture</Button>
         {work.job && (
           <>
@@ -90,7 +114,7 @@ export default function TruePictureCard({ tool }: CardProps) {
           <Typography variant="body2" role="status">{work.job.words}</Typography>
         </Stack>
       ) : kept.length ? (
-        <Kept list={kept} name={name} />
+        <KeptPictures list={kept} name={name} />
       ) : (
         <Typography variant="body2" color="text.secondary" sx={{ mt: 0.75 }}>
           As light would show it, from where you look now: rays are followed through stones and off metals. It goes on in the background.
@@ -111,26 +135,4 @@ function FinishChoice() {
     void give({ kind: "finish-piece", piece: piece.id, finish });
   };
   return <Choice label={`${piece.name} is of`} value={piece.finish as Finish} words={words} wide={150} onChange={choose} />;
-}
-
-function Kept({ list, name }: { list: TruePicture[]; name: string }) {
-  return (
-    <Stack direction="row" spacing={1} component="ul" aria-label="Pictures that are kept" sx={{ mt: 1, mb: 0, pl: 0, listStyle: "none", overflowX: "auto", maxWidth: "100%" }}>
-      {list.map((one) => {
-        const words = `Revision ${one.revision}, ${one.made.replace("T", " ")}, ${lights[one.light as keyof typeof lights] ?? one.light}, ${one.samples} samples`;
-        return (
-          <Box component="li" key={one.key} sx={{ flexShrink: 0 }}>
-            <Box
-              component="button" type="button" title={`${words}. Save it`} aria-label={`Save picture: ${words}`}
-              onClick={() => void attempt(() => download(service.pictureAddress(one.key), `${name}, revision ${one.revision}.png`))}
-              sx={{ p: 0, border: 1, borderColor: "divider", borderRadius: 1, overflow: "hidden", cursor: "pointer", display: "block", bgcolor: "background.default" }}
-            >
-              <Box component="img" alt="" src={service.pictureAddress(one.key)} sx={{ height: 96, display: "block" }} />
-            </Box>
-            <Typography variant="caption" color="text.secondary">Revision {one.revision}, {one.made.slice(11, 16)}</Typography>
-          </Box>
-        );
-      })}
-    </Stack>
-  );
 }
