@@ -77,7 +77,7 @@ class Pictures(SolidCase):
     def test_beside_an_earlier_step_and_of_two_pieces_one_each(self) -> None:
         state = self.begun(BOX)
         earlier = state["steps"][-1]["id"]
-        state = self.give(state, {"kind": "finish-piece", "piece": "p1", "finish": "copper"})
+        state = self.give(state, {"kind": "finish-piece", "piece": "p1", "finish": "silver"})
         sides = []
         for beside in ({"step": earlier}, {"pieces": ["p1", "p2"]}):
             if "pieces" in beside:
@@ -87,11 +87,11 @@ class Pictures(SolidCase):
             image = Image.open(io.BytesIO(self.client.get(f"/api/true-pictures/{begun['key']}").content))
             self.assertEqual(image.size, (128, 48))
             sides.append(image)
-        # Clay on the left, copper on the right; and of two pieces in one place the copper one by itself, and the clay one.
-        for image, copper in zip(sides, (1, 0), strict=True):
+        # Clay on the left, silver on the right; and of two pieces in one place the silver one by itself, and the clay one.
+        for image, silver in zip(sides, (1, 0), strict=True):
             halves = [np.asarray(image.crop((x, 12, x + 64, 36)), dtype=float).mean(axis=(0, 1)) for x in (0, 64)]
             redder = [half[0] / half[2] for half in halves]
-            self.assertGreater(redder[copper], redder[1 - copper])
+            self.assertGreater(redder[1 - silver], redder[silver] + 0.02)
         self.assertEqual(self.begin(state, beside={}).status_code, 422)
         self.problem(self.begin(state, beside={"step": 10**6}), 404, "unknown-design")
         self.problem(self.begin(state, beside={"pieces": ["p1", "p9"]}), 404, "unknown-piece")
