@@ -46,6 +46,14 @@ class Clearance(TalkCase):
             # Each vertex of the cage has its own.
             self.assertEqual(len(near["vertices"]), state["pieces"][0]["vertex_count"])
 
+    def test_a_stand_is_there_to_be_stood_on(self) -> None:
+        state = self.begun({**BOX, "counts": [4, 4, 2], "size": [40, 40, 40]})
+        address = f"/api/designs/{state['id']}/stands?revision={state['revision']}"
+        state = self.client.post(address, json={"stand": "hand"}).json()
+        self.assertTrue(state["references"][0]["visible"])
+        with self.talk(state) as talk:
+            self.assertEqual(talk.hear()["clearances"], [])
+
     def test_without_components_there_is_nothing_to_say(self) -> None:
         with self.talk(self.begun(BOX)) as talk:
             self.assertEqual(talk.hear()["clearances"], [])

@@ -184,6 +184,39 @@ class Components(ReferenceCase):
         self.problem(self.client.post(f"/api/designs/{state['id']}/commands", json=body), 404, "unknown-asset")
 
 
+class Stands(ServiceCase):
+    RING = {"kind": "add-ring", "name": "Band", "bore": 17.3, "width": 4, "thickness": 2}
+
+    def put(self, state: dict[str, Any], **asked: Any) -> Any:
+        return self.client.post(f"/api/designs/{state['id']}/stands?revision={state['revision']}", json=asked)
+
+    def test_through_the_bore_of_a_ring_one_step_and_never_in_the_way(self) -> None:
+        state = self.begun(self.RING)
+        up = self.put(state, stand="cone", piece="p1").json()
+        (stand,) = up["references"]
+        self.assertEqual((stand["name"], stand["stand"], stand["scan"], stand["locked"]), ("Ring cone", True, False, True))
+        self.assertEqual(up["steps"][-1]["title"], "Put down the stand Ring cone")
+        # As wide as the bore: 1.9 times it across its foot, and it lies within the ring without being told as a clash.
+        self.assertAlmostEqual(max(stand["size"]) / 17.3, 5.8, delta=0.3)
+        back = self.client.post(f"/api/designs/{state['id']}/undo", json={"revision": up["revision"]}).json()
+        self.assertEqual(back["references"], [])
+
+    def test_kept_in_archives_and_older_designs_have_none(self) -> None:
+        state = self.put(self.begun(self.RING), stand="block").json()
+        archive = self.client.get(f"/api/designs/{state['id']}/archive").content
+        back = self.client.post("/api/designs/archives", content=archive).json()
+        self.assertEqual([one["stand"] for one in back["references"]], [True])
+        # Under the ring, which lies flat and is 4 mm high.
+        self.assertAlmostEqual(back["references"][0]["centre"][2], -2, delta=0.1)
+
+    def test_wrong_questions(self) -> None:
+        state = self.begun(self.RING)
+        self.assertIn("lies between", self.problem(self.put(state, stand="hand", size=1), 422, "bad-number"))
+        self.assertEqual(self.put(state, stand="gallows").status_code, 422)
+        self.problem(self.put(state, stand="cone", piece="p9"), 404, "unknown-piece")
+        self.problem(self.put({**state, "revision": 0}, stand="cone"), 409, "stale-revision")
+
+
 class Measures(ServiceCase):
     def test_numbers_with_units(self) -> None:
         def read(text: str, **more: str) -> Any:

@@ -285,6 +285,45 @@ class Dimensions(VerbCase):
         self.assertEqual(saved.count(), 1)
 
 
+    def test_on_a_stand_beside_the_step_before(self) -> None:
+        page, screen = self.page, self.screen
+        screen.tool("Stand")
+        screen.choose("Stand", "Block")
+        screen.choose("How large", "by number")
+        screen.field("Side").fill("60")
+        screen.button("Put it up").click()
+        screen.steps(3)
+        (stand,) = screen.state()["references"]
+        self.assertAlmostEqual(max(stand["size"]), 60, delta=0.5)
+        # It is what the box stands on.
+        self.assertAlmostEqual(stand["centre"][2], self.points()[:, 2].min(), delta=1e-6)
+        screen.tool("True picture")
+        screen.choose("Pixels", "640 × 480")
+        screen.choose("How fine", "quick")
+        screen.button("More").click()
+        before = page.get_by_role("combobox", name="Beside it")
+        before.click()
+        page.get_by_role("option", name=re.compile("^step 1:")).click()
+        screen.button("Take the picture").click()
+        saved = page.get_by_label("Pictures that are kept").get_by_role("button")
+        saved.wait_for(timeout=120_000)
+        with page.expect_download() as waiting:
+            saved.click()
+        waiting.value.save_as(self.folder / "two.png")
+        image = Image.open(self.folder / "two.png")
+        self.assertEqual(image.size, (640, 480))
+        about = json.loads(image.info["Comment"])
+        self.assertEqual((about["beside"]["pieces"], about["turns"]), (None, 1))
+        # On the right the block stands under the box, dark and wide; on the left there is the floor.
+        grey = np.asarray(image.convert("L"), dtype=np.float64)
+        left, right = grey[330:400, 80:240].mean(), grey[330:400, 400:560].mean()
+        self.assertGreater(left, right + 15)
+        # Hidden by one click it is in no picture.
+        page.get_by_label("Hide Block").click()
+        screen.steps(3)
+        self.assertFalse(screen.state()["references"][0]["visible"])
+
+
 class Standing(VerbCase):
     """A form that stands badly is stood better by the print bench, and asked how it bends and strays; all by hand."""
 

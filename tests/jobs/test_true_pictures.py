@@ -24,7 +24,7 @@ from zinc_otter.core.primitives.sized import sized_patched_sphere
 from zinc_otter.core.solid.moments import moments
 from zinc_otter.jobs.path_tracing import developed, passes
 from zinc_otter.jobs.triangle_work import Fineness
-from zinc_otter.jobs.true_picture import SetUp, take_picture
+from zinc_otter.jobs.true_picture import SetUp, Side, take_picture
 from zinc_otter.store.documents import from_document, to_document
 from zinc_otter.studio.commands.finish_piece import FinishPiece
 from zinc_otter.studio.design import Design
@@ -178,7 +178,7 @@ class Designs(unittest.TestCase):
         path = folder / "shots" / "k.png"
         recipes = {"p1": recipe_of(self.design, "p1")}
         take_picture(
-            lambda share, words: None, [(design, recipes) for design in sides], camera, film, set_up,
+            lambda share, words: None, [Side(design, recipes) for design in sides], camera, film, set_up,
             Fineness(0.3, 180.0, folder), folder / "k.shot.png", path, {"design": "Ring", "revision": 3},
         )  # fmt: skip
         return path
@@ -258,7 +258,7 @@ class Designs(unittest.TestCase):
 
             recipes = {"p1": recipe_of(self.design, "p1")}
             take_picture(
-                progress, [(self.design, recipes)], FRONT, Film(64, 48, 64, clear=True), SetUp(on_floor=False),
+                progress, [Side(self.design, recipes)], FRONT, Film(64, 48, 64, clear=True), SetUp(on_floor=False),
                 Fineness(0.3, 180.0, folder), between, path, {"design": "Ring", "revision": 3},
             )  # fmt: skip
             self.assertEqual(said[-1], "8 samples")

@@ -22,11 +22,11 @@ def clearances(design: Design, surfaces: Mapping[str, Floats], meshes: MeshShelf
     ``surfaces`` are dense limit points (n, 3) by piece. While something is dragged a part of them stands for all, and the
     vertices of a large cage are left out; when the design is ``settled`` each one counts. Distances are in mm, below 0
     inside the component where it is closed; one that is open has no inside, and is told as not ``signed``. A scan is there
-    to be lain on: nothing keeps clear of it.
+    to be lain on, and a stand to be stood on: nothing keeps clear of them.
     """
     found: list[Near] = []
     for component in design.references:
-        if not isinstance(component, Component) or not component.visible or component.scan:
+        if not isinstance(component, Component) or not component.visible or component.scan or component.stand:
             continue
         try:
             mesh = meshes.get(component.asset)

@@ -5,7 +5,7 @@ from __future__ import annotations
 import io
 from collections.abc import Callable
 from pathlib import PurePosixPath, PureWindowsPath
-from typing import Annotated, Literal
+from typing import Annotated, Any, Literal
 
 import numpy as np
 from fastapi import APIRouter, Path, Query, Request, Response
@@ -21,16 +21,18 @@ from zinc_otter.api.solids import report_of
 from zinc_otter.core.cage.topology import Floats, Ints
 from zinc_otter.core.errors import BadSelectionError, FileFormatError
 from zinc_otter.core.form import require_faces
+from zinc_otter.core.picture.stands import STANDS
 from zinc_otter.core.scan.flow import flow
 from zinc_otter.core.scan.scanner import Looks, Scanning
 from zinc_otter.core.scan.sharp_lines import sharp_lines
-from zinc_otter.jobs.component_work import ComponentFile, bake_cage, clean_mesh, read_component, scan_cage
+from zinc_otter.jobs.component_work import ComponentFile, bake_cage, clean_mesh, make_stand, read_component, scan_cage
 from zinc_otter.jobs.runner import JobState, UnknownJobError
 from zinc_otter.studio.commands.base import PieceId
 from zinc_otter.studio.commands.components import AddComponent, RecastComponent
 from zinc_otter.studio.commands.pictures import AddPicture, FlatView
 from zinc_otter.studio.picture_files import read_picture
 from zinc_otter.studio.references import Component
+from zinc_otter.studio.standing import place_for
 
 router = APIRouter(prefix="/api", tags=["references"])
 Revision = Annotated[int, Query(ge=0, le=2**53)]
@@ -84,7 +86,7 @@ async def add_component(
     def work() -> DesignState:
         room.studio.saved(design_id)
         made = room.read_in(data, "Reading the component", read_component, extension, unit, watch=watch)
-        return _put_down(room, design_id, revision, title, made, clearance, scan)
+        return _put_down(room, design_id, revision, title, made, clearance=clearance, scan=scan)
 
     return await run_in_threadpool(work)
 
@@ -138,6 +140,27 @@ def scan_piece(design_id: str, given: ScanRequest, room: AtHand, revision: Revis
     return _put_down(room, design_id, revision, f"Scan of {piece.name}"[:80], made, scan=True)
 
 
+class StandRequest(BaseModel):
+    """Which stand, how large in mm, and for which piece; without a size as it fits that one, or as is usual."""
+
+    model_config = ConfigDict(extra="forbid", frozen=True)
+    stand: Literal["cone", "finger", "hand", "neck", "bust", "table", "block", "hook"]
+    size: Annotated[float, Field(gt=0, le=1e5)] | None = None
+    piece: PieceId | None = None
+
+
+@router.post("/designs/{design_id}/stands")
+def put_up_stand(design_id: str, given: StandRequest, room: AtHand, revision: Revision) -> DesignState:
+    """Put a stand down under what is shown, or through the bore of a piece, as one step."""
+    found = place_for(room.studio.saved(design_id).design, given.stand, given.piece)
+    stand = STANDS[given.stand]
+    size = given.size or found.size or stand.usual
+    made = room.intake.call("Making the stand", make_stand, given.stand, size)
+    return _put_down(
+        room, design_id, revision, stand.words, made, stand=True, rotation=found.rotation, centre=found.centre
+    )  # fmt: skip
+
+
 @router.post("/designs/{design_id}/pieces/{piece_id}/baked")
 def bake_piece(design_id: str, piece_id: PieceId, room: AtHand, revision: Revision) -> DesignState:
     """The surface of a piece with all of its relief, as triangles in a component where it stands, as one step."""
@@ -173,15 +196,12 @@ def clean_component(
     return DesignState.of(room.told(room.studio.commit(design_id, revision, command)))
 
 
-def _put_down(
-    room: Room, design_id: str, revision: int, title: str, made: object, clearance: float = 0.0, scan: bool = False
-) -> DesignState:
+def _put_down(room: Room, design_id: str, revision: int, title: str, made: object, **how: Any) -> DesignState:
+    """``how`` it is taken and lies: further values of the command."""
     assert isinstance(made, ComponentFile)
     asset = room.store.put_asset("mesh", made.data, made.facts)
     x, y, z = made.facts["size"]
-    command = AddComponent(
-        name=title, asset=asset.hash, triangles=made.facts["triangles"], size=(x, y, z), clearance=clearance, scan=scan
-    )
+    command = AddComponent(name=title, asset=asset.hash, triangles=made.facts["triangles"], size=(x, y, z), **how)
     return DesignState.of(room.told(room.studio.commit(design_id, revision, command)))
 
 

@@ -240,6 +240,7 @@ class ComponentState(BaseModel):
     centre: tuple[float, float, float]
     clearance: float
     scan: bool
+    stand: bool
     opacity: float
     visible: bool
     locked: bool

@@ -21,12 +21,14 @@ from zinc_otter.api.solid_schemas import KeyedJob
 from zinc_otter.api.solids import Key, NoSolidError, report_of
 from zinc_otter.api.triangle_files import fineness_of, triangles_place
 from zinc_otter.core.cage.plane import Plane, plane_at
+from zinc_otter.core.cage.topology import Floats, Ints
 from zinc_otter.core.errors import BadNumberError
 from zinc_otter.core.picture.arranging import MOST_APART, Arrangement
 from zinc_otter.core.picture.scene import MOST_PIXELS_OF_TURNS, MOST_TURNS, Camera, Film
-from zinc_otter.jobs.true_picture import SetUp, take_picture
+from zinc_otter.jobs.true_picture import SetUp, Side, take_picture
 from zinc_otter.studio.commands.base import Direction, PieceId, Vector
 from zinc_otter.studio.design import Design
+from zinc_otter.studio.references import Component
 
 router = APIRouter(prefix="/api", tags=["true pictures"])
 
@@ -119,9 +121,10 @@ def begin_picture(design_id: str, asked: PictureAsk, room: AtHand) -> KeyedJob:
             "take fewer, or smaller ones."
         )
     camera = Camera(seen.eye, seen.back, seen.up, seen.field, seen.tall, seen.aperture, seen.focus)
-    sides = [(design, recipes_of(room, design)) for design in _sides(room, design_id, saved.design, asked.beside)]
-    recipes = [recipe for _, each in sides for recipe in each.values()]
-    fineness = fineness_of(room, max(chord_of(each, 0.03) for _, each in sides), 180.0)
+    designs = _sides(room, design_id, saved.design, asked.beside)
+    sides = [Side(design, recipes_of(room, design), _stands(room, design)) for design in designs]
+    recipes = [recipe for side in sides for recipe in side.recipes.values()]
+    fineness = fineness_of(room, max(chord_of(side.recipes, 0.03) for side in sides), 180.0)
     if recipes:
         triangles_place(room, design_id, fineness, *recipes)
     made = datetime.now().isoformat(timespec="seconds")
@@ -194,6 +197,13 @@ def _sides(room: Room, design_id: str, design: Design, beside: BesideAsk | None)
         return [room.studio.at_step(design_id, beside.step), design]
     assert beside.pieces is not None
     return [_alone(design, piece) for piece in beside.pieces]
+
+
+def _stands(room: Room, design: Design) -> list[tuple[Floats, Ints]]:
+    """Those that are shown, where they lie."""
+    shown = [r for r in design.references if isinstance(r, Component) and r.stand and r.visible]
+    meshes = [room.meshes.get(stand.asset) for stand in shown]
+    return [(stand.placed(mesh.vertices), np.asarray(mesh.triangles)) for stand, mesh in zip(shown, meshes, strict=True)]
 
 
 def _alone(design: Design, piece: str) -> Design:

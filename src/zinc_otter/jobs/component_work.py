@@ -68,6 +68,15 @@ def scan_cage(progress: Progress, cage: Cage, how: Scanning) -> ComponentFile:
         return ComponentFile(*as_asset(scanned(cage, how)))
 
 
+def make_stand(progress: Progress, name: str, size: float) -> ComponentFile:
+    """A stand by its short name. Raises BadNumberError."""
+    from zinc_otter.core.formats.mesh import as_asset, checked_mesh
+    from zinc_otter.core.picture.stands import stand_mesh
+
+    with bounded_memory("a stand"):
+        return ComponentFile(*as_asset(checked_mesh(*stand_mesh(name, size), ("a stand of this application",))))
+
+
 def bake_cage(progress: Progress, cage: Cage) -> ComponentFile:
     """The triangles of a cage's surface with its relief. Raises FileFormatError."""
     from zinc_otter.core.formats.mesh import Mesh, as_asset

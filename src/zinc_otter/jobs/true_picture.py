@@ -28,6 +28,16 @@ _WIDER = 1.5
 """Each of two is seen so much wider: its half of the picture is narrow."""
 
 
+@dataclass(frozen=True, eq=False)
+class Side:
+    """A design to be pictured: what its bodies are made from, by piece, and the ``stands`` that are shown with it, points
+    (n, 3) and triangles (m, 3) each."""
+
+    design: Design
+    recipes: Mapping[str, Recipe]
+    stands: Sequence[tuple[Floats, Ints]] = ()
+
+
 @dataclass(frozen=True)
 class SetUp:
     """The light, and how the pieces are ``arranged``; from how many sides ``turns`` show them."""
@@ -41,7 +51,7 @@ class SetUp:
 
 def take_picture(
     progress: Callable[[float, str], None],
-    sides: Sequence[tuple[Design, Mapping[str, Recipe]]],
+    sides: Sequence[Side],
     camera: Camera,
     film: Film,
     set_up: SetUp,
@@ -60,7 +70,7 @@ def take_picture(
 
     progress(0.01, "Making the bodies")
     camera = _for_half(camera) if len(sides) > 1 else camera
-    scenes = [_scene(design, recipes, fineness, camera, set_up) for design, recipes in sides]
+    scenes = [_scene(side, fineness, camera, set_up) for side in sides]
     film = replace(film, width=film.width // len(sides))
     progress(0.03, "Laying out the light")
     enough = between.with_suffix(".enough")
@@ -89,14 +99,15 @@ def take_picture(
     progress(1.0, f"{samples} samples" if len(frames) == 1 else f"{len(frames)} views, {samples} samples each")
 
 
-def _scene(design: Design, recipes: Mapping[str, Recipe], fineness: Fineness, camera: Camera, set_up: SetUp) -> Scene:
+def _scene(side: Side, fineness: Fineness, camera: Camera, set_up: SetUp) -> Scene:
     from zinc_otter.studio.scenes import scene_of
 
     def body(piece: str) -> tuple[Floats, Ints, float]:
-        triangles, _, _ = made_body(recipes[piece], fineness)
+        triangles, _, _ = made_body(side.recipes[piece], fineness)
         return triangles.points, triangles.triangles, triangles.chord
 
-    return scene_of(design, body, camera, set_up.light, set_up.turned, set_up.on_floor, set_up.arranged)
+    light, arranged = (set_up.light, set_up.turned, set_up.on_floor), set_up.arranged
+    return scene_of(side.design, body, camera, *light, arranged, side.stands)
 
 
 def _for_half(camera: Camera) -> Camera:

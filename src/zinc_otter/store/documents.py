@@ -29,7 +29,7 @@ from zinc_otter.studio.growths import growth_document, read_growth
 from zinc_otter.studio.proofs import proof_document, read_proof
 from zinc_otter.studio.references import Component, Picture, Reference
 
-FORMAT = 10
+FORMAT = 11
 """1 had neither references nor locks, colours and groups of pieces, 2 no symmetry, 3 no followers, 4 neither curves nor what
 grows, only mirrored copies, 5 neither stones nor proofs, 6 no dimensions and finishes, 7 no scans, 8 no relief; they are
 still read."""

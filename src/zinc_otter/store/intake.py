@@ -63,6 +63,7 @@ class _ComponentFacts(_ReferenceFacts):
     rotation: tuple[Vector, Vector, Vector]
     clearance: Annotated[float, Field(ge=0, le=1e6, allow_inf_nan=False)]
     scan: StrictBool
+    stand: StrictBool
 
 
 def checked_design(design: Design, kinds: Mapping[str, str]) -> Design:

@@ -62,7 +62,7 @@ class Component:
     ``centre``.
 
     The surface of the form should keep ``clearance`` mm away from it; of a ``scan`` it should not: it lies now on this
-    side of it, now on that.
+    side of it, now on that. Nor of a ``stand``, on which it is shown, in pictures too.
     """
 
     id: str
@@ -77,6 +77,7 @@ class Component:
     visible: bool = True
     locked: bool = True
     scan: bool = False
+    stand: bool = False
 
     def placed(self, points: Floats) -> Floats:
         """Points (n, 3) of the asset, where the component lies."""

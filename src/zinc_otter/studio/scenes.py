@@ -2,15 +2,16 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
 from dataclasses import replace
 
 import numpy as np
 
 from zinc_otter.core.cage.plane import Plane
-from zinc_otter.core.cage.topology import Floats
+from zinc_otter.core.cage.topology import Floats, Ints
 from zinc_otter.core.errors import BadNumberError
 from zinc_otter.core.picture.arranging import AS_IT_STANDS, Arrangement, cut_open, shifts_apart
-from zinc_otter.core.picture.finishes import Colour, Finish, finish_named
+from zinc_otter.core.picture.finishes import FINISHES, Colour, Finish, finish_named
 from zinc_otter.core.picture.scene import Camera, Scene, Seen
 from zinc_otter.core.repeated import Images, Repeated, moved, reverses
 from zinc_otter.core.srgb import to_linear
@@ -19,16 +20,17 @@ from zinc_otter.core.stone.stone import Stone
 from zinc_otter.studio.design import Design
 from zinc_otter.studio.shown import Body, Shown, Thing, corner_normals, shown_of, surface_of
 
+_STAND: Colour = (0.3, 0.31, 0.32)
 _OPAQUE = 0.02
 """Millimetres by which the floor lies below, so that nothing lies in it."""
 
 
 def scene_of(
     design: Design, body: Body, camera: Camera, light: str = "tent", turned: float = 0.0, on_floor: bool = True,
-    arranged: Arrangement = AS_IT_STANDS,
+    arranged: Arrangement = AS_IT_STANDS, stands: Sequence[tuple[Floats, Ints]] = (),
 ) -> Scene:  # fmt: skip
-    """The scene of what is shown, as it is ``arranged``, on a floor below it or on none. Raises BadNumberError where nothing
-    is shown, or nothing is left of it."""
+    """The scene of what is shown, as it is ``arranged``, with ``stands``, on a floor below it or on none. Raises
+    BadNumberError where nothing is shown, or nothing is left of it."""
     pieces = [_seen(shown) for shown in shown_of(design, body)]
     if not any(pieces):
         raise BadNumberError("There is nothing to be pictured: no piece is shown.")
@@ -44,6 +46,7 @@ def scene_of(
             [replace(seen, points=seen.points + by) for seen in piece] for piece, by in zip(pieces, shifts, strict=True)
         ]
     bodies = [seen for piece in pieces for seen in piece]
+    bodies += [Seen(*stand, corner_normals(Thing(*stand, np.ones(3))), FINISHES["clay"], _STAND) for stand in stands]
     lowest = min(float(seen.points[:, 2].min()) for seen in bodies)
     return Scene(tuple(bodies), camera, light, turned, lowest - _OPAQUE if on_floor else None)
 

@@ -1,6 +1,6 @@
 /** REST calls. A refusal becomes a Refused error that carries the problem document. */
 import { answered, asked } from "./asking";
-import type { BenchAnswer, Bill, CastAnswer, CastAsk, SheetAsk, PrintProcess, PictureAsk, Proposed, ProposalAsk, ScanAsk, TruePicture, Process, Machine, CageFile, CurveFile, SolidFile, Material, Certificate, DesignCard, DesignState, FinderAsk, KeyedJob, FoundState, JobReport, Keeping, Kind, PickRule, Problem, StepState, SurfaceFacts } from "../model/types";
+import type { BenchAnswer, Bill, CastAnswer, CastAsk, SheetAsk, PrintProcess, PictureAsk, Proposed, ProposalAsk, ScanAsk, StandAsk, TruePicture, Process, Machine, CageFile, CurveFile, SolidFile, Material, Certificate, DesignCard, DesignState, FinderAsk, KeyedJob, FoundState, JobReport, Keeping, Kind, PickRule, Problem, StepState, SurfaceFacts } from "../model/types";
 
 export class Refused extends Error {
   constructor(readonly problem: Problem) {
@@ -129,6 +129,7 @@ export const service = {
   billAddress: (design: string) => `/api/designs/${design}/bill.csv`,
   beginSheet: (design: string, asked: SheetAsk) => call<KeyedJob>("POST", `/designs/${design}/sheet`, asked),
   sheetAddress: (key: string, kind: "html" | "pdf", name: string) => `/api/sheets/${key}?${query({ kind, name })}`,
+  putUpStand: (design: string, revision: number, asked: StandAsk) => call<DesignState>("POST", `/designs/${design}/stands?${query({ revision })}`, asked),
   beginPicture: (design: string, asked: PictureAsk) => call<KeyedJob>("POST", `/designs/${design}/true-pictures`, asked),
   enoughOf: (key: string) => call<void>("POST", `/true-pictures/${key}/enough`),
   pictureAddress: (key: string, passed = 0, moving = false) => `/api/true-pictures/${key}?${query({ passed, moving: moving ? "true" : "false" })}`,

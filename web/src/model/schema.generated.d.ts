@@ -395,6 +395,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/designs/{design_id}/stands": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Put Up Stand
+         * @description Put a stand down under what is shown, or through the bore of a piece, as one step.
+         */
+        post: operations["put_up_stand"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/designs/{design_id}/pieces/{piece_id}/baked": {
         parameters: {
             query?: never;
@@ -1632,7 +1652,8 @@ export interface components {
         };
         /**
          * AddComponent
-         * @description Put down a mesh that was uploaded; its asset is in mm. It is locked, so that it is not dragged by chance.
+         * @description Put down a mesh that was uploaded; its asset is in mm, turned by ``rotation`` (rows). It is locked, so that it is not
+         *     dragged by chance. A ``stand`` is what pieces are shown on.
          */
         AddComponent: {
             /**
@@ -1675,6 +1696,48 @@ export interface components {
              * @default false
              */
             scan?: boolean;
+            /**
+             * Stand
+             * @default false
+             */
+            stand?: boolean;
+            /**
+             * Rotation
+             * @default [
+             *       [
+             *         1,
+             *         0,
+             *         0
+             *       ],
+             *       [
+             *         0,
+             *         1,
+             *         0
+             *       ],
+             *       [
+             *         0,
+             *         0,
+             *         1
+             *       ]
+             *     ]
+             */
+            rotation?: [
+                [
+                    number,
+                    number,
+                    number
+                ],
+                [
+                    number,
+                    number,
+                    number
+                ],
+                [
+                    number,
+                    number,
+                    number
+                ]
+            ];
         };
         /**
          * AddCone
@@ -4548,6 +4611,8 @@ export interface components {
             clearance: number;
             /** Scan */
             scan: boolean;
+            /** Stand */
+            stand: boolean;
             /** Opacity */
             opacity: number;
             /** Visible */
@@ -12720,6 +12785,21 @@ export interface components {
              * @enum {string}
              */
             axis?: "x" | "y" | "z";
+        };
+        /**
+         * StandRequest
+         * @description Which stand, how large in mm, and for which piece; without a size as it fits that one, or as is usual.
+         */
+        StandRequest: {
+            /**
+             * Stand
+             * @enum {string}
+             */
+            stand: "cone" | "finger" | "hand" | "neck" | "bust" | "table" | "block" | "hook";
+            /** Size */
+            size?: number | null;
+            /** Piece */
+            piece?: string | null;
         };
         /**
          * StandingState
@@ -22446,6 +22526,151 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["ScanRequest"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DesignState"];
+                };
+            };
+            /** @description The request cannot be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The key is missing. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It comes from another place, or designs are only read here. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such design, piece, asset, job or file. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description This is not done here. */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The rest of the request did not arrive. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The design has moved on, or the work was stopped. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request does not say how long it is. */
+            411: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request is too large. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It is refused: the detail says what is wrong, and the place where. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Something nobody foresaw; nothing was changed. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is too much to do at once, another program holds the designs, or they are damaged. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full; nothing was changed. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    put_up_stand: {
+        parameters: {
+            query: {
+                revision: number;
+            };
+            header?: never;
+            path: {
+                design_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StandRequest"];
             };
         };
         responses: {

@@ -31,6 +31,7 @@ type Held = { state: ReferenceState; mesh: Mesh; tree: MeshBVH | null; facets: L
 /** What has more triangles is a scan, and not a body whose faces are to be told apart. */
 const fewFaces = 6_000;
 const glass = () => clay([176, 196, 200], [74, 96, 104]);
+const zinc = () => clay([168, 170, 172], [70, 73, 77]);
 const loader = new TextureLoader();
 
 export class ReferenceViews {
@@ -142,11 +143,11 @@ export class ReferenceViews {
   }
 
   private component(state: ComponentState): Mesh {
-    const material = new MeshMatcapMaterial({ matcap: glass(), transparent: true, side: DoubleSide, depthWrite: false });
+    const material = new MeshMatcapMaterial({ matcap: state.stand ? zinc() : glass(), transparent: !state.stand, side: DoubleSide, depthWrite: state.stand });
     material.flatShading = state.triangles < fewFaces;
     material.clippingPlanes = this.planes;
     const mesh = new Mesh(new BufferGeometry(), material);
-    mesh.renderOrder = 2;
+    mesh.renderOrder = state.stand ? 0 : 2;
     mesh.frustumCulled = false;
     void meshOf(state.asset).then(({ positions, triangles }) => {
       mesh.geometry.setAttribute("position", new BufferAttribute(positions, 3));

@@ -19,7 +19,8 @@ Clearance = Annotated[Length, Field(ge=0)]
 
 
 class AddComponent(Command):
-    """Put down a mesh that was uploaded; its asset is in mm. It is locked, so that it is not dragged by chance."""
+    """Put down a mesh that was uploaded; its asset is in mm, turned by ``rotation`` (rows). It is locked, so that it is not
+    dragged by chance. A ``stand`` is what pieces are shown on."""
 
     kind: Literal["add-component"] = "add-component"
     name: Name
@@ -29,16 +30,21 @@ class AddComponent(Command):
     centre: Vector = (0.0, 0.0, 0.0)
     clearance: Clearance = 0.0
     scan: bool = False
+    stand: bool = False
+    rotation: tuple[Vector, Vector, Vector] = ((1.0, 0.0, 0.0), (0.0, 1.0, 0.0), (0.0, 0.0, 1.0))
 
     def apply(self, design: Design) -> Outcome:
+        turn = np.array(self.rotation)
+        if np.abs(turn @ turn.T - np.eye(3)).max() > 1e-6 or np.linalg.det(turn) < 0:
+            raise BadNumberError("The rotation of a component is none: its rows are not square to one another.")
         made = Component(
-            "", self.name, self.asset, self.triangles, self.size, centre=self.centre, clearance=self.clearance,
-            scan=self.scan,
+            "", self.name, self.asset, self.triangles, self.size, self.rotation, self.centre, self.clearance,
+            opacity=1.0 if self.stand else 0.45, scan=self.scan, stand=self.stand,
         )  # fmt: skip
         return Outcome(design.with_new_reference(made)[0])
 
     def title(self, design: Design) -> str:
-        return f"Put down the {'scan' if self.scan else 'component'} {self.name}"
+        return f"Put down the {'scan' if self.scan else 'stand' if self.stand else 'component'} {self.name}"
 
 
 class RecastComponent(Command):

@@ -165,11 +165,11 @@ function Component({ component }: { component: ComponentState }) {
         {["x", "y", "z"].map((axis, i) => (
           <Button key={axis} size="small" variant="outlined" disabled={component.locked} onClick={() => turn(i)} aria-label={`Turn a quarter about ${axis}`}>90° {axis}</Button>
         ))}
-        <TextField select label="It is" value={component.scan ? "scan" : "part"} onChange={(event) => void give({ kind: "change-reference", reference: component.id, scan: event.target.value === "scan" })} sx={{ minWidth: 120 }}>
+        {!component.stand && <TextField select label="It is" value={component.scan ? "scan" : "part"} onChange={(event) => void give({ kind: "change-reference", reference: component.id, scan: event.target.value === "scan" })} sx={{ minWidth: 120 }}>
           <MenuItem value="part">a part to keep clear of</MenuItem>
           <MenuItem value="scan">a scan to lie on</MenuItem>
-        </TextField>
-        {!component.scan && <NumberField field={length("Clearance", { min: 0, step: 0.5 })} value={component.clearance} onChange={(clearance) => void give({ kind: "change-reference", reference: component.id, clearance })} />}
+        </TextField>}
+        {!component.scan && !component.stand && <NumberField field={length("Clearance", { min: 0, step: 0.5 })} value={component.clearance} onChange={(clearance) => void give({ kind: "change-reference", reference: component.id, clearance })} />}
         {component.scan && <CleanUp component={component} />}
         <ToggleButton size="small" value="facets" selected={facets.includes(component.id)} onChange={() => show({ facets: facets.includes(component.id) ? facets.filter((one) => one !== component.id) : [...facets, component.id] })}>Facets</ToggleButton>
         <Common reference={component} />
