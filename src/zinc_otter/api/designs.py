@@ -26,6 +26,7 @@ from zinc_otter.api.schemas import (
     ThinTo,
     reference_state,
 )
+from zinc_otter.core.words import lengths_in
 from zinc_otter.store.archive import read_archive, write_archive
 from zinc_otter.studio.commands import Command, Outcome
 from zinc_otter.studio.crossings import AT_REST, Pains, looked_at
@@ -152,8 +153,9 @@ def apply_command(design_id: str, given: CommandAt, room: AtHand) -> DesignState
 def preview_command(design_id: str, given: CommandAt, room: AtHand) -> PreviewState:
     """What a command would lead to; nothing is kept."""
     before = room.studio.saved(design_id)
-    outcome = room.studio.preview(design_id, given.revision, given.command)
-    return preview_state(before, given.command, outcome, AT_REST)
+    with lengths_in(before.facts.unit):
+        outcome = room.studio.preview(design_id, given.revision, given.command)
+        return preview_state(before, given.command, outcome, AT_REST)
 
 
 @router.post("/{design_id}/undo")

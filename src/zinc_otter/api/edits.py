@@ -8,6 +8,7 @@ from contextvars import ContextVar
 from dataclasses import fields, replace
 from threading import Lock
 
+from zinc_otter.core.words import told_in
 from zinc_otter.jobs import JobRunner, UnknownJobError
 from zinc_otter.jobs.edit_work import apply_command
 from zinc_otter.studio.commands import Command, Outcome
@@ -33,7 +34,7 @@ class Edits:
         if command.goes_by_meshes or command.weight(design) < HEAVY:
             return command.apply_among(design, meshes)
         # Never one that is under way already, though the same is asked for: the design may be another by now.
-        job_id = self._runner.start(secrets.token_hex(8), command.title(design), apply_command, command, design)
+        job_id = self._runner.start(secrets.token_hex(8), command.title(design), apply_command, command, design, told_in())
         who = asker.get() or design_id
         with self._lock:
             self._under_way.setdefault(who, set()).add(job_id)

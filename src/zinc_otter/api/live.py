@@ -20,7 +20,7 @@ from zinc_otter.api.bores import told_bores
 from zinc_otter.api.clearance import clearances
 from zinc_otter.api.curve_schemas import AskedOf
 from zinc_otter.api.curves import curves_of
-from zinc_otter.api.designs import findings, preview_state
+from zinc_otter.api.designs import Findings, findings, preview_state
 from zinc_otter.api.edits import asker
 from zinc_otter.api.live_messages import (
     DEEDS,
@@ -48,6 +48,7 @@ from zinc_otter.api.room import Room
 from zinc_otter.api.schemas import DesignState
 from zinc_otter.api.stones import told_stones
 from zinc_otter.core.errors import CoreError
+from zinc_otter.core.words import lengths_in
 from zinc_otter.jobs.runner import StoppedError
 from zinc_otter.studio.commands import Command, Outcome
 from zinc_otter.studio.crossings import AT_REST, IN_A_DRAG
@@ -240,7 +241,8 @@ class _Channel:
             shown = self._shown(outcome.design, settled=False)
             if outcome.weights is not None and outcome.piece_id is not None:
                 shown["weights"] = self._view.weights(outcome.piece_id, outcome.weights)
-            preview = preview_state(before, asked.command, outcome, IN_A_DRAG)
+            with lengths_in(before.facts.unit):
+                preview = preview_state(before, asked.command, outcome, IN_A_DRAG)
             return {"type": "frame", "seq": seq, "preview": preview, **shown}, before, outcome
 
         answer, before, outcome = await asyncio.to_thread(work)
@@ -251,7 +253,12 @@ class _Channel:
     async def _look_closer(self, seq: int, before: Saved, command: Command, outcome: Outcome) -> None:
         """When the hand rests, look more closely at what is shown; whatever is asked for meanwhile ends it."""
         await asyncio.sleep(_RESTS)
-        found = await asyncio.to_thread(findings, before, command, outcome, AT_REST)
+
+        def work() -> Findings:
+            with lengths_in(before.facts.unit):
+                return findings(before, command, outcome, AT_REST)
+
+        found = await asyncio.to_thread(work)
         await self._send({"type": "found", "seq": seq, "notes": found.notes, "suspect": found.suspect})
 
     async def _commit(self, seq: int, asked: AskCommit) -> None:
@@ -308,7 +315,8 @@ class _Channel:
         between_stones, shown["stones"] = told_stones(design, self._room.gaps, settled)
         shown["gaps"] = self._room.gaps.of(design, settled, self._gaps) + between_stones
         shown["bores"] = told_bores(design, self._room.gaps, settled)
-        shown["proofs"] = self._room.proofs.of(design, settled)
+        with lengths_in(self._room.studio.saved(self._design_id).facts.unit):
+            shown["proofs"] = self._room.proofs.of(design, settled)
         if self._mapped is not None:
             shown["map"] = self._room.proofs.map_of(design, self._mapped, self._view, settled)
         bends = self._bends(design)

@@ -10,10 +10,10 @@ from pydantic import BaseModel, ConfigDict, JsonValue
 from zinc_otter.api.designs import AtHand
 from zinc_otter.core.errors import BadSelectionError
 from zinc_otter.core.units import LONGEST, Asked, read_number
+from zinc_otter.core.words import Unit
 from zinc_otter.studio.commands import Picked, commands
 from zinc_otter.studio.commands.base import InHand
 from zinc_otter.studio.picks import AnyRule
-from zinc_otter.studio.shelf import Unit
 
 router = APIRouter(prefix="/api", tags=["measures"])
 

@@ -16,6 +16,7 @@ from zinc_otter.core.cage.topology import Floats, Ints
 from zinc_otter.core.errors import CoreError
 from zinc_otter.core.form import Form, controls
 from zinc_otter.core.proving import Ground, Proof, Verdict
+from zinc_otter.core.words import told_in
 from zinc_otter.studio.design import Design
 from zinc_otter.studio.grounds import ground_of
 from zinc_otter.studio.references import Component
@@ -37,7 +38,8 @@ class Proofs:
         self._judged: Kept[tuple[object, ...], Verdict] = Kept(400)
 
     def of(self, design: Design, settled: bool) -> list[ShownProof]:
-        """Every proof with its verdict; those of hidden pieces as well: a form does not become right by being hidden."""
+        """Every proof with its verdict, in the unit that is told in; those of hidden pieces as well: a form does not become
+        right by being hidden."""
         names = {p.id: p.name for p in design.pieces} | {r.id: r.name for r in design.references}
         found: list[ShownProof] = []
         for proof in design.proofs:
@@ -101,7 +103,7 @@ class Proofs:
         beside = tuple(forms[one].digest if one in forms else "" for one in proof.beside)
         placed = tuple(repr(components.get(one)) for one in proof.components)
         return self._judged.get(
-            (repr(proof), own.digest, beside, placed, settled),
+            (repr(proof), own.digest, beside, placed, settled, told_in()),
             lambda: self._judge(design, proof, own, settled),
         )
 

@@ -13,13 +13,14 @@ from zinc_otter.core.curve.curve import Curve
 from zinc_otter.core.curve.facts import facts_of
 from zinc_otter.core.form import Form, bounds_of, controls
 from zinc_otter.core.repeated import Repeated
+from zinc_otter.core.words import Unit
 from zinc_otter.studio.commands import AnyCommand, Picked
 from zinc_otter.studio.design import Design, OwnStamp, Piece
 from zinc_otter.studio.followers import AnyFollower, recipe_of
 from zinc_otter.studio.growths import AnyGrowth
 from zinc_otter.studio.proofs import AnyProof
 from zinc_otter.studio.references import Picture, Reference
-from zinc_otter.studio.shelf import DesignFacts, Saved, StepFacts, Unit
+from zinc_otter.studio.shelf import DesignFacts, Saved, StepFacts
 
 _DATE_TIME = {"type": "string", "format": "date-time"}
 DesignName = Annotated[str, StringConstraints(min_length=1, max_length=80, strip_whitespace=True)]

@@ -36,6 +36,7 @@ from zinc_otter.core.solid.certificate import Certificate, read_certificate
 from zinc_otter.core.solid.gate import in_short, refuse_unsound
 from zinc_otter.core.solid.materials import MATERIALS
 from zinc_otter.core.solid.recipe import Recipe, as_solid
+from zinc_otter.core.words import lengths_in
 from zinc_otter.jobs import JobState
 from zinc_otter.jobs.solid_work import BY_TRIANGLES, CERTIFICATE, STEP, find_fillet, larger_step, make_solid
 from zinc_otter.sheet.sheet import called, judged
@@ -151,9 +152,11 @@ def certificate_as_page(design_id: str, piece_id: str, room: AtHand, larger: Lar
 
 def _asked_of(room: Room, design_id: str, piece: Piece) -> list[tuple[str, str]]:
     """What the design's proofs ask of a piece, and what is found, looked at finely."""
-    design = room.studio.saved(design_id).design
-    found = [judged(design, proof, room.meshes.get)[:2] for proof in design.proofs if proof.piece == piece.id]
-    return [(called(design, proof), verdict.words) for proof, verdict in found]
+    saved = room.studio.saved(design_id)
+    design = saved.design
+    with lengths_in(saved.facts.unit):
+        found = [judged(design, proof, room.meshes.get)[:2] for proof in design.proofs if proof.piece == piece.id]
+        return [(called(design, proof), verdict.words) for proof, verdict in found]
 
 
 def _stones_on(room: Room, design_id: str, piece: Piece) -> tuple[StoneLine, ...]:

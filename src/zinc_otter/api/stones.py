@@ -15,7 +15,7 @@ from zinc_otter.core.proof.gaps import TOUCH
 from zinc_otter.core.repeated import Repeated
 from zinc_otter.core.stone.spacing import Below, Laid, Spacing, below, spacing
 from zinc_otter.core.stone.stone import Stone
-from zinc_otter.core.words import millimetres
+from zinc_otter.core.words import length_words
 from zinc_otter.studio.design import Design, Piece
 
 _MARKED = 24
@@ -65,13 +65,13 @@ def _says(piece: Piece, near: Spacing | None, overlaps: int, metal: Below | None
     if near is not None:
         deep = -near.gap.distance
         pairs = "1 pair of stones overlaps" if overlaps == 1 else f"{overlaps} pairs of stones overlap"
-        would = f"; {millimetres(width - deep)} across would do" if width - deep > 0 else ""
-        yield f"{pairs}, by {millimetres(deep)} at most{would}."
+        would = f"; {length_words(width - deep)} across would do" if width - deep > 0 else ""
+        yield f"{pairs}, by {length_words(deep)} at most{would}."
     if metal is not None and (out := metal.through > TOUCH).any():
         count, far = int(out.sum()), float(metal.through.max())
         which = "1 stone sticks" if count == 1 else f"{count} stones stick"
         them = "it" if count == 1 else "them"
-        yield f"{which} out below, by {millimetres(far)} at most: raise {them} by more than that, or thicken the form."
+        yield f"{which} out below, by {length_words(far)} at most: raise {them} by more than that, or thicken the form."
 
 
 def _below(design: Design, piece: Piece, laid: list[Laid], gaps: Gaps, settled: bool) -> Below | None:

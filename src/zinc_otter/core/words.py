@@ -1,12 +1,38 @@
-"""Numbers in plain words, for the titles of steps."""
+"""Numbers and lengths in plain words, for sentences that people read: lengths in the unit that is told in."""
 
 from __future__ import annotations
 
-from collections.abc import Iterable
+from collections.abc import Iterable, Iterator
+from contextlib import contextmanager
+from contextvars import ContextVar
+from typing import Literal
 
 import numpy as np
 
 MINUS, TIMES = "\N{MINUS SIGN}", "\N{MULTIPLICATION SIGN}"
+
+Unit = Literal["mm", "cm", "in"]
+"""What a design shows its lengths in; everything is kept in mm."""
+
+PER: dict[Unit, tuple[float, int]] = {"mm": (1.0, 2), "cm": (10.0, 3), "in": (25.4, 3)}
+"""Millimetres of each unit, and the decimals that are told in it."""
+
+_TOLD_IN: ContextVar[Unit] = ContextVar("told_in", default="mm")
+
+
+@contextmanager
+def lengths_in(unit: Unit) -> Iterator[None]:
+    """Sentences that are made meanwhile tell their lengths in this unit."""
+    before = _TOLD_IN.set(unit)
+    try:
+        yield
+    finally:
+        _TOLD_IN.reset(before)
+
+
+def told_in() -> Unit:
+    """The unit that sentences tell their lengths in now."""
+    return _TOLD_IN.get()
 
 
 def number(value: float, digits: int = 2) -> str:
@@ -21,23 +47,39 @@ def number(value: float, digits: int = 2) -> str:
     return text.replace("-", MINUS)
 
 
-def millimetres(value: float) -> str:
-    return f"{number(value)} mm"
+def length_words(mm: float) -> str:
+    """
+    >>> with lengths_in("in"):
+    ...     length_words(12.7)
+    '0.5 in'
+    """
+    return f"{bare_length(mm)} {told_in()}"
 
 
-def fine_millimetres(value: float) -> str:
-    """With two digits that count where it is less than a tenth: ``0.0042 mm``."""
-    if abs(value) >= 0.1 or value == 0:
-        return millimetres(value)
-    return f"{number(value, 1 - int(np.floor(np.log10(abs(value)))))} mm"
+def fine_length_words(mm: float) -> str:
+    """With two digits that count where it is less than the unit's last decimal would tell: ``0.0042 mm``."""
+    per, digits = PER[told_in()]
+    value = mm / per
+    if value == 0 or abs(value) >= 10.0 ** (1 - digits):
+        return length_words(mm)
+    return f"{number(value, 1 - int(np.floor(np.log10(abs(value)))))} {told_in()}"
 
 
 def extent(sizes: Iterable[float]) -> str:
     """For example ``40 × 20 × 10 mm``."""
-    return f" {TIMES} ".join(number(size) for size in sizes) + " mm"
+    return f" {TIMES} ".join(bare_length(size) for size in sizes) + f" {told_in()}"
 
 
 def along_axes(vector: Iterable[float]) -> str:
     """For example ``x 2, z −1.5 mm``."""
-    along = [(axis, amount) for axis, amount in zip("xyz", vector, strict=True) if abs(amount) >= 0.005]
-    return (", ".join(f"{axis} {number(amount)}" for axis, amount in along) or "less than 0.01") + " mm"
+    per, digits = PER[told_in()]
+    least = 0.5 * 10.0**-digits
+    along = [(axis, amount) for axis, amount in zip("xyz", vector, strict=True) if abs(amount) / per >= least]
+    said = ", ".join(f"{axis} {bare_length(amount)}" for axis, amount in along) or f"less than {number(2 * least, digits)}"
+    return f"{said} {told_in()}"
+
+
+def bare_length(mm: float) -> str:
+    """Without its unit, where that follows."""
+    per, digits = PER[told_in()]
+    return number(mm / per, digits)

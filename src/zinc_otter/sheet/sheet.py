@@ -16,7 +16,7 @@ from zinc_otter.core.proving import Ground, Proof, Verdict
 from zinc_otter.core.proving.base import Valued
 from zinc_otter.core.proving.dimensions import Dimension
 from zinc_otter.core.solid.materials import MATERIALS
-from zinc_otter.core.words import number
+from zinc_otter.core.words import PER, number
 from zinc_otter.sheet.drawing import FOOT, MARGIN, Measure, drawing, scale_words
 from zinc_otter.sheet.maps import put_map
 from zinc_otter.sheet.paper import INK, LIGHT, OTTER, SIZES, ZINC, Line, Page, Text, broken, rectangle
@@ -26,7 +26,6 @@ from zinc_otter.studio.design import Design
 from zinc_otter.studio.grounds import ground_of
 from zinc_otter.studio.shown import Body, Shown, mesh_of, shown_of
 
-_PER = {"mm": (1.0, 2), "cm": (10.0, 3), "in": (25.4, 3)}
 _FILES = (
     ("3mf", "triangles within 0.05 mm, unless another number was typed"),
     ("step", "patches; its certificate says how near"),
@@ -123,7 +122,7 @@ def in_unit(length: float, unit: Literal["mm", "cm", "in"]) -> str:
     >>> in_unit(25.4, "in"), in_unit(12.0, "mm")
     ('1 in', '12 mm')
     """
-    per, digits = _PER[unit]
+    per, digits = PER[unit]
     return f"{number(length / per, digits)} {unit}"
 
 
@@ -151,7 +150,7 @@ def _facts(
     metal = [one for one in shown if one.metal]
     rows = []
     for one in metal:
-        per, digits = _PER[of.unit]
+        per, digits = PER[of.unit]
         size = f"{' × '.join(number(s / per, digits) for s in one.size)} {of.unit}"
         volume = "open" if one.volume is None else f"{one.volume:,.1f} mm³"
         weight = "" if one.volume is None else f"{material.weight(one.volume):,.2f} g"

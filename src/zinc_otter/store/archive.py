@@ -13,10 +13,11 @@ from dataclasses import dataclass
 import numpy as np
 
 from zinc_otter.core.errors import CoreError, FileFormatError
+from zinc_otter.core.words import Unit
 from zinc_otter.store.documents import FORMAT, asset_hashes, blob_hashes, from_document, to_document
 from zinc_otter.store.intake import checked_design
 from zinc_otter.studio.design import Design
-from zinc_otter.studio.shelf import Asset, Unit
+from zinc_otter.studio.shelf import Asset
 
 KIND = "zinc-otter design"
 MOST_UNPACKED = 400 * 1024 * 1024

@@ -17,6 +17,7 @@ from sqlalchemy import delete, func, select, update
 from sqlalchemy.dialects.sqlite import insert
 from sqlalchemy.orm import Session
 
+from zinc_otter.core.words import Unit
 from zinc_otter.store.backups import keep_day
 from zinc_otter.store.database import open_database
 from zinc_otter.store.documents import asset_hashes, asset_kinds, blob_hashes, from_document, to_document
@@ -30,7 +31,6 @@ from zinc_otter.studio.shelf import (
     Saved,
     StaleRevisionError,
     StepFacts,
-    Unit,
     UnknownAssetError,
     UnknownDesignError,
 )

@@ -4,12 +4,11 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 from datetime import datetime
-from typing import Any, Literal, Protocol
+from typing import Any, Protocol
 
 from zinc_otter.core.errors import CoreError
+from zinc_otter.core.words import Unit
 from zinc_otter.studio.design import Design
-
-Unit = Literal["mm", "cm", "in"]
 
 
 class UnknownDesignError(CoreError):

@@ -18,6 +18,7 @@ from zinc_otter.core.relief.relief import with_all_relief
 from zinc_otter.core.repeated import Repeated
 from zinc_otter.core.solid.moments import moments
 from zinc_otter.core.surface import build_stencils, evaluate
+from zinc_otter.core.words import fine_length_words
 from zinc_otter.studio.design import Design, Piece
 
 Body = Callable[[str], tuple[Floats, Ints, float]]
@@ -98,7 +99,7 @@ def _shown(design: Design, piece: Piece, body: Body) -> Shown | None:
         return Shown(piece, Thing(points, triangles, _STONE), np.ptp(points, axis=0), volume, "its facets, exact", False)
     try:
         points, triangles, chord = body(piece.id)
-        how = f"its body by triangles, within {chord:.2g} mm"
+        how = f"its body by triangles, within {fine_length_words(chord)}"
         volume = float(moments(points, triangles).volume)
     except CoreError as error:
         level = with_all_relief(piece.cage.relief, 3 if piece.cage.topology.face_count < 4_000 else 2)

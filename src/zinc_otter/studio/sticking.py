@@ -11,7 +11,7 @@ from zinc_otter.core.proof.distance import MeshDistance
 from zinc_otter.core.same_rows import same_rows
 from zinc_otter.core.scan.samples import Samples, samples_of
 from zinc_otter.core.scan.settling import settle
-from zinc_otter.core.words import fine_millimetres
+from zinc_otter.core.words import fine_length_words
 from zinc_otter.studio.design import Design
 from zinc_otter.studio.references import Component
 
@@ -42,7 +42,7 @@ def stuck(before: Design, after: Design, piece_id: str, component: Component, me
 
     def settled(cage: Cage, selection: Selection) -> Edit:
         done = settle(cage, selection, places, smoothness=_FAIR, group=group, slides=False, rounds=_ROUNDS)
-        told.append(f"It sticks to {component.name}: {fine_millimetres(done.after[0])} root mean square.")
+        told.append(f"It sticks to {component.name}: {fine_length_words(done.after[0])} root mean square.")
         return done
 
     try:

@@ -10,10 +10,11 @@ from typing import Any
 from weakref import WeakValueDictionary
 
 from zinc_otter.core.cage import Selection
+from zinc_otter.core.words import Unit, lengths_in
 from zinc_otter.studio.commands import Command, Outcome, Picked
 from zinc_otter.studio.commands.base import Meshes, no_meshes
 from zinc_otter.studio.design import Design
-from zinc_otter.studio.shelf import Saved, Shelf, StaleRevisionError, Unit
+from zinc_otter.studio.shelf import Saved, Shelf, StaleRevisionError
 
 
 @dataclass(frozen=True, eq=False)
@@ -63,9 +64,11 @@ class Studio:
         return self._keep(self._shelf.load(design_id))
 
     def preview(self, design_id: str, revision: int, command: Command) -> Outcome:
-        """What a command would lead to; nothing is kept. Raises StaleRevisionError and what the command raises."""
+        """What a command would lead to, told in the design's unit; nothing is kept. Raises StaleRevisionError and what the
+        command raises."""
         saved = self._at(design_id, revision)
-        outcome = self._apply(design_id, command, saved.design, self._meshes)
+        with lengths_in(saved.facts.unit):
+            outcome = self._apply(design_id, command, saved.design, self._meshes)
         with self._lock:
             self._previews.pop(design_id, None)
             self._previews[design_id] = _Preview(design_id, revision, command, outcome)
@@ -83,15 +86,17 @@ class Studio:
                 last = self._previews.pop(design_id, None)
             saved = self._at(design_id, revision)
             design = self._shelf.before(design_id) if instead else saved.design
-            if not instead and last is not None and last.revision == revision and last.command == command:
-                outcome = last.outcome
-            else:
-                outcome = self._apply(design_id, command, design, self._meshes)
+            with lengths_in(saved.facts.unit):
+                if not instead and last is not None and last.revision == revision and last.command == command:
+                    outcome = last.outcome
+                else:
+                    outcome = self._apply(design_id, command, design, self._meshes)
+                title = command.title(design)
             return self._keep(
                 self._shelf.add_step(
                     design_id,
                     revision,
-                    command.title(design),
+                    title,
                     command.model_dump(mode="json"),
                     outcome.design,
                     _selected_document(outcome),

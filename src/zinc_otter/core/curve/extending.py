@@ -12,6 +12,7 @@ from zinc_otter.core.curve.curve import Curve, CurveError
 from zinc_otter.core.curve.fitting import Fitted, feet_on, fitted_to, run_of
 from zinc_otter.core.curve.pieces import pieces_of
 from zinc_otter.core.errors import BadNumberError
+from zinc_otter.core.words import fine_length_words, length_words
 
 Onwards = Literal["straight", "bending"]
 
@@ -36,7 +37,10 @@ def extended(curve: Curve, by: float, *, first: bool = False, onwards: Onwards =
     old = pieces_of(curve)
     if by < 0:
         if -by >= old.length - 1e-6:
-            raise BadNumberError(f"It is {old.length:.4g} mm long: by {-by:g} mm shorter nothing would be left.")
+            raise BadNumberError(
+                f"It is {fine_length_words(old.length)} long: by {length_words(-by)} shorter nothing would be "
+                f"left."
+            )
         return run_of(curve, float(old.breaks[0]), float(old.places_at([old.length + by])[0]))
     beyond = _beyond(curve, by, onwards)
     leg = float(np.linalg.norm(curve.points[-1] - curve.points[-2]))

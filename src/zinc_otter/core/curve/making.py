@@ -8,6 +8,7 @@ from zinc_otter.core.cage.topology import Floats
 from zinc_otter.core.curve.curve import Curve
 from zinc_otter.core.curve.fitting import through
 from zinc_otter.core.errors import BadNumberError
+from zinc_otter.core.words import extent, length_words
 
 
 def circle(diameter: float, count: int = 8) -> Curve:
@@ -63,7 +64,10 @@ def rounded_rectangle(width: float, depth: float, radius: float) -> Curve:
     _above(width=width, depth=depth, radius=radius)
     if 2 * radius > min(width, depth):
         most = min(width, depth) / 2
-        raise BadNumberError(f"Corners of {radius:g} mm do not fit into {width:g} by {depth:g} mm; up to {most:g} do.")
+        raise BadNumberError(
+            f"Corners of {length_words(radius)} do not fit into {extent((width, depth))}; up to {length_words(most)} "
+            f"do."
+        )
     if min(width, depth) < 2.1 * _FAR * radius:
         return _evenly_rounded(width, depth, radius)
     points = []

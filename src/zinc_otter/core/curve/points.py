@@ -14,6 +14,7 @@ from zinc_otter.core.curve.curve import Curve, CurveError
 from zinc_otter.core.curve.fitting import Fitted, feet_on, fitted_to, refitted, run_of, strays
 from zinc_otter.core.curve.pieces import pieces_of
 from zinc_otter.core.errors import BadSelectionError
+from zinc_otter.core.words import length_words
 
 
 def with_points_on(curve: Curve, legs: Sequence[int], share: float = 0.5) -> tuple[Fitted, Ints]:
@@ -145,7 +146,10 @@ def offset_in_plane(curve: Curve, distance: float, normal: ArrayLike) -> Fitted:
     turned = (np.diff(line, axis=0) * np.diff(made.at(steps), axis=0)).sum(axis=1) < 0
     if turned.any():
         at = made.at(steps)[int(np.flatnonzero(turned)[0])]
-        words = f"It bends tighter than {abs(distance):g} mm there: an offset to this side would turn back on itself."
+        words = (
+            f"It bends tighter than {length_words(abs(distance))} there: an offset to this side would turn back on "
+            f"itself."
+        )
         raise CurveError(words, points=[at.tolist()])
     offset = fitted_to(Curve(goals, curve.degree, curve.closed, curve.sharpness), steps, line)
     at = pieces_of(offset).at(steps)

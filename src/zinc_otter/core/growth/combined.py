@@ -13,6 +13,7 @@ from zinc_otter.core.curve.pieces import pieces_of
 from zinc_otter.core.curve.tracing import by_count
 from zinc_otter.core.form import Form
 from zinc_otter.core.growth.base import Growth, GrowthError, NameOf, Outgrowth, curve_of
+from zinc_otter.core.words import fine_length_words
 
 _SEEN = {"front": (0, 2), "right": (1, 2), "top": (0, 1)}
 """The two axes that each view shows."""
@@ -68,7 +69,10 @@ class Combined(Growth):
         closed = one.closed and bool(inside.all())
         fitted = by_count(points[:-1] if closed else points, self.count, closed)
         cut = () if inside.all() else ("It ends where one of the two does.",)
-        return Outgrowth(fitted.curve, remarks=(f"It strays from both by at most {fitted.deviation:.3g} mm.", *cut))
+        return Outgrowth(fitted.curve, remarks=(
+            f"It strays from both by at most "
+            f"{fine_length_words(fitted.deviation)}.", *cut)
+        )
 
     def deed(self, name_of: NameOf) -> str:
         return f"Combined {name_of(self.first)} and {name_of(self.second)}, seen from the {self.views}"

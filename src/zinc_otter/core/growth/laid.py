@@ -15,7 +15,7 @@ from zinc_otter.core.curve.pieces import pieces_of
 from zinc_otter.core.form import Form, require_faces
 from zinc_otter.core.growth.base import Growth, NameOf, Outgrowth, curve_of
 from zinc_otter.core.surface.nearest import nearest_on
-from zinc_otter.core.words import millimetres
+from zinc_otter.core.words import fine_length_words, length_words
 
 _EACH = 24
 
@@ -39,8 +39,11 @@ class Laid(Growth):
         curve = curve_of(forms[0], "A laid curve")
         cage = require_faces(forms[1], "What it is laid on")
         made = off_surface(curve, cage, self.above)
-        height = f" to lie {millimetres(self.above)} above it" if self.above else ""
-        words = f"It strays from the surface by at most {made.deviation:.3g} mm{height}; more points hold it nearer."
+        height = f" to lie {length_words(self.above)} above it" if self.above else ""
+        words = (
+            f"It strays from the surface by at most {fine_length_words(made.deviation)}{height}; more points hold it "
+            f"nearer."
+        )
         return Outgrowth(made.curve, remarks=(words,))
 
     def deed(self, name_of: NameOf) -> str:

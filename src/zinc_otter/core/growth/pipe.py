@@ -10,7 +10,7 @@ from zinc_otter.core.curve.growing import pipe
 from zinc_otter.core.curve.growing.section import Shape
 from zinc_otter.core.form import Form
 from zinc_otter.core.growth.base import Growth, NameOf, Outgrowth, curve_of
-from zinc_otter.core.words import millimetres, number
+from zinc_otter.core.words import bare_length, length_words
 
 
 @dataclass(frozen=True)
@@ -52,6 +52,6 @@ class Pipe(Growth):
 
     def deed(self, name_of: NameOf) -> str:
         others = [width for _, width in self.places]
-        wide = f"{number(self.diameter)} to {millimetres(max(others))}" if others else millimetres(self.diameter)
+        wide = f"{bare_length(self.diameter)} to {length_words(max(others))}" if others else length_words(self.diameter)
         section = "⌀" if self.section == "round" else f"{self.section},"
         return f"Piped {name_of(self.source)}, {section} {wide}"

@@ -16,7 +16,7 @@ from zinc_otter.core.growth.base import Growth, GrowthError, NameOf, Outgrowth
 from zinc_otter.core.surface import build_stencils, evaluate
 from zinc_otter.core.surface.curves import section_curves
 from zinc_otter.core.surface.nearest import fitting_level
-from zinc_otter.core.words import millimetres
+from zinc_otter.core.words import fine_length_words, length_words
 
 
 @dataclass(frozen=True)
@@ -51,14 +51,14 @@ class Section(Growth):
             raise GrowthError(f"The plane cuts it in {len(found)} lines; there is no number {self.which + 1}.")
         chosen = found[self.which]
         fitted = by_count(chosen.points, self.count, chosen.closed)
-        said = [f"It strays from the surface by at most {fitted.deviation:.3g} mm."]
+        said = [f"It strays from the surface by at most {fine_length_words(fitted.deviation)}."]
         if len(found) > 1:
             said.append(f"The plane cuts it in {len(found)} lines; this is number {self.which + 1}.")
         return Outgrowth(fitted.curve, remarks=tuple(said))
 
     def deed(self, name_of: NameOf) -> str:
         axis = max(range(3), key=lambda k: abs(self.normal[k]))
-        return f"Took a section of {name_of(self.source)} at {'xyz'[axis]} = {millimetres(self.point[axis])}"
+        return f"Took a section of {name_of(self.source)} at {'xyz'[axis]} = {length_words(self.point[axis])}"
 
 
 def _length(points: Floats) -> float:

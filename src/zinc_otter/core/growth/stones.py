@@ -21,6 +21,7 @@ from zinc_otter.core.stone.laying import MOST_STONES, LaidBy, StonePlace, along_
 from zinc_otter.core.stone.stone import Stone
 from zinc_otter.core.surface.anchors import anchored, rooted
 from zinc_otter.core.surface.nearest import nearest_on
+from zinc_otter.core.words import fine_length_words, length_words
 
 
 @dataclass(frozen=True)
@@ -63,7 +64,8 @@ class Stones(Growth):
         extent = None if host is None else float(np.ptp(host.bounds, axis=0).max())
         if extent is not None and self.stone.cut.width > extent:
             raise GrowthError(
-                f"A stone of {self.stone.cut.width:g} mm is larger than the form that it is to be laid on, {extent:.4g} mm."
+                f"A stone of {length_words(self.stone.cut.width)} is larger than the form that it is to be laid on, "
+                f"{fine_length_words(extent)}."
             )
         parts = []
         for size in np.unique(sizes):

@@ -13,7 +13,7 @@ from zinc_otter.core.curve.growing import strip
 from zinc_otter.core.form import Form, require_faces
 from zinc_otter.core.growth.base import Growth, GrowthError, NameOf, Outgrowth, curve_of
 from zinc_otter.core.growth.laid import off_surface
-from zinc_otter.core.words import millimetres
+from zinc_otter.core.words import fine_length_words, length_words
 
 
 @dataclass(frozen=True)
@@ -47,7 +47,10 @@ class Strip(Growth):
                 raise GrowthError("Say how high the strip stands off the surface.")
             raised = off_surface(smoothed(curve).curve, require_faces(forms[1], "What it stands on"), self.height)
             to = raised.curve
-            remarks = (f"Its far side lies {millimetres(self.height)} off the surface within {raised.deviation:.3g} mm.",)
+            remarks = (
+                f"Its far side lies {length_words(self.height)} off the surface within "
+                f"{fine_length_words(raised.deviation)}.",
+            )
         made = strip(curve, to, self.count)
         return Outgrowth(made.cage, made.suspect, (*remarks, *made.remarks))
 
@@ -55,6 +58,6 @@ class Strip(Growth):
         if self.other:
             return f"Drew a strip from {name_of(self.source)} to {name_of(self.other)}"
         if self.surface:
-            return f"Drew a strip from {name_of(self.source)} off {name_of(self.surface)}, {millimetres(self.height)}"
+            return f"Drew a strip from {name_of(self.source)} off {name_of(self.surface)}, {length_words(self.height)}"
         length = sum(x * x for x in self.by) ** 0.5
-        return f"Drew {name_of(self.source)} out to a strip, {millimetres(length)}"
+        return f"Drew {name_of(self.source)} out to a strip, {length_words(length)}"

@@ -21,6 +21,7 @@ from zinc_otter.core.surface.level import Level
 from zinc_otter.core.surface.limit_surface import normals_of
 from zinc_otter.core.surface.nearest import NearestOnSurface, sharp_vertices
 from zinc_otter.core.surface.stencils import build_stencils
+from zinc_otter.core.words import PER, told_in
 
 ROUNDS = 4
 _SETTLED = 1e-7
@@ -294,7 +295,7 @@ def _of_size(mm: float, span: float) -> str:
     """For example ``0.0027 mm, 0.0045 % of the size``."""
     if mm < 1e-6 * span:
         return "less than a millionth of the size"
-    return f"{_up(mm)} mm, {_up(100 * mm / span)} % of the size"
+    return f"{_up(mm / PER[told_in()][0])} {told_in()}, {_up(100 * mm / span)} % of the size"
 
 
 def _up(value: float) -> str:

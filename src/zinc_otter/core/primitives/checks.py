@@ -9,6 +9,7 @@ import numpy as np
 from zinc_otter.core.cage.cage import LARGEST_LENGTH, Cage
 from zinc_otter.core.cage.topology import Floats, Ints, Topology
 from zinc_otter.core.errors import BadNumberError
+from zinc_otter.core.words import length_words
 
 Sizes = Sequence[float] | Floats
 
@@ -19,7 +20,7 @@ def check_sizes(size: Sizes, count: int) -> tuple[float, ...]:
         raise BadNumberError(f"{count} sizes are needed, not {len(size)}.")
     for value in size:
         if not np.isfinite(value) or not 1e-3 <= value <= LARGEST_LENGTH:
-            raise BadNumberError(f"A size must lie between 0.001 mm and 1 km; {value:g} mm does not.")
+            raise BadNumberError(f"A size must lie between 0.001 mm and 1 km; {length_words(value)} does not.")
     return tuple(float(value) for value in size)
 
 

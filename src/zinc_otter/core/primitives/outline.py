@@ -16,6 +16,7 @@ from zinc_otter.core.cage.topology import Bools, Floats, Ints
 from zinc_otter.core.curve.solving import solved
 from zinc_otter.core.errors import BadNumberError
 from zinc_otter.core.primitives.checks import check_sizes, of_quads
+from zinc_otter.core.words import length_words
 
 _FINE = 4096
 
@@ -51,7 +52,10 @@ def rounded_rectangle(width: float, height: float, radius: float) -> Outline:
     check_sizes([width, height], 2)
     if not 0 <= radius <= min(width, height) / 2:
         most = min(width, height) / 2
-        raise BadNumberError(f"The corners' radius lies between 0 and {most:g} mm here; {radius:g} does not.")
+        raise BadNumberError(
+            f"The corners' radius lies between 0 and {length_words(most)} here; {length_words(radius)} does "
+            f"not."
+        )
     turn = np.linspace(0, np.pi / 2, _FINE // 8)
     arc = radius * np.column_stack([np.cos(turn), np.sin(turn)]) if radius > 0 else np.zeros((1, 2))
     inner = np.array([width / 2 - radius, height / 2 - radius])

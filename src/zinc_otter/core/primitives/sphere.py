@@ -12,6 +12,7 @@ from zinc_otter.core.cage.topology import Floats
 from zinc_otter.core.errors import BadNumberError
 from zinc_otter.core.primitives.box import box
 from zinc_otter.core.primitives.checks import Sizes, check_counts, check_sizes, of_faces
+from zinc_otter.core.words import length_words
 
 
 def patched_sphere(diameter: float, count: int) -> Cage:
@@ -61,7 +62,10 @@ def capsule(size: Sizes, counts: Sequence[int]) -> Cage:
     diameter, length = check_sizes(size, 2)
     straight = length - diameter
     if straight < 0:
-        raise BadNumberError(f"A capsule is at least as long as it is wide; {length:g} mm is less than {diameter:g} mm.")
+        raise BadNumberError(
+            f"A capsule is at least as long as it is wide; {length_words(length)} is less than "
+            f"{length_words(diameter)}."
+        )
     across, along = check_counts(counts, 2, (2, 1))
     if across % 2:
         raise BadNumberError(f"The ends need an even face count across; {across} is odd.")

@@ -13,6 +13,7 @@ from zinc_otter.core.cage.grid_fill import filled_ring, grid_counts
 from zinc_otter.core.cage.topology import Floats, Ints
 from zinc_otter.core.errors import BadNumberError
 from zinc_otter.core.primitives.checks import Sizes, check_counts, check_sizes, of_faces, of_quads
+from zinc_otter.core.words import length_words
 
 Caps = Literal["open", "bottom", "top", "both"]
 
@@ -84,7 +85,10 @@ def tube(size: Sizes, counts: Sequence[int]) -> Cage:
     """
     outer, inner, height = check_sizes(size, 3)
     if inner >= outer:
-        raise BadNumberError(f"The inner diameter must be smaller than the outer; {inner:g} mm is not below {outer:g} mm.")
+        raise BadNumberError(
+            f"The inner diameter must be smaller than the outer; {length_words(inner)} is not below "
+            f"{length_words(outer)}."
+        )
     around, along, across = check_counts(counts, 3, (3, 1, 1))
     check_face_total(2 * around * (along + across))
     up, over = np.arange(along) / along, np.arange(across) / across
@@ -105,7 +109,8 @@ def torus(size: Sizes, counts: Sequence[int]) -> Cage:
     ring, section = check_sizes(size, 2)
     if section >= ring:
         raise BadNumberError(
-            f"A ring of {ring:g} mm has no room for a section of {section:g} mm: it would meet in the middle."
+            f"A ring of {length_words(ring)} has no room for a section of {length_words(section)}: it would meet in the "
+            f"middle."
         )
     around, about = check_counts(counts, 2, (3, 3))
     check_face_total(around * about)

@@ -11,6 +11,7 @@ from zinc_otter.core.cage.topology import Floats, Ints, joined_labels
 from zinc_otter.core.proof.sharp_edges import sharp_edges
 from zinc_otter.core.proof.walls import wall_at
 from zinc_otter.core.remark import Remark, at_points
+from zinc_otter.core.words import length_words
 
 _SAMPLES = 6_000
 _MARKED = 24
@@ -63,15 +64,16 @@ def cast_proof(points: Floats, triangles: Ints, process: Process, prongs: Sequen
     if len(thin):
         share = 100 * len(thin) / len(walls)
         words = (
-            f"At {share:.2g} % of {len(walls):,} places the wall is thinner than {process.wall:g} mm, at least "
-            f"{float(walls[least]):.2f} mm: {process.name.lower()} asks for more."
+            f"At {share:.2g} % of {len(walls):,} places the wall is thinner than {length_words(process.wall)}, at least "
+            f"{length_words(float(walls[least]))}: {process.name.lower()} asks for more."
         )
         faults.append(Remark(words, at_points(at[thin[:: max(1, len(thin) // _MARKED)][:_MARKED]])))
     weak = sorted({round(d, 6) for d in prongs if d < process.prong})
     if weak:
         faults.append(
             Remark(
-                f"Prongs of {weak[0]:g} mm are thinner than the {process.prong:g} mm that {process.name.lower()} asks for."
+                f"Prongs of {length_words(weak[0])} are thinner than the {length_words(process.prong)} that "
+                f"{process.name.lower()} asks for."
             )
         )
     shells = shells_of(len(points), triangles)

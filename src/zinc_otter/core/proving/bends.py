@@ -13,7 +13,7 @@ from zinc_otter.core.cage.topology import Floats, Ints
 from zinc_otter.core.proof.sharp_edges import sharp_edges
 from zinc_otter.core.proving.base import Ground, Proof, Valued, Verdict, above
 from zinc_otter.core.remark import at_points
-from zinc_otter.core.words import millimetres
+from zinc_otter.core.words import length_words
 
 _SHARP = 20.0
 """Degrees from one dense face to the next beyond which an edge is sharp, however near one looks."""
@@ -40,7 +40,7 @@ class Bends(Proof):
         above(self.what, radius=self.least)
 
     def asked(self, name_of: Callable[[str], str]) -> str:
-        return f"{name_of(self.piece)} bends{_WORDS[self.side]} by a radius of at least {millimetres(self.least)}"
+        return f"{name_of(self.piece)} bends{_WORDS[self.side]} by a radius of at least {length_words(self.least)}"
 
     def judge(self, ground: Ground) -> Verdict:
         found = radii(ground.points, ground.triangles, self.side)
@@ -48,7 +48,7 @@ class Bends(Proof):
         tight = found < self.least - 1e-6
         sharp = int((found == 0).sum())
         least = float(found[worst])
-        words = f"The smallest radius is {millimetres(least)}" if least > 0 else f"It is sharp at {sharp:,} points"
+        words = f"The smallest radius is {length_words(least)}" if least > 0 else f"It is sharp at {sharp:,} points"
         said = f"{words}, of {len(found):,} points"
         if not tight.any():
             return Verdict("holds", f"{said}.", least, at_points(ground.points[[worst]]))

@@ -26,7 +26,7 @@ from zinc_otter.core.dimension.spot import (
 from zinc_otter.core.errors import BadNumberError
 from zinc_otter.core.form import Form, controls
 from zinc_otter.core.proving.base import Ground, Proof, Verdict, above, at
-from zinc_otter.core.words import number
+from zinc_otter.core.words import length_words, number
 
 FormOf = Callable[[str], Form | None]
 
@@ -67,7 +67,7 @@ class Dimension(Proof):
         return f"{self.named(name_of)}{held}"
 
     def told(self, figure: float) -> str:
-        return f"{number(figure)}°" if self.unit == "°" else f"{number(figure)} mm"
+        return f"{number(figure)}°" if self.unit == "°" else length_words(figure)
 
     def judge(self, ground: Ground) -> Verdict:
         found = self.measured(ground.form_of)

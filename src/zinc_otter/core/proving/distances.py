@@ -11,7 +11,7 @@ import numpy as np
 from zinc_otter.core.cage.topology import Floats
 from zinc_otter.core.proving.base import Ground, Proof, Valued, Verdict, above, at
 from zinc_otter.core.scan.deviation import deviates, not_covered, signed_deviation
-from zinc_otter.core.words import fine_millimetres, millimetres, number
+from zinc_otter.core.words import fine_length_words, length_words, number
 
 
 @dataclass(frozen=True)
@@ -28,7 +28,7 @@ class GapKept(Proof):
         return (self.other,)
 
     def asked(self, name_of: Callable[[str], str]) -> str:
-        return f"{name_of(self.piece)} at least {millimetres(self.least)} from {name_of(self.other)}"
+        return f"{name_of(self.piece)} at least {length_words(self.least)} from {name_of(self.other)}"
 
     def map(self, at: Ground) -> Valued | None:
         mesh = at.other(self.other)
@@ -44,10 +44,10 @@ class GapKept(Proof):
         least = min(float(near[k]), float(back[j]))
         where = ground.points[k] if near[k] <= back[j] else mesh.vertices[j]
         if least < 0:
-            return Verdict("fails", f"They run into one another by {millimetres(-least)}.", least, at(where))
+            return Verdict("fails", f"They run into one another by {length_words(-least)}.", least, at(where))
         holds = least >= self.least - 1e-6
         return Verdict(
-            "holds" if holds else "fails", f"{millimetres(least)} apart where they are nearest.", least, at(where)
+            "holds" if holds else "fails", f"{length_words(least)} apart where they are nearest.", least, at(where)
         )
 
 
@@ -65,7 +65,7 @@ class ClearanceKept(Proof):
         return (self.component,)
 
     def asked(self, name_of: Callable[[str], str]) -> str:
-        return f"{name_of(self.piece)} at least {millimetres(self.least)} from {name_of(self.component)}"
+        return f"{name_of(self.piece)} at least {length_words(self.least)} from {name_of(self.component)}"
 
     def map(self, at: Ground) -> Valued | None:
         found = at.component(self.component)
@@ -82,7 +82,7 @@ class ClearanceKept(Proof):
         near, _ = mesh.nearest_first(own(ground.points)) if ground.fine else mesh.felt.signed(own(ground.points))
         k = int(near.argmin())
         least = float(near[k])
-        said = f"{millimetres(least)} where it is nearest." if least >= 0 else f"It cuts into it by {millimetres(-least)}."
+        said = f"{length_words(least)} where it is nearest." if least >= 0 else f"It cuts into it by {length_words(-least)}."
         return Verdict("holds" if least >= self.least - 1e-6 else "fails", said, least, at(ground.points[k]))
 
 
@@ -109,7 +109,7 @@ class Deviation(Proof):
         return (self.component,) if self.component else ()
 
     def asked(self, name_of: Callable[[str], str]) -> str:
-        return f"{name_of(self.piece)} within {millimetres(self.most)} of {name_of(self.other or self.component)}"
+        return f"{name_of(self.piece)} within {length_words(self.most)} of {name_of(self.other or self.component)}"
 
     def map(self, at: Ground) -> Valued | None:
         off = self._off(at)
@@ -124,8 +124,8 @@ class Deviation(Proof):
             return Verdict("unknown", "There is nothing near it to measure to: all of it lies beyond open edges.")
         side = "outside" if found.largest > 0 else "inside"
         words = (
-            f"Up to {fine_millimetres(abs(found.largest))} {side}, {fine_millimetres(found.rms)} root mean square, "
-            f"95 % within {fine_millimetres(found.most)}; {100 * found.within:.3g} % of {found.count:,} points "
+            f"Up to {fine_length_words(abs(found.largest))} {side}, {fine_length_words(found.rms)} root mean square, "
+            f"95 % within {fine_length_words(found.most)}; {100 * found.within:.3g} % of {found.count:,} points "
             "lie within it."
         )
         if found.unknown > 0:
@@ -177,7 +177,7 @@ class Symmetric(Proof):
         above(self.what, tolerance=self.tolerance)
 
     def asked(self, name_of: Callable[[str], str]) -> str:
-        return f"{name_of(self.piece)} alike on both sides of {self.axis} = {millimetres(self.at)}"
+        return f"{name_of(self.piece)} alike on both sides of {self.axis} = {length_words(self.at)}"
 
     def _off(self, ground: Ground) -> Floats:
         """(n,) how far the image of each point lies from the form."""
@@ -193,6 +193,6 @@ class Symmetric(Proof):
         off = self._off(ground)
         worst = int(off.argmax())
         # Of dense triangles the image's points lie beside by no more than their sag.
-        words = f"The two sides differ by {millimetres(float(off[worst]))} at most."
+        words = f"The two sides differ by {length_words(float(off[worst]))} at most."
         holds = off[worst] <= self.tolerance
         return Verdict("holds" if holds else "fails", words, float(off[worst]), at(ground.points[worst]))

@@ -11,7 +11,7 @@ import numpy as np
 from zinc_otter.core.cage.plane import Vec
 from zinc_otter.core.proof.bore import bore
 from zinc_otter.core.proving.base import Ground, Proof, Verdict, above, at
-from zinc_otter.core.words import millimetres
+from zinc_otter.core.words import extent, length_words
 
 
 @dataclass(frozen=True)
@@ -29,19 +29,18 @@ class SizeHeld(Proof):
         above(self.what, size=self.size, tolerance=self.tolerance)
 
     def asked(self, name_of: Callable[[str], str]) -> str:
-        return f"{name_of(self.piece)} {millimetres(self.size)} ± {millimetres(self.tolerance)} along {self.axis}"
+        return f"{name_of(self.piece)} {length_words(self.size)} ± {length_words(self.tolerance)} along {self.axis}"
 
     def judge(self, ground: Ground) -> Verdict:
         k = "xyz".index(self.axis)
         now = float(np.ptp(ground.points[:, k]))
         off = now - self.size
-        words = f"It measures {millimetres(now)}"
+        words = f"It measures {length_words(now)}"
         if abs(off) <= self.tolerance + 1e-9:
             return Verdict("holds", f"{words}.", now)
         which = int(ground.points[:, k].argmax())
-        return Verdict(
-            "fails", f"{words}, {millimetres(abs(off))} too {'long' if off > 0 else 'short'}.", now, at(ground.points[which])
-        )
+        said = f"{words}, {length_words(abs(off))} too {'long' if off > 0 else 'short'}."
+        return Verdict("fails", said, now, at(ground.points[which]))
 
 
 @dataclass(frozen=True)
@@ -58,18 +57,17 @@ class FitsIn(Proof):
         above(self.what, width=self.size[0], depth=self.size[1], height=self.size[2])
 
     def asked(self, name_of: Callable[[str], str]) -> str:
-        x, y, z = self.size
-        return f"{name_of(self.piece)} fits in {x:g} × {y:g} × {z:g} mm"
+        return f"{name_of(self.piece)} fits in {extent(self.size)}"
 
     def judge(self, ground: Ground) -> Verdict:
         own, room = np.ptp(ground.points, axis=0), np.array(self.size)
         if self.turned:
             own, room = np.sort(own), np.sort(room)
         over = own - room
-        said = " × ".join(f"{length:.4g}" for length in np.ptp(ground.points, axis=0))
+        said = extent(np.ptp(ground.points, axis=0))
         if (over <= 1e-9).all():
-            return Verdict("holds", f"It measures {said} mm.", float(over.max()))
-        return Verdict("fails", f"It measures {said} mm, {millimetres(float(over.max()))} too much.", float(over.max()))
+            return Verdict("holds", f"It measures {said}.", float(over.max()))
+        return Verdict("fails", f"It measures {said}, {length_words(float(over.max()))} too much.", float(over.max()))
 
 
 @dataclass(frozen=True)
@@ -86,15 +84,15 @@ class BoreHeld(Proof):
         above(self.what, bore=self.diameter, tolerance=self.tolerance)
 
     def asked(self, name_of: Callable[[str], str]) -> str:
-        return f"Bore of {name_of(self.piece)} {millimetres(self.diameter)} ± {millimetres(self.tolerance)}"
+        return f"Bore of {name_of(self.piece)} {length_words(self.diameter)} ± {length_words(self.tolerance)}"
 
     def judge(self, ground: Ground) -> Verdict:
         found = bore(ground.points, ground.triangles)
         if found is None:
             return Verdict("fails", "No cylinder goes through it along x, y or z.")
         off = found.diameter - self.diameter
-        words = f"The bore is {millimetres(found.diameter)}"
+        words = f"The bore is {length_words(found.diameter)}"
         if abs(off) <= self.tolerance + 1e-9:
             return Verdict("holds", f"{words}.", found.diameter, at(np.array(found.point)))
-        said = f"{words}, {millimetres(abs(off))} too {'wide' if off > 0 else 'narrow'}."
+        said = f"{words}, {length_words(abs(off))} too {'wide' if off > 0 else 'narrow'}."
         return Verdict("fails", said, found.diameter, at(np.array(found.point)))

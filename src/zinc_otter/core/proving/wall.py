@@ -15,7 +15,7 @@ from zinc_otter.core.proof.walls import point_normals, straight_inwards
 from zinc_otter.core.proving.base import OPEN, Ground, Proof, Valued, Verdict, above
 from zinc_otter.core.proving.base import at as place_at
 from zinc_otter.core.remark import at_points
-from zinc_otter.core.words import millimetres
+from zinc_otter.core.words import length_words
 
 _COARSE, _FINE = 1_500, 12_000
 _FEWER = 4
@@ -47,7 +47,7 @@ class Wall(Proof):
 
     def asked(self, name_of: Callable[[str], str]) -> str:
         ball = ", by the ball inside" if self.by == "ball" else ""
-        return f"Wall of {name_of(self.piece)} at least {millimetres(self.least)}{ball}"
+        return f"Wall of {name_of(self.piece)} at least {length_words(self.least)}{ball}"
 
     def judge(self, ground: Ground) -> Verdict:
         if not ground.closed:
@@ -56,12 +56,12 @@ class Wall(Proof):
         walls = thickness(ground, which, self.by)
         worst = int(walls.argmin())
         thin = walls < self.least - 1e-6
-        found = f"{millimetres(float(walls[worst]))} where it is thinnest, of {len(which):,} points"
+        found = f"{length_words(float(walls[worst]))} where it is thinnest, of {len(which):,} points"
         if not thin.any():
             return Verdict("holds", f"Wall {found}.", float(walls[worst]), place_at(ground.points[which[worst]]))
         order = np.argsort(walls)[: min(_MARKED, int(thin.sum()))]
         share = 100 * thin.mean()
-        words = f"Wall {found}; {share:.2g} % of them lie below {millimetres(self.least)}."
+        words = f"Wall {found}; {share:.2g} % of them lie below {length_words(self.least)}."
         return Verdict("fails", words, float(walls[worst]), at_points(ground.points[which[order]]))
 
     def map(self, at: Ground) -> Valued | None:

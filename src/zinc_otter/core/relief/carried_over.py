@@ -14,7 +14,7 @@ from zinc_otter.core.relief.relief import MOST_POINTS, Relief, point_counts
 from zinc_otter.core.surface.nearest import barycentric
 from zinc_otter.core.surface.raised import Raised, frames, in_frame
 from zinc_otter.core.surface.stencils import build_stencils
-from zinc_otter.core.words import fine_millimetres
+from zinc_otter.core.words import fine_length_words
 
 _SAME = 1e-9
 """Of the extent: a point so near to an old one is that one."""
@@ -33,7 +33,7 @@ class CarriedOver:
     @property
     def words(self) -> str:
         gone = f" {100 * self.share:.0f} % of it is gone with its faces." if self.share > 0.005 else ""
-        return f"The relief is carried over within {fine_millimetres(self.strays)}.{gone}"
+        return f"The relief is carried over within {fine_length_words(self.strays)}.{gone}"
 
 
 def carried_over(before: Cage, after: Cage, rest: Floats | None = None) -> CarriedOver:

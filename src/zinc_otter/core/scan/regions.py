@@ -12,6 +12,7 @@ from zinc_otter.core.cage.cage import unit
 from zinc_otter.core.cage.topology import Floats
 from zinc_otter.core.errors import BadNumberError, BadSelectionError
 from zinc_otter.core.scan.samples import Samples
+from zinc_otter.core.words import length_words
 
 _FEWEST = 12
 _ROUNDS = 4
@@ -44,7 +45,8 @@ def around(scan: Samples, picked: Floats, radius: float) -> Samples:
     near = np.isfinite(far)
     if near.sum() < _FEWEST:
         raise BadSelectionError(
-            f"Only {int(near.sum())} places of the scan lie within {radius:g} mm of the picked; take a larger radius."
+            f"Only {int(near.sum())} places of the scan lie within {length_words(radius)} of the picked; take a larger "
+            f"radius."
         )
     return Samples(scan.points[near], scan.normals[near])
 

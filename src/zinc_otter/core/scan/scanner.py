@@ -16,6 +16,7 @@ from zinc_otter.core.formats.mesh import MOST_TRIANGLES, Mesh
 from zinc_otter.core.proof.distance import MeshDistance
 from zinc_otter.core.surface import build_stencils, evaluate
 from zinc_otter.core.surface.stencils import DEEPEST
+from zinc_otter.core.words import length_words
 
 Looks = Literal["around", "turntable"]
 
@@ -84,7 +85,10 @@ def scanned(cage: Cage, how: Scanning) -> Mesh:
         size = float(np.ptp(points, axis=0).max())
         spin = Rotation.random(random_state=int(chance.integers(2**31))).as_matrix()
         found = (found - found.mean(axis=0)) @ spin.T + chance.uniform(-size, size, 3)
-    notes = (f"a simulated scan: about {how.spacing:g} mm from point to point, noise {how.noise:g} mm, seed {how.seed}",)
+    notes = (
+        f"a simulated scan: about {length_words(how.spacing)} from point to point, noise {length_words(how.noise)}, seed "
+        f"{how.seed}",
+    )
     return Mesh(found, joined.reshape(-1, 3).astype(np.int32), notes)
 
 

@@ -23,7 +23,7 @@ from zinc_otter.core.proof.distance import MeshDistance
 from zinc_otter.core.proof.pseudonormals import sums_at
 from zinc_otter.core.same_rows import same_rows
 from zinc_otter.core.scan.cleaning import closed
-from zinc_otter.core.words import fine_millimetres
+from zinc_otter.core.words import fine_length_words
 
 LEAST_POINTS = 100
 _MOST_CENTRES = 400_000
@@ -93,11 +93,12 @@ def how_near(points: Floats, made: ThroughPoints) -> tuple[str, ...]:
     off = np.sort(np.linalg.norm(some - feet, axis=1))
     # Strays would tell how far they lie, and nothing of the surface.
     off = off[off <= _STRAY * made.apart] if made.stray else off
-    usual, far = fine_millimetres(float(np.sqrt((off**2).mean()))), fine_millimetres(float(off[int(0.95 * (len(off) - 1))]))
+    usual = fine_length_words(float(np.sqrt((off**2).mean())))
+    far = fine_length_words(float(off[int(0.95 * (len(off) - 1))]))
     ones = "1 stray one was" if made.stray == 1 else f"{made.stray:,} stray ones were"
     stray = f"; {ones} left out" if made.stray else ""
     return (
-        f"it was laid through {len(points):,} points, some {fine_millimetres(made.apart)} apart where it took them"
+        f"it was laid through {len(points):,} points, some {fine_length_words(made.apart)} apart where it took them"
         f" together: they lie {usual} off it on average (rms), 95 % within {far}{stray}",
     )
 

@@ -19,6 +19,7 @@ from zinc_otter.core.solid.recipe import Recipe
 from zinc_otter.core.solid.seams import TIGHT, Seam, largest_seam
 from zinc_otter.core.surface.evaluation import evaluate
 from zinc_otter.core.surface.stencils import build_stencils
+from zinc_otter.core.words import fine_length_words
 
 HIGH_VALENCE = 12
 """Up to it the seams around a vertex were measured to stay under one degree."""
@@ -194,7 +195,7 @@ def relief_words(recipe: Recipe) -> str:
     off = strays_from_relief(recipe.cage, recipe.plain.cage)
     return (
         f"Of its relief {held} are in this solid: the form with all of it, as files of triangles have it, strays from the "
-        f"smooth surface of this one by at most {off:.3g} mm."
+        f"smooth surface of this one by at most {fine_length_words(off)}."
     ).replace("level are", "level is")
 
 

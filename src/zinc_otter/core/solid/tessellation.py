@@ -13,6 +13,7 @@ from zinc_otter.core.relief.relief import with_all_relief
 from zinc_otter.core.solid.moments import moments
 from zinc_otter.core.surface.evaluation import evaluate
 from zinc_otter.core.surface.stencils import Stencils, build_stencils
+from zinc_otter.core.words import length_words
 
 MOST_TRIANGLES = 3_000_000
 
@@ -58,7 +59,7 @@ def tessellate(cage: Cage, tolerance: float, degrees: float = 180.0) -> Triangle
         stencils, surface = finer, finer_surface
         if len(stencils.quads) * 8 > MOST_TRIANGLES or level == 7:
             raise BadNumberError(
-                f"Chords within {tolerance:g} mm would take more than {MOST_TRIANGLES:,} triangles; "
+                f"Chords within {length_words(tolerance)} would take more than {MOST_TRIANGLES:,} triangles; "
                 f"{_rounded_up(chord)} mm is within reach."
                 if chord > tolerance
                 else f"Turns of {degrees:g}° would take more than {MOST_TRIANGLES:,} triangles; {turn:.2g}° is within reach."

@@ -17,6 +17,7 @@ from zinc_otter.core.cage.selection import Selection
 from zinc_otter.core.cage.topology import Bools, Floats, Ints
 from zinc_otter.core.errors import BadNumberError, BadSelectionError
 from zinc_otter.core.surface import Stencils, build_stencils, evaluate
+from zinc_otter.core.words import bare_length, fine_length_words
 
 Side = Literal["in", "out", "both"]
 
@@ -53,7 +54,7 @@ def thicken(cage: Cage, distance: float, side: Side = "in", crease_rims: bool = 
     of_second = np.argsort(t.face_sizes, kind="stable")
     wall = wall_at_rows(stencils, cage, shifts[0], shifts[1])
     bad = _suspect(stencils, cage, shifts, np.abs(wall - distance) > UNEVEN * distance)
-    remark = f"The wall is {wall.min():.3g} to {wall.max():.3g} mm thick."
+    remark = f"The wall is {bare_length(wall.min())} to {fine_length_words(wall.max())} thick."
     suspect = np.concatenate([bad, second[np.isin(of_second, bad)]]).astype(np.int32)
     rest = np.concatenate([cage.positions, cage.positions, *_again(cage, done.cage.topology.vertex_count)])
     return Edit(done.cage, Selection.of("face", second), done.old_to_new, rest, suspect=suspect, remarks=(remark,))

@@ -14,6 +14,7 @@ from zinc_otter.core.cage.topology import Floats
 from zinc_otter.core.errors import BadNumberError, CoreError
 from zinc_otter.core.proof.bore import Bore, bore
 from zinc_otter.core.surface import build_stencils, evaluate
+from zinc_otter.core.words import fine_length_words, length_words
 
 Moved = Literal["inside", "all"]
 _ROUNDS = 40
@@ -41,7 +42,7 @@ def fit_bore(cage: Cage, selection: Selection, diameter: float, *, moved: Moved 
     True
     """
     if not (np.isfinite(diameter) and diameter > 0):
-        raise BadNumberError(f"A bore is a length above 0; {diameter:g} mm is not.")
+        raise BadNumberError(f"A bore is a length above 0; {length_words(diameter)} is not.")
     now = ring_bore(cage)
     frame = frame_along(now.along)
     flat = (cage.positions - np.asarray(now.point)) @ frame[:, :2]
@@ -49,7 +50,10 @@ def fit_bore(cage: Cage, selection: Selection, diameter: float, *, moved: Moved 
     low, high = float(radius.min()), float(radius.max())
     if moved == "inside":
         if diameter >= 2 * high - 1e-6:
-            raise BadNumberError(f"A bore of {diameter:g} mm leaves no wall: the form is {2 * high:.4g} mm wide there.")
+            raise BadNumberError(
+                f"A bore of {length_words(diameter)} leaves no wall: the form is {fine_length_words(2 * high)} wide "
+                f"there."
+            )
         share = np.clip((high - radius) / max(high - low, 1e-9), 0, 1)
     else:
         share = np.ones(len(radius))

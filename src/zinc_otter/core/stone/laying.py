@@ -19,6 +19,7 @@ from zinc_otter.core.curve.pieces import pieces_of
 from zinc_otter.core.errors import BadNumberError, BadSelectionError
 from zinc_otter.core.surface import build_stencils, evaluate
 from zinc_otter.core.surface.anchors import Anchor, anchored, rooted, seeker
+from zinc_otter.core.words import length_words
 
 MOST_STONES = 1_000
 
@@ -125,7 +126,7 @@ def over_faces(cage: Cage, faces: Ints, width: float, gap: float) -> Floats:
     """
     pitch = width + gap
     if not (np.isfinite(pitch) and pitch > 0.05):
-        raise BadNumberError(f"Stones stand more than 0.05 mm from middle to middle; {pitch:g} mm is not.")
+        raise BadNumberError(f"Stones stand more than 0.05 mm from middle to middle; {length_words(pitch)} is not.")
     if not len(faces) or faces.max() >= cage.topology.face_count:
         raise BadSelectionError("Pick the faces that the stones are to lie on.")
     seek = seeker(cage)

@@ -9,7 +9,7 @@ from pydantic import Field
 from zinc_otter.core.cage import Cage
 from zinc_otter.core.primitives.sized import sized_cone
 from zinc_otter.core.primitives.turned import Caps
-from zinc_otter.core.words import extent, number
+from zinc_otter.core.words import bare_length, extent, length_words
 from zinc_otter.studio.commands.base import Length
 from zinc_otter.studio.commands.forms import CAPS, Count, Form, Share, Sharpness, Size
 from zinc_otter.studio.commands.labelled import labelled
@@ -36,4 +36,4 @@ class AddCone(Form):
     def called(self) -> str:
         if self.top == 0:
             return f"a cone, ⌀ {extent([self.bottom, self.height])}"
-        return f"a truncated cone, ⌀ {number(self.bottom)} to {number(self.top)}, {number(self.height)} mm high"
+        return f"a truncated cone, ⌀ {bare_length(self.bottom)} to {bare_length(self.top)}, {length_words(self.height)} high"

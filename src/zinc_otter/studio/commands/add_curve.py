@@ -11,7 +11,7 @@ from pydantic import Field
 from zinc_otter.core.curve import Curve, making, pieces_of
 from zinc_otter.core.curve.fitting import through
 from zinc_otter.core.primitives.placed import Axis
-from zinc_otter.core.words import millimetres, number
+from zinc_otter.core.words import bare_length, extent, fine_length_words, length_words, number
 from zinc_otter.studio.commands.base import Length, NewPiece, Outcome, Vector
 from zinc_otter.studio.commands.forms import Size
 from zinc_otter.studio.commands.labelled import labelled
@@ -77,23 +77,23 @@ class AddCurve(NewPiece):
 
     def title(self, design: Design) -> str:
         size = {
-            "circle": f"⌀ {millimetres(self.diameter)}",
-            "ellipse": f"{number(self.width)} by {millimetres(self.depth)}",
-            "arc": f"⌀ {millimetres(self.diameter)}, {number(self.degrees)}°",
-            "rounded-rectangle": f"{number(self.width)} by {millimetres(self.depth)}, corners {millimetres(self.radius)}",
-            "polygon": f"⌀ {millimetres(self.diameter)}, {self.count} sides",
-            "helix": f"⌀ {millimetres(self.diameter)}, {number(self.turns)} turns",
-            "wave": f"⌀ {millimetres(self.diameter)}, {self.waves} waves",
+            "circle": f"⌀ {length_words(self.diameter)}",
+            "ellipse": f"{bare_length(self.width)} by {length_words(self.depth)}",
+            "arc": f"⌀ {length_words(self.diameter)}, {number(self.degrees)}°",
+            "rounded-rectangle": f"{extent([self.width, self.depth])}, corners {length_words(self.radius)}",
+            "polygon": f"⌀ {length_words(self.diameter)}, {self.count} sides",
+            "helix": f"⌀ {length_words(self.diameter)}, {number(self.turns)} turns",
+            "wave": f"⌀ {length_words(self.diameter)}, {self.waves} waves",
         }[self.shape]
         article = "an" if _WORDS[self.shape][0] in "ae" else "a"
         return f"Put down {article} {_WORDS[self.shape]}, {size}"
 
     def notes(self, outcome: Outcome) -> tuple[str, ...]:
         curve = _put_down(self)
-        told = f"{millimetres(pieces_of(curve).length)} long, {curve.count} control points."
+        told = f"{length_words(pieces_of(curve).length)} long, {curve.count} control points."
         if self.shape == "circle":
             off = np.linalg.norm(pieces_of(self.own()).dense(16)[:, :2], axis=1) - self.diameter / 2
-            return (told, f"It strays from round by {number(float(np.abs(off).max()), 3)} mm.")
+            return (told, f"It strays from round by {fine_length_words(float(np.abs(off).max()))}.")
         return (told,)
 
 
@@ -126,7 +126,7 @@ class DrawCurve(NewPiece):
         return Curve(self.points, 1 if self.way == "straight" else 3, self.closed)
 
     def notes(self, outcome: Outcome) -> tuple[str, ...]:
-        return (f"{millimetres(pieces_of(self.cage()).length)} long.",)
+        return (f"{length_words(pieces_of(self.cage()).length)} long.",)
 
     def title(self, design: Design) -> str:
         what = {"through": "curve", "control": "curve", "straight": "polyline"}[self.way]

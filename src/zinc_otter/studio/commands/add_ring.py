@@ -11,7 +11,7 @@ from pydantic import Field
 from zinc_otter.core.cage import Cage
 from zinc_otter.core.primitives.ring import Profile, out_of_round, ring_band
 from zinc_otter.core.ring_sizes import ring_words
-from zinc_otter.core.words import millimetres, number
+from zinc_otter.core.words import bare_length, fine_length_words, length_words
 from zinc_otter.studio.commands.base import Outcome
 from zinc_otter.studio.commands.forms import Count, Form, Size
 from zinc_otter.studio.commands.labelled import labelled
@@ -49,14 +49,17 @@ class AddRing(Form):
     def apply(self, design: Design) -> Outcome:
         outcome = super().apply(design)
         mean = np.pi * (self.bore + self.thickness)
-        said = f"Bore {millimetres(self.bore)}: {ring_words(self.bore)}. Mean length round it {millimetres(float(mean))}."
+        said = f"Bore {length_words(self.bore)}: {ring_words(self.bore)}. Mean length round it {length_words(float(mean))}."
         off = out_of_round(self.form(), self.around)
         if off > 0.005:
-            said += f" With {self.around} faces around the bore is {off:.2g} mm out of round; more hold it nearer."
+            said += (
+                f" With {self.around} faces around the bore is {fine_length_words(off)} out of round; more hold it "
+                f"nearer."
+            )
         return replace(outcome, remarks=(*outcome.remarks, said))
 
     def called(self) -> str:
-        section = f"of {number(self.thickness)} mm wire"
+        section = f"of {length_words(self.thickness)} wire"
         if self.profile != "wire":
-            section = f"{number(self.width)} wide, {number(self.thickness)} mm thick"
-        return f"a ring, bore {number(self.bore)}, {section}"
+            section = f"{bare_length(self.width)} wide, {length_words(self.thickness)} thick"
+        return f"a ring, bore {bare_length(self.bore)}, {section}"

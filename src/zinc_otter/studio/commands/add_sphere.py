@@ -9,7 +9,7 @@ from pydantic import Field
 from zinc_otter.core.cage import Cage
 from zinc_otter.core.primitives.final import roundness
 from zinc_otter.core.primitives.sized import sized_patched_sphere, sized_poled_sphere
-from zinc_otter.core.words import millimetres, number
+from zinc_otter.core.words import length_words, number
 from zinc_otter.studio.commands.base import Outcome
 from zinc_otter.studio.commands.forms import Count, Form, Size, formed, put_down
 from zinc_otter.studio.commands.labelled import labelled
@@ -27,7 +27,7 @@ class AddSphere(Form):
         return sized_patched_sphere(self.diameter, self.count, self.size_of)
 
     def called(self) -> str:
-        return f"a sphere, ⌀ {millimetres(self.diameter)}"
+        return f"a sphere, ⌀ {length_words(self.diameter)}"
 
     def notes(self, outcome: Outcome) -> tuple[str, ...]:
         return (_round_within(self), *super().notes(outcome))
@@ -45,7 +45,7 @@ class AddPoledSphere(Form):
         return sized_poled_sphere(self.diameter, self.counts, self.size_of)
 
     def called(self) -> str:
-        return f"a sphere with poles, ⌀ {millimetres(self.diameter)}"
+        return f"a sphere with poles, ⌀ {length_words(self.diameter)}"
 
     def notes(self, outcome: Outcome) -> tuple[str, ...]:
         return (_round_within(self), *super().notes(outcome))

@@ -8,7 +8,7 @@ from pydantic import Field
 
 from zinc_otter.core.cage import Cage
 from zinc_otter.core.primitives.sized import sized_capsule, sized_torus, sized_tube
-from zinc_otter.core.words import extent, number
+from zinc_otter.core.words import bare_length, extent, length_words
 from zinc_otter.studio.commands.forms import Count, Form, Sharpness, Size
 from zinc_otter.studio.commands.labelled import labelled
 
@@ -28,7 +28,10 @@ class AddTube(Form):
         return sized_tube((self.outer, self.inner, self.height), self.counts, self.rim, self.size_of)
 
     def called(self) -> str:
-        return f"a tube, ⌀ {number(self.outer)} outside, {number(self.inner)} inside, {number(self.height)} mm high"
+        return (
+            f"a tube, ⌀ {bare_length(self.outer)} outside, {bare_length(self.inner)} inside, {length_words(self.height)} "
+            f"high"
+        )
 
 
 class AddTorus(Form):
@@ -44,7 +47,7 @@ class AddTorus(Form):
         return sized_torus((self.ring, self.section), self.counts, self.size_of)
 
     def called(self) -> str:
-        return f"a torus, ⌀ {number(self.ring)} with a section of ⌀ {number(self.section)} mm"
+        return f"a torus, ⌀ {bare_length(self.ring)} with a section of ⌀ {length_words(self.section)}"
 
 
 class AddCapsule(Form):

@@ -9,7 +9,7 @@ from pydantic import Field
 from zinc_otter.core.cage import Cage, Edit, Selection
 from zinc_otter.core.cage.edits.chamfer import chamfer_edges, chamfer_vertices
 from zinc_otter.core.cage.edits.chamfer.edges import MOST_SEGMENTS
-from zinc_otter.core.words import millimetres
+from zinc_otter.core.words import length_words
 from zinc_otter.studio.commands.base import Length, OnSelection
 from zinc_otter.studio.commands.labelled import labelled
 from zinc_otter.studio.design import Design
@@ -45,4 +45,4 @@ class Chamfer(OnSelection):
         )
 
     def title(self, design: Design) -> str:
-        return f"Chamfered {self.what(design)} by {millimetres(self.distance)}"
+        return f"Chamfered {self.what(design)} by {length_words(self.distance)}"

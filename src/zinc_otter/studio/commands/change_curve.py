@@ -18,7 +18,7 @@ from zinc_otter.core.curve.fitting import MOST, Fitted, resampled
 from zinc_otter.core.curve.pieces import pieces_of
 from zinc_otter.core.curve.points import closed_up, joined_to_one, offset_in_plane, parted, parted_at
 from zinc_otter.core.errors import BadSelectionError
-from zinc_otter.core.words import millimetres, number
+from zinc_otter.core.words import fine_length_words, length_words
 from zinc_otter.studio.commands.base import Command, Direction, InHand, Length, Outcome, Picked, PieceId
 from zinc_otter.studio.commands.labelled import labelled
 from zinc_otter.studio.design import Design, Piece
@@ -52,7 +52,7 @@ class ResampleCurve(OnCurve):
         piece, curve = self.curve(design)
         degree: Degree = 1 if self.degree == "1" else 2 if self.degree == "2" else 3
         fitted = resampled(curve, self.count, degree)
-        said = f"It strays from the curve that it was by at most {number(fitted.deviation, 4)} mm."
+        said = f"It strays from the curve that it was by at most {fine_length_words(fitted.deviation)}."
         return Outcome(design.with_piece(replace(piece, form=fitted.curve)), piece.id, remarks=(said,))
 
     def title(self, design: Design) -> str:
@@ -110,10 +110,10 @@ class PartCurve(OnCurve):
         design = design.with_piece(replace(piece, form=parts[0].curve))
         for part in parts[1:]:
             design, _ = design.with_new_piece(piece.name, part.curve, like=design.piece(piece.id))
-        stray = number(max(part.deviation for part in parts), 4)
+        stray = fine_length_words(max(part.deviation for part in parts))
         one = "The rest is cut off; it strays" if self._trims(curve) else "It is open now; it strays"
         made = f"{len(parts)} curves now; they stray" if len(parts) > 1 else one
-        said = f"{made} from what it was by at most {stray} mm."
+        said = f"{made} from what it was by at most {stray}."
         return Outcome(design, piece.id, Selection.of("vertex", [parts[0].curve.count - 1]), remarks=(said,))
 
     def _trims(self, curve: Curve) -> bool:
@@ -139,7 +139,7 @@ class PartCurve(OnCurve):
         made = pieces_of(curve)
         places, least = passes(made, pieces_of(other.curve), self.within)
         if not len(places):
-            words = f"{other.name} comes no nearer to {design.piece(self.piece).name} than {number(least, 4)} mm."
+            words = f"{other.name} comes no nearer to {design.piece(self.piece).name} than {fine_length_words(least)}."
             raise BadSelectionError(words)
         if not curve.closed:
             run, ends = made.lengths_to(places), self.within
@@ -176,7 +176,7 @@ class ExtendCurve(OnCurve):
         moved = replace(ElementMap.identity(curve.polygon.topology), vertices=went)
         end = 0 if self.end == "first" else fitted.curve.count - 1
         length = pieces_of(fitted.curve).length
-        said = f"{millimetres(length)} long now; its old part strays by at most {number(fitted.deviation, 4)} mm."
+        said = f"{length_words(length)} long now; its old part strays by at most {fine_length_words(fitted.deviation)}."
         changed = design.with_piece(replace(piece, form=fitted.curve), moved)
         return Outcome(changed, piece.id, Selection.of("vertex", [end]), remarks=(said,))
 
@@ -190,7 +190,7 @@ class ExtendCurve(OnCurve):
 
     def title(self, design: Design) -> str:
         way = "longer" if self.by > 0 else "shorter"
-        return f"Made {design.piece(self.piece).name} {millimetres(abs(self.by))} {way}"
+        return f"Made {design.piece(self.piece).name} {length_words(abs(self.by))} {way}"
 
 
 class JoinCurves(OnCurve):
@@ -207,7 +207,7 @@ class JoinCurves(OnCurve):
         if other.symmetry is not None:
             raise BadSelectionError(f"{other.name} has a mirror; make it independent first.")
         whole, gap = joined_to_one(curve, other.curve)
-        said = () if gap < 1e-6 else (f"Their ends were {millimetres(gap)} apart.",)
+        said = () if gap < 1e-6 else (f"Their ends were {length_words(gap)} apart.",)
         changed = design.with_piece(replace(piece, form=whole)).without_piece(other.id)
         return Outcome(changed, piece.id, remarks=said)
 
@@ -228,8 +228,8 @@ class OffsetCurve(OnCurve):
             raise BadSelectionError(f"{piece.name} is no curve; pick one.")
         fitted = offset_in_plane(piece.curve, self.distance, self.normal)
         changed, made = design.with_new_piece(f"{piece.name}, offset", fitted.curve, like=piece)
-        said = f"Its distance is true within {number(fitted.deviation, 4)} mm."
+        said = f"Its distance is true within {fine_length_words(fitted.deviation)}."
         return Outcome(changed, made.id, remarks=(said,))
 
     def title(self, design: Design) -> str:
-        return f"Offset {design.piece(self.piece).name} by {millimetres(self.distance)}"
+        return f"Offset {design.piece(self.piece).name} by {length_words(self.distance)}"

@@ -9,7 +9,7 @@ from pydantic import Field
 
 from zinc_otter.core.errors import BadSelectionError
 from zinc_otter.core.growth.stones import Stones
-from zinc_otter.core.words import millimetres, number
+from zinc_otter.core.words import length_words, number
 from zinc_otter.studio.commands.base import Command, Length, Outcome, PieceId
 from zinc_otter.studio.commands.labelled import labelled
 from zinc_otter.studio.design import Design
@@ -60,6 +60,6 @@ class ChangeStone(Command):
         if self.gone:
             return f"Took away stone {self.stone} of {design.piece(self.piece).name}"
         said = [f"turned by {number(self.turn)}°"] if self.turn else []
-        said += [f"sunk by {millimetres(self.sink)}"] if self.sink else []
+        said += [f"sunk by {length_words(self.sink)}"] if self.sink else []
         said += [f"{number(self.size)} times as large"] if self.size != 1 else []
         return f"{what}: {', '.join(said) or 'as it was'}"

@@ -13,7 +13,7 @@ from zinc_otter.core.errors import BadSelectionError
 from zinc_otter.core.relief.covering import Cover, covered
 from zinc_otter.core.relief.relief import DEEPEST, check_level
 from zinc_otter.core.surface import build_stencils
-from zinc_otter.core.words import millimetres
+from zinc_otter.core.words import length_words
 from zinc_otter.studio.commands.base import Command, Direction, Outcome, Picked, PieceId, Vector
 from zinc_otter.studio.commands.labelled import labelled
 from zinc_otter.studio.design import Design
@@ -64,4 +64,4 @@ class CoverFaces(Command):
     def title(self, design: Design) -> str:
         piece = design.piece(self.piece)
         what = piece.name if self.picked.kind == "piece" else f"{self.picked.on(piece.cage).words()} of {piece.name}"
-        return f"Covered {what} with {design.stamp_name(self.stamp)}, {millimetres(self.height)} high"
+        return f"Covered {what} with {design.stamp_name(self.stamp)}, {length_words(self.height)} high"

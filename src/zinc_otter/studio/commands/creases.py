@@ -19,7 +19,7 @@ from zinc_otter.core.proof.features import LineDistance
 from zinc_otter.core.scan.rounded_line import LikeScan, sharpness_like
 from zinc_otter.core.scan.samples import Samples
 from zinc_otter.core.scan.sharp_lines import sharp_lines
-from zinc_otter.core.words import fine_millimetres, number
+from zinc_otter.core.words import fine_length_words, length_words, number
 from zinc_otter.studio.commands.base import BesideMeshes, Length, Meshes, Number, OnSelection, Outcome
 from zinc_otter.studio.commands.crease import Sharpness
 from zinc_otter.studio.commands.labelled import labelled
@@ -118,9 +118,9 @@ def _like_told(found: LikeScan) -> str:
     of = "1 edge" if found.edges == 1 else f"{found.edges} edges"
     said = f"Along {of} the scan turns by {number(seen.turn, 0)}°"
     if seen.is_sharp:
-        said += f", sharp as far as its {fine_millimetres(seen.off)} of noise can tell"
+        said += f", sharp as far as its {fine_length_words(seen.off)} of noise can tell"
     else:
-        said += f" with a radius of {number(seen.radius, 2)} mm; it lies within {fine_millimetres(seen.off)} of that"
+        said += f" with a radius of {length_words(seen.radius)}; it lies within {fine_length_words(seen.off)} of that"
     words = "smooth" if found.sharpness == 0 else "hard" if found.sharpness >= HARD else number(found.sharpness)
     return f"{said}: sharpness {words}. Settle what lies about them once it is kept."
 

@@ -18,7 +18,7 @@ from zinc_otter.core.curve.evening import evened
 from zinc_otter.core.curve.fitting import Fitted
 from zinc_otter.core.curve.points import drawn_out, with_points_on, without_points
 from zinc_otter.core.errors import BadSelectionError
-from zinc_otter.core.words import number
+from zinc_otter.core.words import fine_length_words
 
 
 def points_deleted(curve: Curve, picked: Selection, hold: bool = False) -> Edit:
@@ -78,6 +78,6 @@ def points_evened(curve: Curve, picked: Selection, rounds: int, strength: float,
 def _edit(before: Curve, fitted: Fitted, went: Ints, selected: ArrayLike, told: bool) -> Edit:
     gone = np.full(before.polygon.topology.edge_count, -1, dtype=np.int32)
     empty = np.zeros(0, dtype=np.int32)
-    said = (f"It strays from the form by at most {number(fitted.deviation, 4)} mm.",) if told else ()
+    said = (f"It strays from the form by at most {fine_length_words(fitted.deviation)}.",) if told else ()
     chosen = Selection.of("vertex", np.asarray(selected, dtype=np.int32))
     return Edit(fitted.curve.polygon, chosen, ElementMap(went, gone, empty, empty), remarks=said)

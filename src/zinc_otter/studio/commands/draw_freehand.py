@@ -11,7 +11,7 @@ from zinc_otter.core.curve.curve import Curve
 from zinc_otter.core.curve.fitting import Fitted
 from zinc_otter.core.curve.pieces import pieces_of
 from zinc_otter.core.curve.tracing import freehand
-from zinc_otter.core.words import millimetres, number
+from zinc_otter.core.words import fine_length_words, length_words
 from zinc_otter.studio.commands.base import Length, NewPiece, Outcome, Vector
 from zinc_otter.studio.commands.labelled import labelled
 from zinc_otter.studio.design import Design
@@ -37,9 +37,12 @@ class DrawFreehand(NewPiece):
 
     def notes(self, outcome: Outcome) -> tuple[str, ...]:
         made = self.fitted()
-        strays = f"{made.curve.count} control points; it strays from the stroke by at most {number(made.deviation, 3)} mm"
+        strays = (
+            f"{made.curve.count} control points; it strays from the stroke by at most "
+            f"{fine_length_words(made.deviation)}"
+        )
         more = "." if made.deviation <= self.tolerance else ": a steadier hand, or more room, would hold it."
-        return (f"{millimetres(pieces_of(made.curve).length)} long.", strays + more)
+        return (f"{length_words(pieces_of(made.curve).length)} long.", strays + more)
 
     def title(self, design: Design) -> str:
         return f"Drew a {'closed ' if self.closed else ''}curve freehand"

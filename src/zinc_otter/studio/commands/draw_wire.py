@@ -12,7 +12,7 @@ from zinc_otter.core.curve.fitting import through
 from zinc_otter.core.curve.growing.pipe import MOST_AROUND
 from zinc_otter.core.curve.pieces import pieces_of
 from zinc_otter.core.growth.pipe import Pipe
-from zinc_otter.core.words import millimetres
+from zinc_otter.core.words import length_words
 from zinc_otter.studio.commands.base import NewPiece, Outcome, Vector
 from zinc_otter.studio.commands.forms import Size
 from zinc_otter.studio.commands.labelled import labelled
@@ -48,8 +48,8 @@ class DrawWire(NewPiece):
         return Outcome(changed, line.id, remarks=made.remarks)
 
     def notes(self, outcome: Outcome) -> tuple[str, ...]:
-        return (f"{millimetres(pieces_of(self.cage()).length)} of wire.", *outcome.remarks)
+        return (f"{length_words(pieces_of(self.cage()).length)} of wire.", *outcome.remarks)
 
     def title(self, design: Design) -> str:
         shape = "ring of wire" if self.closed else "wire"
-        return f"Drew a {shape}, ⌀ {millimetres(self.diameter)}, through {len(self.points)} points"
+        return f"Drew a {shape}, ⌀ {length_words(self.diameter)}, through {len(self.points)} points"

@@ -10,7 +10,7 @@ from zinc_otter.core.cage import Cage, Edit, Selection
 from zinc_otter.core.cage.edits.extrude import Rise, extrude_along, extrude_edges, extrude_faces
 from zinc_otter.core.curve.curve import Curve
 from zinc_otter.core.errors import BadSelectionError
-from zinc_otter.core.words import along_axes, millimetres
+from zinc_otter.core.words import along_axes, length_words
 from zinc_otter.studio.commands.base import Length, Number, OnSelection, Vector
 from zinc_otter.studio.commands.curve_edits import point_drawn_out
 from zinc_otter.studio.commands.labelled import labelled
@@ -66,8 +66,8 @@ class Extrude(Rising):
 
     def title(self, design: Design) -> str:
         if design.piece(self.piece).curve is not None:
-            return f"Drew a point out of {design.piece(self.piece).name}, {millimetres(self.distance)}"
-        return f"Extruded {self.what(design)} by {millimetres(self.distance)}"
+            return f"Drew a point out of {design.piece(self.piece).name}, {length_words(self.distance)}"
+        return f"Extruded {self.what(design)} by {length_words(self.distance)}"
 
 
 class ExtrudeAlong(Rising):

@@ -12,7 +12,7 @@ from zinc_otter.core.cage.cage import unit
 from zinc_otter.core.cage.topology import Floats
 from zinc_otter.core.errors import BadNumberError
 from zinc_otter.core.primitives.outline import Outline, border_deviation, circle, drawn, ellipse, filled, rounded_rectangle
-from zinc_otter.core.words import extent, millimetres, number
+from zinc_otter.core.words import extent, fine_length_words, length_words
 from zinc_otter.studio.commands.base import Direction, Length, NewPiece, Outcome, Vector
 from zinc_otter.studio.commands.forms import Count, Form, Size, formed
 from zinc_otter.studio.commands.labelled import labelled
@@ -31,7 +31,7 @@ class CircleOutline(_Shape):
         return circle(self.diameter)
 
     def words(self) -> str:
-        return f"a circle, ⌀ {millimetres(self.diameter)}"
+        return f"a circle, ⌀ {length_words(self.diameter)}"
 
 
 class EllipseOutline(_Shape):
@@ -80,12 +80,12 @@ class FillOutline(Form):
         return f"a patch in {self.outline.words()}"
 
     def notes(self, outcome: Outcome) -> tuple[str, ...]:
-        away = number(border_deviation(formed(self), self.outline.outline(), self.around), 3)
+        away = fine_length_words(border_deviation(formed(self), self.outline.outline(), self.around))
         if self.keep == "whole":
-            return (f"The border stays within {away} mm of the outline.",)
+            return (f"The border stays within {away} of the outline.",)
         if self.half == "alone":
             return super().notes(outcome)
-        return (f"Once mirrored, the border stays within {away} mm of the outline.", *super().notes(outcome))
+        return (f"Once mirrored, the border stays within {away} of the outline.", *super().notes(outcome))
 
 
 class FillDrawn(NewPiece):

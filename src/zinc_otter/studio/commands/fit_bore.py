@@ -10,7 +10,7 @@ from zinc_otter.core.cage.picking import everything
 from zinc_otter.core.form import NoFacesError, require_faces
 from zinc_otter.core.ring_sizes import ring_words
 from zinc_otter.core.stone.fit_bore import NoBoreError, fit_bore, ring_bore
-from zinc_otter.core.words import millimetres
+from zinc_otter.core.words import length_words
 from zinc_otter.studio.commands.base import Command, InHand, Length, Outcome, PieceId
 from zinc_otter.studio.commands.labelled import labelled
 from zinc_otter.studio.design import Design
@@ -32,10 +32,10 @@ class FitTheBore(Command):
             self.piece, whole, lambda cage, picked: fit_bore(cage, picked, self.diameter, moved=self.moved)
         )
         now = ring_bore(changed.piece(self.piece).faces)
-        return Outcome(changed, self.piece, remarks=(f"Bore {millimetres(now.diameter)}: {ring_words(now.diameter)}.",))
+        return Outcome(changed, self.piece, remarks=(f"Bore {length_words(now.diameter)}: {ring_words(now.diameter)}.",))
 
     def title(self, design: Design) -> str:
-        return f"Fitted the bore of {design.piece(self.piece).name} to {millimetres(self.diameter)}"
+        return f"Fitted the bore of {design.piece(self.piece).name} to {length_words(self.diameter)}"
 
     @classmethod
     def beginnings(cls, design: Design, hand: InHand) -> dict[str, JsonValue]:

@@ -8,7 +8,7 @@ from pydantic import Field
 
 from zinc_otter.core.cage import Cage, Edit, Selection
 from zinc_otter.core.cage.edits.inset import inset
-from zinc_otter.core.words import millimetres
+from zinc_otter.core.words import length_words
 from zinc_otter.studio.commands.base import Length, OnSelection
 from zinc_otter.studio.commands.labelled import labelled
 from zinc_otter.studio.design import Design
@@ -29,4 +29,4 @@ class Inset(OnSelection):
         return inset(cage, selection, self.width, depth=self.depth, apart=self.apart)
 
     def title(self, design: Design) -> str:
-        return f"Inset {self.what(design)} by {millimetres(self.width)}"
+        return f"Inset {self.what(design)} by {length_words(self.width)}"

@@ -13,7 +13,7 @@ from zinc_otter.core.scan.mirror_plane import mirror_plane
 from zinc_otter.core.scan.placing import Placed, Rigid, best_fit, by_pairs, turn_onto
 from zinc_otter.core.scan.regions import around, axis_of, plane_of
 from zinc_otter.core.scan.samples import Samples, samples_of
-from zinc_otter.core.words import fine_millimetres, number
+from zinc_otter.core.words import fine_length_words, length_words, number
 from zinc_otter.studio.commands.base import Command, Length, Meshes, Outcome, PieceId, Vector, no_meshes
 from zinc_otter.studio.commands.components import free_component
 from zinc_otter.studio.commands.labelled import labelled
@@ -36,7 +36,7 @@ class PlaceByPairs(Command):
     def apply(self, design: Design) -> Outcome:
         component = free_component(design, self.reference)
         placed = by_pairs(np.array(self.here), np.array(self.there))
-        apart = f"{fine_millimetres(placed.rms)} apart root mean square, {fine_millimetres(placed.most)} at most"
+        apart = f"{fine_length_words(placed.rms)} apart root mean square, {fine_length_words(placed.most)} at most"
         words = f"The pairs lie {apart}."
         return Outcome(design.with_reference(_moved(component, placed.motion)), remarks=(words,))
 
@@ -90,8 +90,8 @@ class StandOnMirror(Command):
         k = "xyz".index(self.axis)
         shift[k] -= (turn @ on + shift)[k]
         words = (
-            f"Its two sides differ by {fine_millimetres(found.rms)} root mean square, 95 % of them by less than "
-            f"{fine_millimetres(found.most)}."
+            f"Its two sides differ by {fine_length_words(found.rms)} root mean square, 95 % of them by less than "
+            f"{fine_length_words(found.most)}."
         )
         if found.rms > 0.02 * max(component.size):
             words += " That is no mirror image: look at it."
@@ -130,8 +130,8 @@ class LayByRegion(Command):
         # A plane is moved along the axis alone, an axis across it alone.
         moves = np.arange(3) == k if self.what == "plane" else np.arange(3) != k
         shift[moves] -= (turn @ found.point + shift)[moves]
-        of = "" if not found.radius else f" Its diameter is {fine_millimetres(2 * found.radius)}."
-        words = f"{found.count:,} places lie {fine_millimetres(found.rms)} off it root mean square.{of}"
+        of = "" if not found.radius else f" Its diameter is {fine_length_words(2 * found.radius)}."
+        words = f"{found.count:,} places lie {fine_length_words(found.rms)} off it root mean square.{of}"
         if found.rms > 0.02 * max(component.size):
             words += f" That is no {'flat side' if self.what == 'plane' else 'cylinder'}: look at it."
         return Outcome(design.with_reference(_moved(component, Rigid(turn, shift))), remarks=(words,))
@@ -161,7 +161,7 @@ def _orthonormal(matrix: Floats) -> Floats:
 def _fit_words(found: Placed, motion: Rigid, middle: Floats) -> str:
     moved = float(np.linalg.norm(motion.moved(middle[None])[0] - middle))
     return (
-        f"It lies {fine_millimetres(found.rms)} off root mean square, 95 % of it within {fine_millimetres(found.most)}; "
+        f"It lies {fine_length_words(found.rms)} off root mean square, 95 % of it within {fine_length_words(found.most)}; "
         f"{number(100 * found.met, 1)} % of it meets the piece. Turned by {number(motion.degrees)}°, moved by "
-        f"{number(moved)} mm."
+        f"{length_words(moved)}."
     )

@@ -6,7 +6,7 @@ from typing import Literal
 
 from zinc_otter.core.cage import Cage, Selection
 from zinc_otter.core.cage.building.motion import Motion, along_normal
-from zinc_otter.core.words import millimetres
+from zinc_otter.core.words import length_words
 from zinc_otter.studio.commands.base import Length
 from zinc_otter.studio.commands.placement import Placement, reaching
 from zinc_otter.studio.design import Design
@@ -25,4 +25,4 @@ class MoveAlongNormal(Placement):
 
     def title(self, design: Design) -> str:
         verb = "Pulled" if self.distance >= 0 else "Pushed"
-        return f"{verb} {self.what(design)} by {millimetres(abs(self.distance))}{reaching(self.reach)}"
+        return f"{verb} {self.what(design)} by {length_words(abs(self.distance))}{reaching(self.reach)}"

@@ -6,7 +6,7 @@ from typing import Annotated, Literal
 
 from zinc_otter.core.cage import Cage, Edit, Selection
 from zinc_otter.core.cage.edits.push import push
-from zinc_otter.core.words import millimetres
+from zinc_otter.core.words import length_words
 from zinc_otter.studio.commands.base import Length, OnSelection
 from zinc_otter.studio.commands.labelled import labelled
 from zinc_otter.studio.commands.placement import ReachBy, reach_on, reaching
@@ -27,4 +27,4 @@ class MoveEach(OnSelection):
         return push(cage, selection, self.distance, reach=reach_on(self.reach, cage))
 
     def title(self, design: Design) -> str:
-        return f"Moved {self.what(design)} by {millimetres(self.distance)}, each along its own normal{reaching(self.reach)}"
+        return f"Moved {self.what(design)} by {length_words(self.distance)}, each along its own normal{reaching(self.reach)}"

@@ -9,7 +9,7 @@ import numpy as np
 from pydantic import Field, StringConstraints
 
 from zinc_otter.core.errors import BadNumberError, BadSelectionError
-from zinc_otter.core.words import millimetres
+from zinc_otter.core.words import length_words
 from zinc_otter.studio.commands.base import Command, Name, Number, Outcome, PieceId, Vector
 from zinc_otter.studio.commands.forms import Size
 from zinc_otter.studio.design import Design
@@ -57,7 +57,7 @@ class PlacePicture(Command):
     def title(self, design: Design) -> str:
         name = design.reference(self.reference).name
         if self.width is not None and self.centre is None and self.degrees is None:
-            return f"Made {name} {millimetres(self.width)} wide"
+            return f"Made {name} {length_words(self.width)} wide"
         return f"Placed {name}"
 
 
@@ -86,7 +86,7 @@ class MeasurePicture(Command):
         return Outcome(design.with_reference(replace(sized, centre=(x, y, z))))
 
     def title(self, design: Design) -> str:
-        return f"Sized {design.reference(self.reference).name} by two points, {millimetres(self.distance)} apart"
+        return f"Sized {design.reference(self.reference).name} by two points, {length_words(self.distance)} apart"
 
 
 def free_picture(design: Design, reference_id: str) -> Picture:

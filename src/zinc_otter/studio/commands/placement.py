@@ -12,7 +12,7 @@ from zinc_otter.core.cage import Cage, Edit, Selection
 from zinc_otter.core.cage.building.motion import Motion, placed
 from zinc_otter.core.cage.reach import Reach
 from zinc_otter.core.cage.symmetry.whole import whole_moved
-from zinc_otter.core.words import millimetres
+from zinc_otter.core.words import length_words
 from zinc_otter.studio.commands.base import Length, OnSelection, Picked
 from zinc_otter.studio.design import Design
 
@@ -45,7 +45,7 @@ def reach_on(reach: ReachBy | None, cage: Cage) -> Reach | None:
 
 def reaching(reach: ReachBy | None) -> str:
     """For titles: ``, reaching 12 mm``."""
-    return f", reaching {millimetres(reach.radius)}" if reach and reach.radius else ""
+    return f", reaching {length_words(reach.radius)}" if reach and reach.radius else ""
 
 
 class Placement(OnSelection):

@@ -8,7 +8,7 @@ from typing import Annotated, Literal
 from pydantic import Field
 
 from zinc_otter.core.errors import BadSelectionError
-from zinc_otter.core.words import millimetres, number
+from zinc_otter.core.words import length_words, number
 from zinc_otter.studio.commands.base import Command, Name, Outcome, PieceId
 from zinc_otter.studio.commands.components import Clearance
 from zinc_otter.studio.design import Design
@@ -53,7 +53,7 @@ class ChangeReference(Command):
             "locked": f"{'Locked' if self.locked else 'Unlocked'} {name}",
             "opacity": f"Faded {name} to {number(100 * (self.opacity or 0), 0)} %",
             "in_front": f"Laid {name} {'in front' if self.in_front else 'behind'}",
-            "clearance": f"Asked for {millimetres(self.clearance or 0)} of clearance around {name}",
+            "clearance": f"Asked for {length_words(self.clearance or 0)} of clearance around {name}",
             "scan": f"Took {name} for {'a scan to lie on' if self.scan else 'a part to keep clear of'}",
         }
         return next((words[key] for key in words if key in self._given()), f"Changed {name}")

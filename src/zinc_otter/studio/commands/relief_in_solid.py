@@ -9,7 +9,7 @@ from pydantic import Field
 
 from zinc_otter.core.cage.face_bound import check_face_total
 from zinc_otter.core.relief.in_patches import MOST_LEVELS, strays_from_relief, with_levels
-from zinc_otter.core.words import number
+from zinc_otter.core.words import fine_length_words
 from zinc_otter.studio.commands.base import Command, Outcome, PieceId
 from zinc_otter.studio.commands.labelled import labelled
 from zinc_otter.studio.design import Design
@@ -32,9 +32,9 @@ class ReliefInSolid(Command):
         if self.levels:
             check_face_total(cage.topology.corner_count * 4 ** (self.levels - 1), 0)
             made = with_levels(cage, self.levels)
-            off = number(strays_from_relief(cage, made), 4)
+            off = fine_length_words(strays_from_relief(cage, made))
             count = made.topology.face_count
-            remarks = (f"{count:,} patches; the form with all of its relief strays from them by at most {off} mm.",)
+            remarks = (f"{count:,} patches; the form with all of its relief strays from them by at most {off}.",)
         return Outcome(design.with_piece(replace(piece, relief_in_solid=self.levels)), piece.id, whole=True, remarks=remarks)
 
     def title(self, design: Design) -> str:

@@ -17,7 +17,7 @@ from zinc_otter.core.errors import BadSelectionError
 from zinc_otter.core.relief.brushes import BRUSHES
 from zinc_otter.core.relief.relief import DEEPEST
 from zinc_otter.core.relief.stroke import MOST_SAMPLES, Manner
-from zinc_otter.core.words import millimetres
+from zinc_otter.core.words import length_words
 from zinc_otter.studio.commands.aligning import Share
 from zinc_otter.studio.commands.base import Command, Direction, Outcome, Picked, PieceId, Vector
 from zinc_otter.studio.commands.labelled import labelled
@@ -128,7 +128,7 @@ class Sculpt(Command):
     def title(self, design: Design) -> str:
         brush = BRUSHES[self.brush]
         done = brush.undone if self.opposite else brush.done
-        by = f" by {millimetres(self.height)}" if brush.measure == "height" else ""
+        by = f" by {length_words(self.height)}" if brush.measure == "height" else ""
         with_stamp = "" if self.stamp == "none" else f", {design.stamp_name(self.stamp)}"
         return f"{done} {design.piece(self.piece).name}{by}{with_stamp}"
 

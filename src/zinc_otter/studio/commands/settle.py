@@ -11,7 +11,7 @@ from pydantic import Field
 from zinc_otter.core.cage import Cage, Edit, Selection
 from zinc_otter.core.errors import BadSelectionError
 from zinc_otter.core.scan.settling import Settled, settle
-from zinc_otter.core.words import fine_millimetres
+from zinc_otter.core.words import fine_length_words
 from zinc_otter.studio.commands.aligning import Share
 from zinc_otter.studio.commands.base import BesideMeshes, Meshes
 from zinc_otter.studio.commands.labelled import labelled
@@ -60,8 +60,8 @@ class Settle(BesideMeshes):
 def _told(done: Settled) -> Settled:
     (rms, most), (rms_after, most_after) = done.before, done.after
     remark = (
-        f"Root mean square {fine_millimetres(rms)} before, {fine_millimetres(rms_after)} after; largest "
-        f"{fine_millimetres(most)} before, {fine_millimetres(most_after)} after, of {done.count:,} places of the scan."
+        f"Root mean square {fine_length_words(rms)} before, {fine_length_words(rms_after)} after; largest "
+        f"{fine_length_words(most)} before, {fine_length_words(most_after)} after, of {done.count:,} places of the scan."
     )
     bare = 0 if done.suspect is None else len(done.suspect)
     if bare:

@@ -14,7 +14,7 @@ from zinc_otter.core.cage.edits.space_evenly import space_evenly
 from zinc_otter.core.cage.edits.straighten import straighten
 from zinc_otter.core.curve.curve import Curve
 from zinc_otter.core.holding import relax_holding
-from zinc_otter.core.words import millimetres, number
+from zinc_otter.core.words import length_words, number
 from zinc_otter.studio.commands.aligning import Aligning, Share
 from zinc_otter.studio.commands.base import Direction, Length, OnSelection
 from zinc_otter.studio.commands.curve_edits import points_evened
@@ -45,7 +45,7 @@ class Slide(OnSelection):
         return lambda whole, _: self.edit(whole, picked)
 
     def title(self, design: Design) -> str:
-        by = f"{number(100 * self.share)} %" if self.distance is None else millimetres(self.distance)
+        by = f"{number(100 * self.share)} %" if self.distance is None else length_words(self.distance)
         return f"Slid {self.what(design)} by {by}"
 
 

@@ -15,6 +15,7 @@ from zinc_otter.core.errors import BadNumberError
 from zinc_otter.core.relief.relief import with_all_relief
 from zinc_otter.core.relief.stamps.of_geometry import seen_from
 from zinc_otter.core.relief.stamps.stamp import MOST_ACROSS, Stamp
+from zinc_otter.core.words import fine_length_words
 from zinc_otter.studio.commands.base import Command, Name, Outcome, PieceId
 from zinc_otter.studio.commands.labelled import labelled
 from zinc_otter.studio.design import Design
@@ -87,7 +88,7 @@ class StampFromPiece(Command):
         level = with_all_relief(cage.relief, _LEVEL if cage.topology.face_count < 600 else 2)
         stamp = seen_from(*surface_of(cage, level), SIDES[self.side])
         done = design.with_new_stamp(piece.name, stamp)
-        words = f"A stamp of {stamp.width:.4g} mm across and {stamp.height:.4g} mm high."
+        words = f"A stamp of {fine_length_words(stamp.width)} across and {fine_length_words(stamp.height)} high."
         return Outcome(done, piece.id, whole=True, remarks=(words,))
 
     def title(self, design: Design) -> str:

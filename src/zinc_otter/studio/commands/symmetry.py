@@ -19,7 +19,7 @@ from zinc_otter.core.curve.mirroring import cut_and_mirrored, followed
 from zinc_otter.core.errors import BadSelectionError, CoreError
 from zinc_otter.core.growth.mirrored import MirroredCopy
 from zinc_otter.core.relief.symmetrised import symmetrised
-from zinc_otter.core.words import along_axes, number
+from zinc_otter.core.words import along_axes, fine_length_words, length_words
 from zinc_otter.studio.commands.base import Command, Direction, InHand, Length, Outcome, PieceId, Vector
 from zinc_otter.studio.commands.labelled import labelled
 from zinc_otter.studio.design import Design, Piece, let_go
@@ -93,10 +93,10 @@ class Mirror(Command):
         kept = self.keep == "positive"
         if self.way == "follow":
             fitted, symmetry = followed(curve, plane, kept)
-            said = f"Its points moved by at most {number(fitted.deviation, 4)} mm."
+            said = f"Its points moved by at most {fine_length_words(fitted.deviation)}."
         else:
             fitted, symmetry = cut_and_mirrored(curve, plane, kept, self.tolerance)
-            said = f"It strays from the half that it was by at most {number(fitted.deviation, 4)} mm."
+            said = f"It strays from the half that it was by at most {fine_length_words(fitted.deviation)}."
         changed = design.with_piece(replace(piece, form=fitted.curve, symmetry=symmetry))
         return Outcome(changed, piece.id, Selection.of("vertex", []), remarks=(said,))
 
@@ -219,5 +219,5 @@ def _plane_words(point: Vector, normal: Direction) -> str:
     along = [(axis, k) for k, axis in enumerate("xyz") if abs(normal[k]) > 1e-9]
     if len(along) == 1:
         axis, k = along[0]
-        return f"at {axis} = {number(point[k])} mm"
+        return f"at {axis} = {length_words(point[k])}"
     return f"in a plane through {along_axes(point)}"

@@ -9,7 +9,7 @@ from pydantic import Field
 
 from zinc_otter.core.cage import Cage, Edit, Selection
 from zinc_otter.core.solid.thicken import thicken
-from zinc_otter.core.words import millimetres
+from zinc_otter.core.words import length_words
 from zinc_otter.studio.commands.base import Length, OnSelection
 from zinc_otter.studio.commands.labelled import labelled
 from zinc_otter.studio.design import Design
@@ -39,4 +39,4 @@ class Thicken(OnSelection):
         return f"The walls run through each other at {count} marked faces; make it thinner."
 
     def title(self, design: Design) -> str:
-        return f"Thickened {design.piece(self.piece).name} by {millimetres(self.distance)}"
+        return f"Thickened {design.piece(self.piece).name} by {length_words(self.distance)}"

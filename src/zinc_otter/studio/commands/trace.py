@@ -19,7 +19,7 @@ from zinc_otter.core.cage.topology import Floats
 from zinc_otter.core.errors import BadSelectionError, UnsoundCageError
 from zinc_otter.core.proof.distance import MeshDistance
 from zinc_otter.core.scan.tracing import MOST, Onto, Traced, patch, strip
-from zinc_otter.core.words import millimetres
+from zinc_otter.core.words import length_words
 from zinc_otter.studio.commands.base import Command, Direction, Length, Meshes, Outcome, PieceId, Vector, no_meshes
 from zinc_otter.studio.commands.labelled import labelled
 from zinc_otter.studio.commands.lay_face import Corner, Index
@@ -85,7 +85,7 @@ class OnScan(Command):
         except UnsoundCageError as error:
             raise BadSelectionError(
                 f"The patch would touch its mirror image in a single point: two neighbouring corners must lie in the plane "
-                f"across {self.mirrored}, or none. A click within {millimetres(self.weld)} of it does (Welds within)."
+                f"across {self.mirrored}, or none. A click within {length_words(self.weld)} of it does (Welds within)."
             ) from error
         changed, new = design.with_new_piece(self.name, whole)
         changed = changed.with_piece(replace(changed.piece(new.id), form=whole, symmetry=symmetry))
@@ -133,7 +133,7 @@ class TraceStrip(OnScan):
         return strip(cage, np.array(self.stroke), self.width, onto, begins=begins, weld=self.weld, planes=planes)
 
     def title(self, design: Design) -> str:
-        return f"Traced a strip of {millimetres(self.width)} on {design.reference(self.onto).name}"
+        return f"Traced a strip of {length_words(self.width)} on {design.reference(self.onto).name}"
 
 
 def _nearest(component: Component, mesh: MeshDistance) -> Onto:

@@ -11,6 +11,7 @@ from zinc_otter.core.cage.edit import Edit, same_structure
 from zinc_otter.core.cage.selection import Selection, convert
 from zinc_otter.core.cage.topology import Floats
 from zinc_otter.core.errors import BadNumberError, BadSelectionError
+from zinc_otter.core.words import length_words
 
 
 def set_crease(cage: Cage, selection: Selection, sharpness: float) -> Edit:
@@ -89,7 +90,7 @@ def crease_along(
     found = edges[near]
     if not len(found):
         raise BadSelectionError(
-            f"No edge runs along a sharp line within {within:g} mm; look further, or take a smaller angle."
+            f"No edge runs along a sharp line within {length_words(within)}; look further, or take a smaller angle."
         )
     values = cage.edge_sharpness.copy()
     values[found] = _in_range(sharpness)

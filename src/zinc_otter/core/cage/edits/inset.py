@@ -11,6 +11,7 @@ from zinc_otter.core.cage.edits.extrude import even_lift
 from zinc_otter.core.cage.selection import Selection
 from zinc_otter.core.cage.topology import Floats
 from zinc_otter.core.errors import BadNumberError
+from zinc_otter.core.words import fine_length_words, length_words
 
 _LEAST_AREA = 1e-4
 _NARROWEST = 0.15
@@ -38,7 +39,8 @@ def inset(cage: Cage, selection: Selection, width: float, *, depth: float = 0.0,
     folded = lift.inverted(lift.base + width * inwards, _LEAST_AREA)
     if len(folded):
         raise BadNumberError(
-            f"An inset of {width:g} mm is too wide here; up to {_widest(lift, inwards, width):.3g} mm fits.", faces=folded
+            f"An inset of {length_words(width)} is too wide here; up to "
+            f"{fine_length_words(_widest(lift, inwards, width))} fits.", faces=folded
         )
     top = lift.base + width * inwards
     if depth:

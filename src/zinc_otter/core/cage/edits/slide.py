@@ -14,6 +14,7 @@ from zinc_otter.core.cage.edit import Edit, same_structure
 from zinc_otter.core.cage.selection import Selection, vertices_of
 from zinc_otter.core.cage.topology import Floats, Ints
 from zinc_otter.core.errors import BadNumberError, BadSelectionError
+from zinc_otter.core.words import fine_length_words
 
 MOST_SHARE = 0.99
 """How far towards its neighbour a vertex slides at the most, so that no edge loses its length."""
@@ -51,7 +52,8 @@ def slide(
     least = float(length.min())
     if in_mm and by > MOST_SHARE * least:
         raise BadSelectionError(
-            f"There are only {least:.3g} mm to the next vertex here; slide by less than {MOST_SHARE * least:.3g} mm.",
+            f"There are only {fine_length_words(least)} to the next vertex here; slide by less than "
+            f"{fine_length_words(MOST_SHARE * least)}.",
             vertices=[verts[int(np.argmin(length))]],
         )
     share = by / np.maximum(length, 1e-12) if in_mm else np.full(len(verts), min(by, MOST_SHARE))

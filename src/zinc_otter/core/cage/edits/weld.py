@@ -13,6 +13,7 @@ from zinc_otter.core.cage.edit import Edit
 from zinc_otter.core.cage.selection import Selection, vertices_of
 from zinc_otter.core.cage.topology import Ints, joined_labels
 from zinc_otter.core.errors import BadNumberError, BadSelectionError, UnsoundCageError
+from zinc_otter.core.words import length_words
 
 
 def weld(cage: Cage, selection: Selection, *, onto: int | None = None, point: Sequence[float] | None = None) -> Edit:
@@ -58,7 +59,7 @@ def weld_close(cage: Cage, selection: Selection, tolerance: float) -> Edit:
         raise BadNumberError("The tolerance is a length of 0 or more.")
     groups = close_groups(cage, selection, tolerance)
     if len(np.unique(groups)) == len(groups):
-        raise BadSelectionError(f"No two of the picked vertices lie within {tolerance:g} mm of each other.")
+        raise BadSelectionError(f"No two of the picked vertices lie within {length_words(tolerance)} of each other.")
     return _welded(cage, groups, {})
 
 

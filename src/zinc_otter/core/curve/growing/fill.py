@@ -14,7 +14,7 @@ from zinc_otter.core.curve.fitting import resampled
 from zinc_otter.core.curve.growing.grid import Grown
 from zinc_otter.core.curve.pieces import pieces_of
 from zinc_otter.core.primitives.outline import fill_ring
-from zinc_otter.core.words import number
+from zinc_otter.core.words import fine_length_words, number
 
 
 def fill(curve: Curve, around: int, rings: int = 1) -> Grown:
@@ -45,7 +45,7 @@ def fill(curve: Curve, around: int, rings: int = 1) -> Grown:
     sharp[:around][_corners(fitted.curve)] = HARD
     cage = sheet.with_positions(placed @ axes + middle).with_sharpness(vertices=sharp)
     strayed = fitted.deviation > 1e-9
-    said = (f"The border strays from the curve by at most {number(fitted.deviation, 4)} mm.",) if strayed else ()
+    said = (f"The border strays from the curve by at most {fine_length_words(fitted.deviation)}.",) if strayed else ()
     return Grown(cage, around, rings, np.zeros(0, dtype=np.int32), said, fitted.deviation)
 
 

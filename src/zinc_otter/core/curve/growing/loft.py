@@ -15,6 +15,7 @@ from zinc_otter.core.curve.growing.grid import Grown, grid_cage, with_caps
 from zinc_otter.core.curve.pieces import pieces_of
 from zinc_otter.core.curve.solving import solved
 from zinc_otter.core.errors import BadNumberError
+from zinc_otter.core.words import fine_length_words
 
 MOST_CURVES = 200
 _MARKS = 96
@@ -68,7 +69,10 @@ def loft(
         words.append("The curves were put into the order in which they lie.")
     words += _laid_words(smooth, laid)
     if deviation > 0:
-        words.append(f"Counts were made equal: the surface strays from the curves by at most {deviation:.3g} mm.")
+        words.append(
+            f"Counts were made equal: the surface strays from the curves by at most "
+            f"{fine_length_words(deviation)}."
+        )
     faces_along = each * (len(laid) if closed else len(laid) - 1)
     return Grown(cage, columns, faces_along, np.zeros(0, dtype=np.int32), tuple(words), deviation)
 

@@ -17,6 +17,7 @@ from zinc_otter.core.curve.growing.widths import Places, widths_along
 from zinc_otter.core.curve.pieces import Pieces, pieces_of
 from zinc_otter.core.curve.solving import solved
 from zinc_otter.core.errors import BadNumberError
+from zinc_otter.core.words import fine_length_words
 
 Caps = Literal["open", "flat", "round"]
 _DOME = (82.0, 60.0, 30.0)
@@ -74,10 +75,16 @@ def pipe(
     remarks: tuple[str, ...] = ()
     if len(tight):
         least = 1 / float(bend[(bend * wide) > 1].max())
-        remarks = (f"The curve bends tighter than the pipe's radius, down to {least:.3g} mm: it runs into itself there.",)
+        remarks = (
+            f"The curve bends tighter than the pipe's radius, down to {fine_length_words(least)}: it runs into itself "
+            f"there.",
+        )
     deviation = _strays(points, made, steps, radius, dome) if shape == "round" and not places else 0.0
     if not len(tight) and deviation > 0.01 * radius:
-        words = f"Between its rings the radius strays by up to {deviation:.2g} mm; more faces along the curve keep it."
+        words = (
+            f"Between its rings the radius strays by up to {fine_length_words(deviation)}; more faces along the curve "
+            f"keep it."
+        )
         remarks = (words,)
     return Grown(cage, steps, around, faces.astype(np.int32), remarks, deviation)
 

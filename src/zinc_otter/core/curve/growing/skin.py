@@ -19,6 +19,7 @@ from zinc_otter.core.curve.growing.grid import Grown, grid_cage
 from zinc_otter.core.curve.pieces import Pieces, pieces_of
 from zinc_otter.core.curve.solving import solved
 from zinc_otter.core.errors import BadNumberError
+from zinc_otter.core.words import fine_length_words
 
 MOST_CURVES = 100
 MEET = 1e-6
@@ -72,9 +73,9 @@ def skin(curves: Sequence[Curve], *, each: int = 2, tolerance: float = 0.1) -> G
     cage = grid_cage(grid, (False, closed))
     rows, columns = goals.shape[0] - 1, goals.shape[1] - (not closed)
     deviation = _strays(grid, closed, net)
-    words = [f"Between the faces' corners the surface lies within {deviation:.3g} mm of the curves."]
+    words = [f"Between the faces' corners the surface lies within {fine_length_words(deviation)} of the curves."]
     if net.apart > 0:
-        words.append(f"Curves that missed each other by up to {net.apart:.3g} mm were drawn together.")
+        words.append(f"Curves that missed each other by up to {fine_length_words(net.apart)} were drawn together.")
     return Grown(cage, rows, columns, np.zeros(0, dtype=np.int32), tuple(words), deviation)
 
 
@@ -117,7 +118,10 @@ def _sorted(
             found = meets.get((min(i, j), max(i, j)))
             if found is None:
                 place = _crossing(pieces_of(curves[i]), pieces_of(curves[j]))
-                words = f"Two curves of the net do not meet: they are {place[3]:.3g} mm apart where they come nearest."
+                words = (
+                    f"Two curves of the net do not meet: they are {fine_length_words(place[3])} apart where they come "
+                    f"nearest."
+                )
                 raise CurveError(words, points=[place[2].tolist()])
             u, v = (found[0], found[1]) if i < j else (found[1], found[0])
             on_length[a, b], on_cross[a, b], points[a, b] = u, v, found[2]

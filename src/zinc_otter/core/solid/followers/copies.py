@@ -19,7 +19,7 @@ from zinc_otter.core.errors import BadNumberError, BadSelectionError
 from zinc_otter.core.solid.exact import above_nothing, direction
 from zinc_otter.core.solid.followers.base import PIECE, Follower, Measured, NameOf, OnKernel, OnMesh
 from zinc_otter.core.solid.mesh.body import MeshBody, together
-from zinc_otter.core.words import millimetres
+from zinc_otter.core.words import length_words
 
 if TYPE_CHECKING:
     from zinc_otter.core.solid.kernel.shape import NamedShape
@@ -177,7 +177,7 @@ class RepeatAlong(_Copies):
             raise BadNumberError("The phase is a number.")
 
     def deed(self, name_of: NameOf) -> str:
-        return f"Repeat {name_of(PIECE)} {self.count} times, {millimetres(self.spacing)} apart"
+        return f"Repeat {name_of(PIECE)} {self.count} times, {length_words(self.spacing)} apart"
 
     def motions(self) -> Sequence[Floats]:
         found = []
@@ -225,7 +225,7 @@ class ScaleToSize(Follower):
             raise BadNumberError("A measured distance needs two points that are apart.")
 
     def deed(self, name_of: NameOf) -> str:
-        return f"Scale {name_of(PIECE)} to {millimetres(self.length)}"
+        return f"Scale {name_of(PIECE)} to {length_words(self.length)}"
 
     def measured(self, of: Measured) -> Follower:
         if self.measure == "distance":

@@ -15,7 +15,7 @@ from zinc_otter.core.ring_sizes import ring_words
 from zinc_otter.core.solid.exact import Cylinder, above_nothing, direction
 from zinc_otter.core.solid.followers.base import PIECE, Follower, Measured, NameOf, OnKernel, OnMesh
 from zinc_otter.core.solid.mesh.body import MeshBody, named
-from zinc_otter.core.words import millimetres
+from zinc_otter.core.words import length_words
 
 if TYPE_CHECKING:
     from zinc_otter.core.solid.kernel.shape import NamedShape
@@ -51,7 +51,7 @@ class FitBore(Follower):
         direction(self.along)
 
     def deed(self, name_of: NameOf) -> str:
-        return f"Fit the bore of {name_of(PIECE)} to {millimetres(self.diameter)}"
+        return f"Fit the bore of {name_of(PIECE)} to {length_words(self.diameter)}"
 
     def measured(self, of: Measured) -> Follower:
         # Longer than the body is from any of its points to the other end.
@@ -80,7 +80,7 @@ class CutBore(FitBore):
     def on_mesh(self, body: MeshBody, at: OnMesh) -> MeshBody:
         made = body.less(named(self._cylinder.mesh(min(at.chord, 5e-4)), self.id))
         if made.solid.is_empty():
-            raise CoreError(f"A bore of {millimetres(self.diameter)} leaves nothing of the body.")
+            raise CoreError(f"A bore of {length_words(self.diameter)} leaves nothing of the body.")
         return made
 
     def on_kernel(self, body: NamedShape, at: OnKernel) -> NamedShape:
@@ -99,8 +99,8 @@ class CutBore(FitBore):
         if wide <= self.diameter + _WIDER:
             return None
         words = (
-            f"The bore is {millimetres(wide)} ({ring_words(wide)}), wider than the {millimetres(self.diameter)} asked for: "
-            "metal is only taken away here. Move the inside instead."
+            f"The bore is {length_words(wide)} ({ring_words(wide)}), wider than the {length_words(self.diameter)} asked "
+            "for: metal is only taken away here. Move the inside instead."
         )
         return Remark(words, at_points(np.array([self.point])))
 

@@ -14,7 +14,7 @@ from zinc_otter.core.solid.followers.base import PIECE, Follower, NameOf, OnKern
 from zinc_otter.core.solid.followers.trim import Trim
 from zinc_otter.core.solid.mesh.body import MeshBody, named
 from zinc_otter.core.solid.mesh.offset import deepest_place, fitting_voxel, offset
-from zinc_otter.core.words import millimetres
+from zinc_otter.core.words import fine_length_words, length_words
 
 if TYPE_CHECKING:
     from zinc_otter.core.solid.kernel.shape import NamedShape
@@ -63,7 +63,7 @@ class Hollow(Follower):
             raise BadNumberError("A hollow takes up to 100 vents.")
 
     def deed(self, name_of: NameOf) -> str:
-        return f"Hollow {name_of(PIECE)} to a wall of {millimetres(self.wall)}"
+        return f"Hollow {name_of(PIECE)} to a wall of {length_words(self.wall)}"
 
     def on_mesh(self, body: MeshBody, at: OnMesh) -> MeshBody:
         voxel = fitting_voxel(body, self.wall / 4, at.budget)
@@ -72,14 +72,16 @@ class Hollow(Follower):
             depth, deepest = deepest_place(body)
             if depth <= self.wall:
                 raise CoreError(
-                    f"No place lies deeper than {depth:.3g} mm: with {self.wall:g} mm the walls would meet everywhere.",
+                    f"No place lies deeper than {fine_length_words(depth)}: with {length_words(self.wall)} the walls "
+                    f"would meet everywhere.",
                     points=[deepest],
                 )
             # The hollow is smaller than a cell of the grid.
             inner = offset(body, -self.wall, max((depth - self.wall) / 3, voxel / 64), self.id)
         if inner is None:
             raise CoreError(
-                f"The hollow would be {2 * (depth - self.wall):.2g} mm wide, at {depth:.3g} mm deep; make the wall thinner.",
+                f"The hollow would be {fine_length_words(2 * (depth - self.wall))} wide, at {fine_length_words(depth)} "
+                f"deep; make the wall thinner.",
                 points=[deepest],
             )
         done = body.less(inner)

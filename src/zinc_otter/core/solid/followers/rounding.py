@@ -15,7 +15,7 @@ from zinc_otter.core.solid.followers.base import PIECE, EdgeName, Follower, Name
 from zinc_otter.core.solid.mesh.blend import Radius, blend
 from zinc_otter.core.solid.mesh.body import MeshBody
 from zinc_otter.core.solid.mesh.chains import nearest_chain
-from zinc_otter.core.words import millimetres
+from zinc_otter.core.words import length_words
 
 if TYPE_CHECKING:
     from OCP.TopoDS import TopoDS_Edge
@@ -102,8 +102,8 @@ class Fillet(_OnEdges):
             above_nothing(end_radius=self.end_radius)
 
     def deed(self, name_of: NameOf) -> str:
-        grown = "" if self.end_radius is None else f" to {millimetres(self.end_radius)}"
-        return f"Fillet {millimetres(self.radius)}{grown} {self.where(name_of)}"
+        grown = "" if self.end_radius is None else f" to {length_words(self.end_radius)}"
+        return f"Fillet {length_words(self.radius)}{grown} {self.where(name_of)}"
 
     @property
     def widest(self) -> float:
@@ -205,7 +205,7 @@ class CutEdge(_OnEdges):
         above_nothing(distance=self.distance)
 
     def deed(self, name_of: NameOf) -> str:
-        return f"Chamfer {millimetres(self.distance)} {self.where(name_of)}"
+        return f"Chamfer {length_words(self.distance)} {self.where(name_of)}"
 
     @property
     def widest(self) -> float:

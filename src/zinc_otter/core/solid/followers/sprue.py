@@ -13,7 +13,7 @@ from zinc_otter.core.solid.exact import above_nothing, direction
 from zinc_otter.core.solid.followers.base import PIECE, Follower, Measured, NameOf, OnKernel, OnMesh
 from zinc_otter.core.solid.mesh.body import MeshBody, named
 from zinc_otter.core.solid.stack import Pin
-from zinc_otter.core.words import millimetres
+from zinc_otter.core.words import length_words
 
 if TYPE_CHECKING:
     from zinc_otter.core.solid.kernel.shape import NamedShape
@@ -45,7 +45,7 @@ class Sprue(Follower):
         direction(self.along)
 
     def deed(self, name_of: NameOf) -> str:
-        return f"Sprue of {millimetres(self.diameter)} on {name_of(PIECE)}"
+        return f"Sprue of {length_words(self.diameter)} on {name_of(PIECE)}"
 
     def measured(self, of: Measured) -> Follower:
         out = np.asarray(direction(self.along))

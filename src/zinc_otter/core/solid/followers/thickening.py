@@ -11,7 +11,7 @@ from zinc_otter.core.solid.exact import above_nothing
 from zinc_otter.core.solid.followers.base import PIECE, Follower, NameOf, OnKernel, OnMesh
 from zinc_otter.core.solid.mesh.body import MeshBody
 from zinc_otter.core.solid.thicken import Side, thicken
-from zinc_otter.core.words import millimetres
+from zinc_otter.core.words import length_words
 
 if TYPE_CHECKING:
     from zinc_otter.core.solid.kernel.shape import NamedShape
@@ -42,7 +42,7 @@ class Thickened(Follower):
         above_nothing(thickness=self.distance)
 
     def deed(self, name_of: NameOf) -> str:
-        return f"Thicken {name_of(PIECE)} by {millimetres(self.distance)}"
+        return f"Thicken {name_of(PIECE)} by {length_words(self.distance)}"
 
     def on_cage(self, cage: Cage) -> Cage | None:
         return thicken(cage, self.distance, self.side, self.crease_rims).cage

@@ -28,6 +28,7 @@ from zinc_otter.core.solid.kernel.shape import (
 from zinc_otter.core.solid.mesh.body import MeshBody, Name
 from zinc_otter.core.solid.mesh.route import Keeping, Step, made_of_triangles
 from zinc_otter.core.solid.recipe import Recipe
+from zinc_otter.core.words import fine_length_words
 
 WITHIN = 0.02
 """How near the found radius comes to the largest that holds, as a share of it."""
@@ -195,7 +196,7 @@ class _Search:
 
     def _tried(self, near: Vec | None, radius: float) -> Try:
         spent = (self._clock() - self._begun) / self._budget.all
-        self._progress(min(1.0, spent), f"Trying a radius of {radius:.3g} mm")
+        self._progress(min(1.0, spent), f"Trying a radius of {fine_length_words(radius)}")
         fillet = Fillet(FINDING, between=self._names, near=near, radius=radius)
         recipe = replace(self._recipe, followers=(*self._recipe.followers, fillet))
         made = made_of_triangles(recipe, kept=self._keeping(recipe.digest))
@@ -208,7 +209,7 @@ class _Search:
         else:
             step = KernelStep(fillet, self._body, _NOTHING_BESIDE, self._volume, None, 0.0)
         try:
-            self._within(f"A radius of {radius:.3g} mm", self._budget.one, lambda: step.holds())
+            self._within(f"A radius of {fine_length_words(radius)}", self._budget.one, lambda: step.holds())
         except CoreError as error:
             return Try(radius, str(error))
         return Try(radius, None)

@@ -44,6 +44,7 @@ from zinc_otter.core.solid.kernel.shape import (
 from zinc_otter.core.solid.mesh.blend import Radius
 from zinc_otter.core.solid.mesh.body import Name
 from zinc_otter.core.solid.mesh.chains import STRAIGHT, distances_to_segments
+from zinc_otter.core.words import length_words
 
 
 def fused(one: NamedShape, other: NamedShape) -> NamedShape:
@@ -326,5 +327,5 @@ def offset_solid(body: NamedShape, by: float) -> NamedShape:
         body.shape, by, 1e-4, BRepOffset_Mode.BRepOffset_Skin, False, False, GeomAbs_JoinType.GeomAbs_Arc
     )
     if not maker.IsDone() or not is_closed(maker.Shape()):
-        raise KernelError(f"The imported solid could not be offset by {by:g} mm.")
+        raise KernelError(f"The imported solid could not be offset by {length_words(by)}.")
     return one_name(maker.Shape(), body.names[0])

@@ -34,6 +34,7 @@ from zinc_otter.core.solid.mesh.route import Done, Made, sentence
 from zinc_otter.core.solid.patches import Patches
 from zinc_otter.core.solid.recipe import Note, Recipe, as_solid, in_order
 from zinc_otter.core.solid.thicken import grown
+from zinc_otter.core.words import length_words
 
 STEP_SECONDS = 90.0
 
@@ -177,7 +178,7 @@ class _Maker:
             if moved is not None:
                 shifted.append(moved)
         inner = grown(cage, -here)
-        _refuse_crossing(inner, f"The inner wall of {here:g} mm")
+        _refuse_crossing(inner, f"The inner wall of {length_words(here)}")
         return self.chain(inner, shifted[::-1], [])
 
     def chain(self, cage: Cage, followers: Sequence[Follower], done: list[Follower]) -> NamedShape:

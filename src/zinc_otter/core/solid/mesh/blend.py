@@ -18,6 +18,7 @@ from zinc_otter.core.cage.topology import Bools, Floats, Ints
 from zinc_otter.core.errors import CoreError, UncheckedError
 from zinc_otter.core.solid.mesh.body import MeshBody, Name, NamedTriangles, mesh_body
 from zinc_otter.core.solid.mesh.level_set import level_set
+from zinc_otter.core.words import bare_length, fine_length_words, length_words
 
 OVERHANG = 0.95
 """Along what share of an edge the ball may rest on another edge beside it, in place of the surface between them."""
@@ -164,8 +165,9 @@ def _refuse_overhang(mesh: NamedTriangles, seam: _Seam, radius: Radius, one: _Sh
     if share > OVERHANG:
         x, y, z = middle[over][0]
         raise CoreError(
-            f"A radius of {float(r.max()):.3g} mm finds no room along {100 * share:.0f} % of the edge, first near "
-            f"{x:.1f}, {y:.1f}, {z:.1f} mm: the surface beside it ends before.",
+            f"A radius of {fine_length_words(float(r.max()))} finds no room along {100 * share:.0f} % of the edge, first "
+            f"near "
+            f"{bare_length(x)}, {bare_length(y)}, {length_words(z)}: the surface beside it ends before.",
             points=middle[over],
         )
 

@@ -9,6 +9,7 @@ import numpy as np
 
 from zinc_otter.core.cage.topology import Floats, Ints
 from zinc_otter.core.errors import UncheckedError
+from zinc_otter.core.words import fine_length_words
 
 MOST_POINTS = 4_000_000
 _CORNERS = np.array([[0, 0, 0], [1, 0, 0], [1, 1, 0], [0, 1, 0], [0, 0, 1], [1, 0, 1], [1, 1, 1], [0, 1, 1]])
@@ -38,7 +39,10 @@ def level_set(
         far = distance(low + (cells + 0.5) * width)
         cells = cells[(np.abs(far) if value is None else far) <= width * np.sqrt(3) / 2 * 1.001]
         if len(cells) * 8 > MOST_POINTS:
-            raise UncheckedError(f"A grid of {voxel:.2g} mm over this form would take more than {MOST_POINTS:,} points.")
+            raise UncheckedError(
+                f"A grid of {fine_length_words(voxel)} over this form would take more than {MOST_POINTS:,} "
+                f"points."
+            )
         if _ < depth:
             cells = (2 * cells[:, None] + _CORNERS).reshape(-1, 3)
             width /= 2

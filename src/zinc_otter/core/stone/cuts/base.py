@@ -11,7 +11,7 @@ import numpy as np
 
 from zinc_otter.core.errors import BadNumberError
 from zinc_otter.core.stone.gem import Gem
-from zinc_otter.core.words import millimetres
+from zinc_otter.core.words import bare_length, length_words
 
 SMALLEST, LARGEST = 0.2, 500.0
 """mm across."""
@@ -37,7 +37,10 @@ class Cut(ABC):
     def __post_init__(self) -> None:
         """Raises BadNumberError, naming the number, the bound and what was asked for."""
         if not (np.isfinite(self.width) and SMALLEST <= self.width <= LARGEST):
-            raise BadNumberError(f"A stone is {SMALLEST:g} to {LARGEST:g} mm across; {self.width:g} mm is not.")
+            raise BadNumberError(
+                f"A stone is {bare_length(SMALLEST)} to {length_words(LARGEST)} across; {length_words(self.width)} is "
+                f"not."
+            )
         for name, (least, most) in self.bounds.items():
             value = getattr(self, name)
             if not (np.isfinite(value) and least <= value <= most):
@@ -67,8 +70,8 @@ class Cut(ABC):
     def called(self) -> str:
         """For example ``round brilliant ⌀ 6.5 mm``."""
         if self.is_round:
-            return f"{self.what.lower()} ⌀ {millimetres(self.width)}"
-        return f"{self.what.lower()} {millimetres(self.long).removesuffix(' mm')} × {millimetres(self.width)}"
+            return f"{self.what.lower()} ⌀ {length_words(self.width)}"
+        return f"{self.what.lower()} {length_words(self.long).removesuffix(' mm')} × {length_words(self.width)}"
 
 
 @dataclass(frozen=True)
@@ -82,7 +85,7 @@ class LongCut(Cut):
         if not (np.isfinite(self.length) and self.width <= self.length <= 20 * self.width):
             raise BadNumberError(
                 f"A {self.what.lower()} is as long as it is wide, or up to 20 times that; "
-                f"{self.length:g} mm by {self.width:g} mm is not."
+                f"{length_words(self.length)} by {length_words(self.width)} is not."
             )
 
     @property

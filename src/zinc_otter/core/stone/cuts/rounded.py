@@ -11,6 +11,7 @@ from zinc_otter.core.errors import BadNumberError
 from zinc_otter.core.stone.cuts.base import Cut, LongCut
 from zinc_otter.core.stone.gem import Gem, turned
 from zinc_otter.core.stone.outlines import ellipse
+from zinc_otter.core.words import bare_length, length_words
 
 _ROWS = 10
 
@@ -57,7 +58,8 @@ class Pearl(Cut):
         super().__post_init__()
         if self.drilled != "whole" and not (np.isfinite(self.bore) and 0.1 <= self.bore <= 0.8 * self.width):
             raise BadNumberError(
-                f"A pearl of {self.width:g} mm is drilled with 0.1 to {0.8 * self.width:g} mm; {self.bore:g} mm is not."
+                f"A pearl of {length_words(self.width)} is drilled with {bare_length(0.1)} to "
+                f"{length_words(0.8 * self.width)}; {length_words(self.bore)} is not."
             )
 
     def sized(self, factor: float) -> Pearl:

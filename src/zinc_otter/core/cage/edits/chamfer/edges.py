@@ -14,6 +14,7 @@ from zinc_otter.core.cage.growing_points import GrowingPoints
 from zinc_otter.core.cage.selection import Selection
 from zinc_otter.core.cage.topology import Bools, Floats, Ints
 from zinc_otter.core.errors import BadNumberError, BadSelectionError
+from zinc_otter.core.words import fine_length_words
 
 MOST_SEGMENTS = 16
 
@@ -50,7 +51,8 @@ def chamfer_edges(
     most, edge = largest_distance(cage, fans)
     if distance >= 0.999 * most:
         raise BadSelectionError(
-            f"There is room for a chamfer of {most:.3g} mm here; {distance:.3g} mm would use up a face.", edges=[edge]
+            f"There is room for a chamfer of {fine_length_words(most)} here; {fine_length_words(distance)} would use up "
+            f"a face.", edges=[edge]
         )
     meets = any(len(around) > 2 and v not in fans.on_border for v, around in fans.sectors.items()) or bool(fans.ends)
     remarks: tuple[str, ...] = ()

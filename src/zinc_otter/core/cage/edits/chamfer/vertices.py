@@ -12,6 +12,7 @@ from zinc_otter.core.cage.edit import Edit
 from zinc_otter.core.cage.edits.chamfer.fans import check_asked
 from zinc_otter.core.cage.selection import Selection
 from zinc_otter.core.errors import BadSelectionError
+from zinc_otter.core.words import fine_length_words
 
 
 def chamfer_vertices(cage: Cage, selection: Selection, distance: float) -> Edit:
@@ -34,7 +35,8 @@ def chamfer_vertices(cage: Cage, selection: Selection, distance: float) -> Edit:
     worst = int(np.argmin(room))
     if distance >= 0.999 * room[worst]:
         raise BadSelectionError(
-            f"There is room for a chamfer of {room[worst]:.3g} mm here; {distance:.3g} mm would use up an edge.",
+            f"There is room for a chamfer of {fine_length_words(room[worst])} here; {fine_length_words(distance)} would "
+            f"use up an edge.",
             edges=[worst],
         )
     # One new vertex for each picked end of an edge.

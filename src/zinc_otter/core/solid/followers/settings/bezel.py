@@ -8,6 +8,7 @@ from typing import ClassVar, Literal
 import numpy as np
 
 from zinc_otter.core.solid.followers.settings.base import ALL_ROUND, Parts, Seat, Setting, SettingError, watched, within
+from zinc_otter.core.words import length_words
 
 
 @dataclass(frozen=True)
@@ -52,7 +53,8 @@ class Bezel(Setting):
         inradius = _inradius(seat)
         if self.ledge >= inradius:
             raise SettingError(
-                f"A ledge of {self.ledge:g} mm leaves no opening under a stone of {seat.stone.cut.width:g} mm."
+                f"A ledge of {length_words(self.ledge)} leaves no opening under a stone of "
+                f"{length_words(seat.stone.cut.width)}."
             )
         out, top = c + self.wall, half + self.over
         points, _ = seat.on_outline(ALL_ROUND, c + self.wall / 2)

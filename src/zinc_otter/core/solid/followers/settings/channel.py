@@ -12,6 +12,7 @@ from zinc_otter.core.cage.topology import Floats
 from zinc_otter.core.repeated import moved
 from zinc_otter.core.solid.followers.settings.base import Part, Parts, Seat, Setting, SettingError, watched, within
 from zinc_otter.core.solid.strip import Bar
+from zinc_otter.core.words import fine_length_words, length_words
 
 _ROUND = 1.6
 """How many steps the way from the last stone to the first may be long, so that the row closes."""
@@ -62,7 +63,10 @@ class Channel(Setting):
         closed = _closes(seats)
         half = np.array([_half_across(seat, frame) for seat, frame in zip(seats, frames, strict=True)])
         if self.bite >= half.min():
-            raise SettingError(f"Walls that bite {self.bite:g} mm over stones of {2 * half.min():.3g} mm would meet.")
+            raise SettingError(
+                f"Walls that bite {length_words(self.bite)} over stones of {fine_length_words(2 * half.min())} would "
+                f"meet."
+            )
         c = self.clearance
         outer, inner = half + c + self.wall, half - self.bite
         top = np.array([seat.half + self.over for seat in seats])
