@@ -13,6 +13,8 @@ class InOtherUnits(TalkCase):
         address = f"/api/designs/{made['id']}"
         seen = self.client.post(f"{address}/preview", json={"revision": made["revision"], "command": ring}).json()
         self.assertEqual(seen["title"], "Put down a ring, bore 1, 0.25 wide, 0.1 in thick")
+        # The mean of 25.4 and 2 times 2.54 mm about it.
+        self.assertEqual(seen["notes"], ["Bore 1 in: ISO 79.8, US 17, JP 38. Mean length round it 3.456 in."])
         circle = {"kind": "add-curve", "shape": "circle", "diameter": 25.4}
         seen = self.client.post(f"{address}/preview", json={"revision": made["revision"], "command": circle}).json()
         self.assertRegex(seen["notes"][0], r"^3\.\d+ in long")

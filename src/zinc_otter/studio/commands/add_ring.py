@@ -58,6 +58,9 @@ class AddRing(Form):
             )
         return replace(outcome, remarks=(*outcome.remarks, said))
 
+    def notes(self, outcome: Outcome) -> tuple[str, ...]:
+        return (*outcome.remarks, *super().notes(outcome))
+
     def called(self) -> str:
         section = f"of {length_words(self.thickness)} wire"
         if self.profile != "wire":
