@@ -4,6 +4,7 @@ export { keyTable } from "./src/app/keyTable";
 export { registry } from "./src/app/registry";
 export * as bodies from "./src/model/bodies";
 export * as fields from "./src/model/fields";
+export * as isoLines from "./src/model/isolines";
 export * as keys from "./src/model/keys";
 export * as measure from "./src/model/measure";
 export { parameters } from "./src/model/parameters.generated";

@@ -412,3 +412,33 @@ class Scales(PartsCase):
     def test_a_form_without_any_spread_has_a_colour(self) -> None:
         self.assertTrue(np.isfinite(self.lightness([2.0], low=2, high=2, limit=2, below=True)).all())
 
+
+class IsoLines(PartsCase):
+    def test_levels_are_round_in_the_unit(self) -> None:
+        told = self.call("Parts.isoLines.isoLevels(0.13, 2.4, 1)", {})
+        self.assertEqual(told["step"], 0.5)
+        np.testing.assert_allclose(told["values"], [0.5, 1, 1.5, 2])
+        inches = self.call("Parts.isoLines.isoLevels(-10, 40, 25.4)", {})
+        np.testing.assert_allclose(inches["step"] / 25.4, 0.2)
+        np.testing.assert_allclose(np.array(inches["values"]) / inches["step"], np.rint(np.array(inches["values"]) / inches["step"]), atol=1e-9)
+        self.assertEqual(self.call("Parts.isoLines.isoLevels(2, 2, 1)", {}), {"step": 0, "values": []})
+
+    def test_lines_lie_where_the_value_is_and_join_up(self) -> None:
+        """On a grid of triangles whose values are heights over a slope the lines are straight; round a cone they close."""
+        n = 24
+        x, y = (part.ravel() for part in np.meshgrid(np.linspace(-1, 1, n), np.linspace(-1, 1, n), indexing="ij"))
+        points = np.column_stack([x, y, 0 * x])
+        i = (np.arange(n - 1)[:, None] * n + np.arange(n - 1)).ravel()
+        triangles = np.concatenate([np.column_stack([i, i + n, i + 1]), np.column_stack([i + 1, i + n, i + n + 1])])
+        for values, of in ((x, lambda p: p[:, 0]), (np.hypot(x, y), lambda p: np.hypot(p[:, 0], p[:, 1]))):
+            given = {"values": values.tolist(), "triangles": triangles.ravel().tolist(), "points": points.ravel().tolist()}
+            told = self.call("Parts.isoLines.isoSegments(given.values, given.triangles, given.points, [0.25, 0.5])", given)
+            ends = np.array(told).reshape(-1, 2, 3)
+            off = np.abs(of(ends.reshape(-1, 3))[:, None] - [0.25, 0.5]).min(axis=1)
+            self.assertLess(off.max(), 0.02)
+            _, count = np.unique(np.round(ends.reshape(-1, 3), 9), axis=0, return_counts=True)
+            # Each end is another line's, but for those on the border of the grid.
+            self.assertLessEqual((count == 1).sum(), 4)
+        # Where nothing can be told there are no lines.
+        given["values"] = [None] * len(x)
+        self.assertEqual(self.call("Parts.isoLines.isoSegments(given.values.map(() => NaN), given.triangles, given.points, [0.25])", given), [])

@@ -75,24 +75,25 @@ def take_picture(
     progress(0.03, "Laying out the light")
     enough = between.with_suffix(".enough")
     samples, done = film.samples, 0
-    frames: list[Floats] = []
+    frames: list[np.ndarray] = []
     try:
         for k in range(set_up.turns):
             light = np.zeros((film.height, film.width * len(sides), 4))
             views = [_turned(scene, k / set_up.turns) for scene in scenes]
             for done, light in _passes(views, replace(film, samples=samples)):
-                put(between, lambda fresh, so_far=light: _write(fresh, developed(so_far, film.exposure), film.clear, {}))  # type: ignore[misc]
+                so_far = _pixels(developed(light, film.exposure), film.clear)
+                put(between, lambda fresh, pixels=so_far: _write(fresh, pixels, {}))  # type: ignore[misc]
                 of = "" if set_up.turns == 1 else f", view {k + 1} of {set_up.turns}"
                 progress(0.03 + 0.96 * (k + done / samples) / set_up.turns, f"{done} of {samples} samples{of}")
                 if enough.exists():
                     break
             # What was fine enough is so for the other views, too.
             samples = done
-            frames.append(developed(light, film.exposure))
+            frames.append(_pixels(developed(light, film.exposure), film.clear))
         path.parent.mkdir(parents=True, exist_ok=True)
         if len(frames) > 1:
-            put(path.with_suffix(".webp"), lambda fresh: _write_moving(fresh, frames, film.clear))
-        put(path, lambda fresh: _write(fresh, _in_rows(frames), film.clear, {**about, "samples": samples}))
+            put(path.with_suffix(".webp"), lambda fresh: _write_moving(fresh, frames))
+        put(path, lambda fresh: _write(fresh, _in_rows(frames), {**about, "samples": samples}))
     finally:
         between.unlink(missing_ok=True)
         enough.unlink(missing_ok=True)
@@ -135,15 +136,15 @@ def _passes(scenes: Sequence[Scene], film: Film) -> Iterator[tuple[int, Floats]]
         yield parts[0][0], np.concatenate([light for _, light in parts], axis=1)
 
 
-def _in_rows(frames: Sequence[Floats]) -> Floats:
-    """Pictures of one size in rows of six; what is left of the last row is clear."""
+def _in_rows(frames: Sequence[np.ndarray]) -> np.ndarray:
+    """Pictures of one size in rows of six; what is left of the last row is clear, or black."""
     rows = [frames[k : k + _IN_A_ROW] for k in range(0, len(frames), _IN_A_ROW)]
     wide = max(len(row) for row in rows) * frames[0].shape[1]
     joined = [np.concatenate(row, axis=1) for row in rows]
     return np.concatenate([np.pad(row, ((0, 0), (0, wide - row.shape[1]), (0, 0))) for row in joined])
 
 
-def _write(path: Path, image: Floats, clear: bool, about: Mapping[str, Any]) -> None:
+def _write(path: Path, pixels: np.ndarray, about: Mapping[str, Any]) -> None:
     """As PNG (ISO/IEC 15948), eight bits to a channel; what it was taken by stands in a text of its own."""
     from PIL import Image, PngImagePlugin
 
@@ -151,17 +152,18 @@ def _write(path: Path, image: Floats, clear: bool, about: Mapping[str, Any]) -> 
     if about:
         info.add_text("Title", f"{about['design']}, revision {about['revision']}")
         info.add_text("Comment", json.dumps(dict(about), ensure_ascii=True))
-    Image.fromarray(_pixels(image, clear)).save(path, "PNG", pnginfo=info)
+    Image.fromarray(pixels).save(path, "PNG", pnginfo=info)
 
 
-def _write_moving(path: Path, frames: Sequence[Floats], clear: bool) -> None:
+def _write_moving(path: Path, frames: Sequence[np.ndarray]) -> None:
     """As WebP (RFC 9649) that goes round for ever."""
     from PIL import Image
 
-    first, *others = [Image.fromarray(_pixels(frame, clear)) for frame in frames]
+    first, *others = [Image.fromarray(frame) for frame in frames]
     first.save(path, "WEBP", save_all=True, append_images=others, duration=round(_ROUND / len(frames)), loop=0, quality=90)
 
 
 def _pixels(image: Floats, clear: bool) -> np.ndarray:
+    """Eight bits to a channel: many views are kept until the last is taken."""
     pixels = (255 * np.clip(image, 0, 1) + 0.5).astype(np.uint8)
     return pixels if clear else np.ascontiguousarray(pixels[..., :3])

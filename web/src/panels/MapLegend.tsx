@@ -1,6 +1,8 @@
 /** The legend of the map that is shown: its scale with the limit on it, how much of the form lies where, and what is at fault. */
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
+import Checkbox from "@mui/material/Checkbox";
+import FormControlLabel from "@mui/material/FormControlLabel";
 import Paper from "@mui/material/Paper";
 import Typography from "@mui/material/Typography";
 import { mapOf } from "../live/line";
@@ -8,8 +10,9 @@ import { useUnit } from "../live/stores/design";
 import { useMap } from "../live/stores/map";
 import { useMapUnder } from "../live/stores/mapUnder";
 import { useProofs } from "../live/stores/proofs";
+import { isoLevels } from "../model/isolines";
 import type { ShownMap } from "../model/types";
-import { lengthWords, trimmed, type Unit } from "../model/units";
+import { fromUnit, lengthWords, trimmed, type Unit } from "../model/units";
 import { cssTone } from "../theme/scale";
 
 const height = 170;
@@ -31,6 +34,8 @@ export function MapLegend() {
 
 function Scale({ map, unit }: { map: ShownMap; unit: Unit }) {
   const { low, high, limit, counts, share, both } = map;
+  const lines = useMap((s) => s.lines);
+  const { step, values: levels } = isoLevels(low, high, map.unit === "mm" ? fromUnit(1, unit) : 1);
   const plain = (value: number) => (map.unit === "mm" ? lengthWords(value, unit) : `${trimmed(value, 1)}°`);
   const words = (value: number) => (both ? `${value > 0 ? "+" : value < 0 ? "−" : ""}${plain(Math.abs(value))}` : plain(value));
   const limits = both ? [limit, -limit] : [limit];
@@ -51,6 +56,7 @@ function Scale({ map, unit }: { map: ShownMap; unit: Unit }) {
               </g>
             );
           })}
+          {lines && levels.map((one) => <line key={`level ${one}`} x1={0} x2={14} y1={at(one)} y2={at(one)} stroke="#22282B" strokeWidth={0.7} />)}
           {limits.map((one) => <line key={one} x1={0} x2={60} y1={at(one)} y2={at(one)} stroke="#22282B" strokeWidth={1.5} />)}
         </Box>
         {marksOf(map, limits, at).map(({ value, y, isLimit }, k) => (
@@ -60,6 +66,7 @@ function Scale({ map, unit }: { map: ShownMap; unit: Unit }) {
         ))}
       </Box>
       {both && <Typography variant="body2" color="text.secondary">+ is outside of it, {"−"} is inside</Typography>}
+      <FormControlLabel control={<Checkbox size="small" checked={lines} onChange={(_, on) => useMap.setState({ lines: on })} sx={{ p: 0.5 }} />} label={step ? `Lines each ${plain(step)}` : "Lines"} slotProps={{ typography: { variant: "body2" } }} sx={{ ml: -0.5, mr: 0, mt: 0.5 }} />
       <UnderPointer words={words} />
       <Typography variant="body2" role="status" data-testid="map-share" sx={{ mt: 0.5, color: share ? "error.main" : "text.secondary" }}>
         {share ? `${trimmed(100 * share, share < 0.01 ? 2 : 1)} % beyond the limit` : "Nothing beyond the limit"}

@@ -17,6 +17,7 @@ import type { Shows, Material } from "../live/stores/show";
 import type { PieceArrays } from "../live/pieces";
 import type { ShownMap } from "../model/types";
 import { plus } from "../model/vec";
+import type { Unit } from "../model/units";
 import { colours } from "../theme/colours";
 import { CurveLine } from "./curveLine";
 import { CreaseBadges } from "./creaseBadges";
@@ -145,7 +146,7 @@ export class PieceView {
     this.mapped = new MapView(this.surface, planes);
     this.line = arrays.line ? new CurveLine(arrays.line) : null;
     const lines = this.allLines();
-    this.group.add(this.surfaceMesh, this.cageMesh, this.dots, this.iso, this.wire, this.glow.mesh, this.mapped.mesh);
+    this.group.add(this.surfaceMesh, this.cageMesh, this.dots, this.iso, this.wire, this.glow.mesh, this.mapped.mesh, this.mapped.isolines);
     this.group.add(this.valences.group, this.badges.group, ...lines.map((line) => line.object));
     for (const part of [this.iso, this.wire]) (part.material as LineBasicMaterial).clippingPlanes = planes;
     for (const line of lines) line.clip(planes);
@@ -321,8 +322,8 @@ export class PieceView {
   }
 
   /** Show a number at each row of the surface as a colour; null for none. */
-  paint(map: ShownMap | null): void {
-    this.mapped.show(this.display === "cage" && !this.dress.quiet ? null : map);
+  paint(map: ShownMap | null, unit: Unit, lines: boolean): void {
+    this.mapped.show(this.display === "cage" && !this.dress.quiet ? null : map, unit, lines);
   }
 
   private allLines(): Lines[] {

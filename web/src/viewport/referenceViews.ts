@@ -143,11 +143,10 @@ export class ReferenceViews {
   }
 
   private component(state: ComponentState): Mesh {
-    const material = new MeshMatcapMaterial({ matcap: state.stand ? zinc() : glass(), transparent: !state.stand, side: DoubleSide, depthWrite: state.stand });
+    const material = new MeshMatcapMaterial({ matcap: state.stand ? zinc() : glass(), transparent: true, side: DoubleSide, depthWrite: false });
     material.flatShading = state.triangles < fewFaces;
     material.clippingPlanes = this.planes;
     const mesh = new Mesh(new BufferGeometry(), material);
-    mesh.renderOrder = state.stand ? 0 : 2;
     mesh.frustumCulled = false;
     void meshOf(state.asset).then(({ positions, triangles }) => {
       mesh.geometry.setAttribute("position", new BufferAttribute(positions, 3));
@@ -197,5 +196,12 @@ function layComponent(mesh: Mesh, state: ComponentState): void {
   );
   mesh.updateMatrixWorld(true);
   mesh.visible = state.visible;
-  (mesh.material as MeshMatcapMaterial).opacity = state.opacity;
+  const material = mesh.material as MeshMatcapMaterial;
+  // A stand is as solid as what it shows, until it is faded.
+  const seenThrough = !state.stand || state.opacity < 1;
+  if (material.transparent !== seenThrough) material.needsUpdate = true;
+  material.transparent = seenThrough;
+  material.depthWrite = !seenThrough;
+  mesh.renderOrder = seenThrough ? 2 : 0;
+  material.opacity = state.opacity;
 }

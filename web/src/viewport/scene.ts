@@ -393,8 +393,8 @@ export class Scene {
   private lay(view: PieceView): void {
     const { compare } = useShow.getState();
     const { weights } = this.marked;
-    const { map } = useMap.getState();
-    view.paint(map?.piece === view.id && !compare ? map : null);
+    const { map, lines } = useMap.getState();
+    view.paint(map?.piece === view.id && !compare ? map : null, useDesign.getState().design?.unit ?? "mm", lines);
     view.weigh(weights?.piece === view.id && !compare ? weights.rows : null);
   }
 }
