@@ -23,6 +23,7 @@ from zinc_otter.core.printing.processes import PROCESSES as PRINTED
 from zinc_otter.core.proof.casting import PROCESSES as CAST
 from zinc_otter.core.proof.distance import MeshDistance
 from zinc_otter.core.proving import KINDS, Ground, Proof
+from zinc_otter.core.proving.balance import CentreOfMass, StandsUp
 from zinc_otter.core.proving.bends import Bends, radii
 from zinc_otter.core.proving.distances import ClearanceKept, Deviation, GapKept, Symmetric
 from zinc_otter.core.proving.facing import Draft, Overhang
@@ -52,6 +53,62 @@ def ground(cage: Cage, level: int = 4, others: dict[str, Cage] | None = None, fi
         cage, mesh.vertices, mesh.triangles, lambda: mesh, held.get,
         lambda key: (held[key], own) if key in held else None, fine,
     )  # fmt: skip
+
+
+def hard_block(size: tuple[float, float, float]) -> Cage:
+    block = sized_box(size, (2, 2, 2), "cage")
+    return block.with_sharpness(edges=np.full(block.topology.edge_count, 10.0))
+
+
+def cone(wide: float, high: float, faces: int = 64) -> Cage:
+    """A pyramid of so many sides, hard all over: its centre of mass lies a quarter of its height up."""
+    t = np.arange(faces) * 2 * np.pi / faces
+    points = np.vstack([np.column_stack([np.cos(t), np.sin(t), 0 * t]) * wide / 2, [[0, 0, high]]])
+    sides = [[k, (k + 1) % faces, faces] for k in range(faces)]
+    cage = Cage.from_faces(points, [*sides, list(range(faces))[::-1]])
+    return cage.with_sharpness(edges=np.full(cage.topology.edge_count, 10.0))
+
+
+class Balance(unittest.TestCase):
+    def test_a_block_tips_over_its_narrower_side(self) -> None:
+        verdict = StandsUp(least=20).judge(ground(hard_block((40, 12, 30)), 2))
+        assert verdict.figure is not None
+        self.assertAlmostEqual(verdict.figure, np.degrees(np.arctan(6 / 15)), delta=1e-6)
+        self.assertEqual(verdict.holds, "holds")
+        self.assertEqual(StandsUp(least=22).judge(ground(hard_block((40, 12, 30)), 2)).holds, "fails")
+        # Laid on another side: 15 over 6 and 20 over 6.
+        lying = StandsUp(up=(0, 1, 0), least=60).judge(ground(hard_block((40, 12, 30)), 2))
+        self.assertAlmostEqual(lying.figure or 0, np.degrees(np.arctan(15 / 6)), delta=1e-6)
+
+    def test_a_cone_on_its_foot_and_on_its_tip(self) -> None:
+        foot = StandsUp(least=5).judge(ground(cone(20, 40), 3))
+        # A quarter of its height up, over a foot of 10 mm.
+        self.assertAlmostEqual(foot.figure or 0, np.degrees(np.arctan(10 / 10)), delta=0.4)
+        tip = StandsUp(up=(0, 0, -1), least=5).judge(ground(cone(20, 40), 3))
+        self.assertEqual(tip.holds, "fails")
+        self.assertLess(tip.figure or 0, 1)
+
+    def test_what_leans_too_far_falls_over(self) -> None:
+        block = hard_block((10, 10, 40))
+        shear = block.positions.copy()
+        shear[:, 0] += 0.6 * (shear[:, 2] + 20)
+        verdict = StandsUp().judge(ground(block.with_positions(shear), 2))
+        self.assertEqual(verdict.holds, "fails")
+        self.assertIn("falls over", verdict.words)
+
+    def test_the_centre_of_mass_by_formulas(self) -> None:
+        for axis, least, most, holds in (("z", 9.5, 10.5, "holds"), ("z", 10.6, 12, "fails"), ("x", -0.1, 0.1, "holds")):
+            verdict = CentreOfMass(axis=axis, least=least, most=most).judge(ground(cone(20, 40), 3))
+            self.assertEqual(verdict.holds, holds, verdict.words)
+        self.assertAlmostEqual(CentreOfMass().judge(ground(cone(20, 40), 3)).figure or 0, 10, delta=0.1)
+        self.assertIn("too low", CentreOfMass(least=20, most=30).judge(ground(cone(20, 40), 3)).words)
+
+    def test_open_forms_and_wrong_numbers(self) -> None:
+        opened = delete_elements(hard_block((10, 10, 10)), Selection.of("face", [0])).cage
+        for proof in (CentreOfMass(), StandsUp()):
+            self.assertEqual(proof.judge(ground(opened, 2)).holds, "unknown")
+        for wrong in (lambda: CentreOfMass(least=5, most=4), lambda: StandsUp(least=90), lambda: StandsUp(up=(0, 0, 0))):
+            self.assertRaises(BadNumberError, wrong)
 
 
 class Walls(unittest.TestCase):

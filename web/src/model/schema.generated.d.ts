@@ -2298,7 +2298,7 @@ export interface components {
              */
             kind: "add-proof";
             /** Proof */
-            proof: components["schemas"]["Angle-Input"] | components["schemas"]["Bends-Input"] | components["schemas"]["BoreHeld-Input"] | components["schemas"]["ClearanceKept-Input"] | components["schemas"]["Deviation-Input"] | components["schemas"]["Distance-Input"] | components["schemas"]["Draft-Input"] | components["schemas"]["FitsIn-Input"] | components["schemas"]["GapKept-Input"] | components["schemas"]["LengthAlong-Input"] | components["schemas"]["Overhang-Input"] | components["schemas"]["Round-Input"] | components["schemas"]["SizeHeld-Input"] | components["schemas"]["Sound-Input"] | components["schemas"]["Symmetric-Input"] | components["schemas"]["Wall-Input"] | components["schemas"]["WeighsAtMost-Input"];
+            proof: components["schemas"]["Angle-Input"] | components["schemas"]["Bends-Input"] | components["schemas"]["BoreHeld-Input"] | components["schemas"]["CentreOfMass-Input"] | components["schemas"]["ClearanceKept-Input"] | components["schemas"]["Deviation-Input"] | components["schemas"]["Distance-Input"] | components["schemas"]["Draft-Input"] | components["schemas"]["FitsIn-Input"] | components["schemas"]["GapKept-Input"] | components["schemas"]["LengthAlong-Input"] | components["schemas"]["Overhang-Input"] | components["schemas"]["Round-Input"] | components["schemas"]["SizeHeld-Input"] | components["schemas"]["Sound-Input"] | components["schemas"]["StandsUp-Input"] | components["schemas"]["Symmetric-Input"] | components["schemas"]["Wall-Input"] | components["schemas"]["WeighsAtMost-Input"];
         };
         /**
          * AddRing
@@ -3848,6 +3848,80 @@ export interface components {
             gap?: number | null;
         };
         /**
+         * CentreOfMass
+         * @description Along an ``axis`` the centre of mass lies from ``least`` to ``most`` mm.
+         */
+        "CentreOfMass-Input": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Piece
+             * @default
+             */
+            piece?: string;
+            /**
+             * Axis
+             * @default z
+             * @enum {string}
+             */
+            axis?: "x" | "y" | "z";
+            /**
+             * Least
+             * @default 0
+             */
+            least?: number;
+            /**
+             * Most
+             * @default 10
+             */
+            most?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "centre-of-mass";
+        };
+        /**
+         * CentreOfMass
+         * @description Along an ``axis`` the centre of mass lies from ``least`` to ``most`` mm.
+         */
+        "CentreOfMass-Output": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Piece
+             * @default
+             */
+            piece?: string;
+            /**
+             * Axis
+             * @default z
+             * @enum {string}
+             */
+            axis?: "x" | "y" | "z";
+            /**
+             * Least
+             * @default 0
+             */
+            least?: number;
+            /**
+             * Most
+             * @default 10
+             */
+            most?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "centre-of-mass";
+        };
+        /**
          * CertificateState
          * @description What a made solid states of itself: mm, mm², mm³, degrees.
          */
@@ -4004,7 +4078,7 @@ export interface components {
              */
             kind: "change-proof";
             /** Proof */
-            proof: components["schemas"]["Angle-Input"] | components["schemas"]["Bends-Input"] | components["schemas"]["BoreHeld-Input"] | components["schemas"]["ClearanceKept-Input"] | components["schemas"]["Deviation-Input"] | components["schemas"]["Distance-Input"] | components["schemas"]["Draft-Input"] | components["schemas"]["FitsIn-Input"] | components["schemas"]["GapKept-Input"] | components["schemas"]["LengthAlong-Input"] | components["schemas"]["Overhang-Input"] | components["schemas"]["Round-Input"] | components["schemas"]["SizeHeld-Input"] | components["schemas"]["Sound-Input"] | components["schemas"]["Symmetric-Input"] | components["schemas"]["Wall-Input"] | components["schemas"]["WeighsAtMost-Input"];
+            proof: components["schemas"]["Angle-Input"] | components["schemas"]["Bends-Input"] | components["schemas"]["BoreHeld-Input"] | components["schemas"]["CentreOfMass-Input"] | components["schemas"]["ClearanceKept-Input"] | components["schemas"]["Deviation-Input"] | components["schemas"]["Distance-Input"] | components["schemas"]["Draft-Input"] | components["schemas"]["FitsIn-Input"] | components["schemas"]["GapKept-Input"] | components["schemas"]["LengthAlong-Input"] | components["schemas"]["Overhang-Input"] | components["schemas"]["Round-Input"] | components["schemas"]["SizeHeld-Input"] | components["schemas"]["Sound-Input"] | components["schemas"]["StandsUp-Input"] | components["schemas"]["Symmetric-Input"] | components["schemas"]["Wall-Input"] | components["schemas"]["WeighsAtMost-Input"];
         };
         /**
          * ChangeReference
@@ -5459,7 +5533,7 @@ export interface components {
             /** References */
             references: (components["schemas"]["PictureState"] | components["schemas"]["ComponentState"])[];
             /** Proofs */
-            proofs: (components["schemas"]["Angle-Output"] | components["schemas"]["Bends-Output"] | components["schemas"]["BoreHeld-Output"] | components["schemas"]["ClearanceKept-Output"] | components["schemas"]["Deviation-Output"] | components["schemas"]["Distance-Output"] | components["schemas"]["Draft-Output"] | components["schemas"]["FitsIn-Output"] | components["schemas"]["GapKept-Output"] | components["schemas"]["LengthAlong-Output"] | components["schemas"]["Overhang-Output"] | components["schemas"]["Round-Output"] | components["schemas"]["SizeHeld-Output"] | components["schemas"]["Sound-Output"] | components["schemas"]["Symmetric-Output"] | components["schemas"]["Wall-Output"] | components["schemas"]["WeighsAtMost-Output"])[];
+            proofs: (components["schemas"]["Angle-Output"] | components["schemas"]["Bends-Output"] | components["schemas"]["BoreHeld-Output"] | components["schemas"]["CentreOfMass-Output"] | components["schemas"]["ClearanceKept-Output"] | components["schemas"]["Deviation-Output"] | components["schemas"]["Distance-Output"] | components["schemas"]["Draft-Output"] | components["schemas"]["FitsIn-Output"] | components["schemas"]["GapKept-Output"] | components["schemas"]["LengthAlong-Output"] | components["schemas"]["Overhang-Output"] | components["schemas"]["Round-Output"] | components["schemas"]["SizeHeld-Output"] | components["schemas"]["Sound-Output"] | components["schemas"]["StandsUp-Output"] | components["schemas"]["Symmetric-Output"] | components["schemas"]["Wall-Output"] | components["schemas"]["WeighsAtMost-Output"])[];
             /** Stamps */
             stamps: components["schemas"]["StampState"][];
             /** Steps */
@@ -12821,6 +12895,90 @@ export interface components {
             /** Foot */
             foot: number;
         };
+        /**
+         * StandsUp
+         * @description Put down along the opposite of ``up``, it can be tilted by ``least`` degrees and comes back.
+         *
+         *     It stands on the hull of what touches the ground, and tips over an edge of it when its centre of mass has come over that
+         *     edge (statics of a rigid body).
+         */
+        "StandsUp-Input": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Piece
+             * @default
+             */
+            piece?: string;
+            /**
+             * Up
+             * @default [
+             *       0,
+             *       0,
+             *       1
+             *     ]
+             */
+            up?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Least
+             * @default 10
+             */
+            least?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "stands-up";
+        };
+        /**
+         * StandsUp
+         * @description Put down along the opposite of ``up``, it can be tilted by ``least`` degrees and comes back.
+         *
+         *     It stands on the hull of what touches the ground, and tips over an edge of it when its centre of mass has come over that
+         *     edge (statics of a rigid body).
+         */
+        "StandsUp-Output": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Piece
+             * @default
+             */
+            piece?: string;
+            /**
+             * Up
+             * @default [
+             *       0,
+             *       0,
+             *       1
+             *     ]
+             */
+            up?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Least
+             * @default 10
+             */
+            least?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "stands-up";
+        };
         /** StepAt */
         StepAt: {
             /** Revision */
@@ -15457,6 +15615,44 @@ export interface components {
             kind: "cabochon";
         };
         /**
+         * CentreOfMass
+         * @description Along an ``axis`` the centre of mass lies from ``least`` to ``most`` mm.
+         */
+        CentreOfMass: {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Piece
+             * @default
+             */
+            piece?: string;
+            /**
+             * Axis
+             * @default z
+             * @enum {string}
+             */
+            axis?: "x" | "y" | "z";
+            /**
+             * Least
+             * @default 0
+             */
+            least?: number;
+            /**
+             * Most
+             * @default 10
+             */
+            most?: number;
+            /**
+             * Kind
+             * @default centre-of-mass
+             * @constant
+             */
+            kind: "centre-of-mass";
+        };
+        /**
          * Channel
          * @description Two walls ``over`` the girdles by so many mm and ``wall`` mm thick run along the stones in their order; between them a
          *     slot is open, into which each wall reaches ``bite`` mm over the girdle. The ends are closed by as much metal.
@@ -17846,6 +18042,49 @@ export interface components {
              * @constant
              */
             kind: "sprue";
+        };
+        /**
+         * StandsUp
+         * @description Put down along the opposite of ``up``, it can be tilted by ``least`` degrees and comes back.
+         *
+         *     It stands on the hull of what touches the ground, and tips over an edge of it when its centre of mass has come over that
+         *     edge (statics of a rigid body).
+         */
+        StandsUp: {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Piece
+             * @default
+             */
+            piece?: string;
+            /**
+             * Up
+             * @default [
+             *       0,
+             *       0,
+             *       1
+             *     ]
+             */
+            up?: [
+                number,
+                number,
+                number
+            ];
+            /**
+             * Least
+             * @default 10
+             */
+            least?: number;
+            /**
+             * Kind
+             * @default stands-up
+             * @constant
+             */
+            kind: "stands-up";
         };
         /**
          * StepCut
