@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import io
 import time
+import zipfile
 from typing import Any
 
 import numpy as np
@@ -95,6 +96,50 @@ class Pictures(SolidCase):
         self.assertEqual(self.begin(state, beside={}).status_code, 422)
         self.problem(self.begin(state, beside={"step": 10**6}), 404, "unknown-design")
         self.problem(self.begin(state, beside={"pieces": ["p1", "p9"]}), 404, "unknown-piece")
+
+    def test_they_go_with_the_archive_and_stay_when_files_are_cleared(self) -> None:
+        state = self.begun(BOX)
+        for turns in (1, 3):
+            self.wait(self.begin(state, turns=turns, light="dusk").json()["job"])
+            time.sleep(1.1)
+        kept = self.kept(state)
+        self.assertEqual([one["turns"] for one in kept], [3, 1])
+        self.client.delete("/api/keeping/made")
+        self.assertEqual(self.kept(state), kept)
+        archive = self.client.get(f"/api/designs/{state['id']}/archive").content
+        back = self.client.post("/api/designs/archives", content=archive).json()
+        again = self.kept(back)
+        # The same pictures under keys of their own; yesterday's are still of the revision that they were taken at.
+        for one, other in zip(kept, again, strict=True):
+            self.assertNotEqual(one.pop("key"), key := other.pop("key"))
+            self.assertEqual(one, other)
+        moving = self.client.get(f"/api/true-pictures/{key}?moving=true")
+        self.assertEqual(moving.status_code, 404)
+        first = self.kept(back)[0]["key"]
+        self.assertEqual(self.client.get(f"/api/true-pictures/{first}?moving=true").status_code, 200)
+        # Thrown away here it is still there.
+        self.assertEqual(self.client.delete(f"/api/designs/{back['id']}/true-pictures/{first}").status_code, 204)
+        self.problem(self.client.get(f"/api/true-pictures/{first}"), 404, "no-solid")
+        self.assertEqual((len(self.kept(back)), len(self.kept(state))), (1, 2))
+        self.problem(self.client.delete(f"/api/designs/{state['id']}/true-pictures/{first}"), 404, "no-solid")
+        self.client.delete(f"/api/designs/{state['id']}")
+        self.assertEqual([path.name for path in self.folder.rglob("shots/*.webp")], [])
+
+    def test_what_is_no_picture_in_an_archive_is_left_out(self) -> None:
+        state = self.begun(BOX)
+        self.wait(self.begin(state).json()["job"])
+        archive = self.client.get(f"/api/designs/{state['id']}/archive").content
+        out = io.BytesIO()
+        with zipfile.ZipFile(io.BytesIO(archive)) as box, zipfile.ZipFile(out, "w") as lying:
+            for name in box.namelist():
+                data = box.read(name)
+                lying.writestr(name, data[: len(data) // 2] if name.startswith("pictures/") else data)
+            lying.writestr(f"pictures/{'0' * 32}.webp", b"no picture")
+            lying.writestr("pictures/../../escape.png", b"nowhere")
+        back = self.client.post("/api/designs/archives", content=out.getvalue())
+        self.assertEqual(back.status_code, 201)
+        self.assertLessEqual(len(self.kept(back.json())), 1)
+        self.assertEqual(list(self.folder.parent.glob("escape*")), [])
 
     def test_a_turntable_cut_open(self) -> None:
         state = self.begun(BOX)

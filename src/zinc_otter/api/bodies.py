@@ -20,6 +20,7 @@ from zinc_otter.core.solid.mesh.chains import chains
 from zinc_otter.core.solid.mesh.route import Step, made_of_triangles
 from zinc_otter.core.solid.recipe import Recipe
 from zinc_otter.core.surface import Stencils
+from zinc_otter.core.words import Unit, lengths_in, told_in
 from zinc_otter.jobs.solid_work import SHOWN
 from zinc_otter.studio.design import Design
 from zinc_otter.studio.followers import recipe_of
@@ -34,13 +35,13 @@ class Bodies:
     def __init__(self, solids: Path, stencils: Callable[[Cage, int], Stencils]) -> None:
         self._solids = solids
         self._stencils = stencils
-        self._kept: Kept[tuple[str, tuple[int, int]], Body] = Kept(16)
+        self._kept: Kept[tuple[str, tuple[int, int], Unit], Body] = Kept(16)
         # A change to the last follower finds the body before it.
         self._steps: Kept[Step, MeshBody] = Kept(12)
 
     def get(self, recipe: Recipe, fineness: tuple[int, int]) -> Body:
-        """The arrays and facts of a recipe's body, or the sentence why there is none."""
-        body = self._kept.get((recipe.digest, fineness), lambda: self._made(recipe, fineness))
+        """The arrays and facts of a recipe's body, or the sentence why there is none, in the unit that is told in."""
+        body = self._kept.get((recipe.digest, fineness, told_in()), lambda: self._made(recipe, fineness))
         # With relief the triangles are the form; the kernel's body is plain.
         kernel = fineness == FINE and "problem" not in body and not recipe.has_relief
         return _with_kernel(body, self.folder(recipe)) if kernel else body
@@ -113,12 +114,12 @@ class BodyTeller:
         self._bodies = bodies
         self._solid = solid
         self._send = send
-        self._wanted: tuple[Design, tuple[int, int]] | None = None
+        self._wanted: tuple[Design, tuple[int, int], Unit] | None = None
         self._wake = asyncio.Event()
-        self._sent: dict[str, tuple[str, str, tuple[int, int]]] = {}
+        self._sent: dict[str, tuple[str, str, tuple[int, int], Unit]] = {}
 
-    def want(self, design: Design, fineness: tuple[int, int]) -> None:
-        self._wanted = design, fineness
+    def want(self, design: Design, fineness: tuple[int, int], unit: Unit) -> None:
+        self._wanted = design, fineness, unit
         self._wake.set()
 
     async def run(self) -> None:
@@ -127,7 +128,7 @@ class BodyTeller:
             self._wake.clear()
             if self._wanted is None:
                 continue
-            design, fineness = self._wanted
+            design, fineness, unit = self._wanted
             shown = {piece.id for piece in design.pieces if piece.visible and any(f.on for f in piece.followers)}
             gone = [piece_id for piece_id in self._sent if piece_id not in shown]
             for piece_id in gone:
@@ -136,8 +137,9 @@ class BodyTeller:
                 await self._send({"type": "bodies", "bodies": [], "gone": gone})
             for piece_id in sorted(shown):
                 recipe = await asyncio.to_thread(recipe_of, design, piece_id, self._solid)
-                body = await asyncio.to_thread(self._bodies.get, recipe, fineness)
-                key = (recipe.digest, body["route"], fineness)
+                with lengths_in(unit):
+                    body = await asyncio.to_thread(self._bodies.get, recipe, fineness)
+                key = (recipe.digest, body["route"], fineness, unit)
                 if self._sent.get(piece_id) != key:
                     self._sent[piece_id] = key
                     await self._send(

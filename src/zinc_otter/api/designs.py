@@ -9,6 +9,7 @@ from urllib.parse import quote
 from fastapi import APIRouter, Depends, Query, Request, Response
 from fastapi.concurrency import run_in_threadpool
 
+from zinc_otter.api.kept_pictures import pictures_of, take_in_pictures
 from zinc_otter.api.room import Room, room_of
 from zinc_otter.api.schemas import (
     AtRevision,
@@ -71,7 +72,8 @@ def create_design(new: NewDesign, room: AtHand, response: Response) -> DesignSta
 def download_archive(design_id: str, room: AtHand) -> Response:
     """The design as it stands as one file; its layout is in docs/archive.md."""
     saved = room.studio.saved(design_id)
-    data = write_archive(saved.facts.name, saved.facts.unit, saved.design, room.store.asset)
+    pictures = pictures_of(room, design_id)
+    data = write_archive(saved.facts.name, saved.facts.unit, saved.design, room.store.asset, pictures)
     disposition = f"attachment; filename*=UTF-8''{quote(saved.facts.name)}.otter"
     return Response(data, media_type="application/zip", headers={"Content-Disposition": disposition})
 
@@ -86,6 +88,7 @@ async def open_archive(request: Request, room: AtHand, response: Response) -> De
         for asset in archive.assets:
             room.store.put_asset(asset.kind, asset.data, asset.facts)
         saved = room.store.create(archive.name, archive.unit, archive.design, "Opened from an archive")
+        take_in_pictures(room, saved.facts.id, archive.pictures)
         return _created(saved, response)
 
     return await run_in_threadpool(work)

@@ -33,7 +33,7 @@ def get_keeping(room: AtHand) -> KeepingState:
 
 @router.delete("/made")
 def clear_made(room: AtHand) -> KeepingState:
-    """Remove all that was made of designs and can be made again. The designs stay as they are."""
+    """Remove all that was made of designs and can be made again. The designs stay as they are, and true pictures of them."""
     room.made.sweep(most_bytes=0)
     return _state(room)
 

@@ -222,7 +222,8 @@ class _Channel:
             case AskMap():
                 await self._map_of(seq, asked)
             case AskBodies():
-                self._bodies.want(self._room.studio.saved(self._design_id).design, FINE)
+                saved = self._room.studio.saved(self._design_id)
+                self._bodies.want(saved.design, FINE, saved.facts.unit)
 
     async def _tell_working(self, seq: int) -> None:
         """Say every now and then that what was asked for is still being worked on, and for how many seconds."""
@@ -247,7 +248,7 @@ class _Channel:
 
         answer, before, outcome = await asyncio.to_thread(work)
         await self._send(answer)
-        self._bodies.want(outcome.design, QUICK)
+        self._bodies.want(outcome.design, QUICK, before.facts.unit)
         self._closer = asyncio.create_task(self._look_closer(seq, before, asked.command, outcome))
 
     async def _look_closer(self, seq: int, before: Saved, command: Command, outcome: Outcome) -> None:
@@ -311,14 +312,14 @@ class _Channel:
     def _shown(self, design: Design, settled: bool) -> Shown:
         """What changed of the pieces, how near they come to components, and the curves that are asked for."""
         shown = self._view.frame(design)
-        shown["clearances"] = clearances(design, self._view.surfaces, self._room.meshes, settled)
-        between_stones, shown["stones"] = told_stones(design, self._room.gaps, settled)
-        shown["gaps"] = self._room.gaps.of(design, settled, self._gaps) + between_stones
-        shown["bores"] = told_bores(design, self._room.gaps, settled)
         with lengths_in(self._room.studio.saved(self._design_id).facts.unit):
+            shown["clearances"] = clearances(design, self._view.surfaces, self._room.meshes, settled)
+            between_stones, shown["stones"] = told_stones(design, self._room.gaps, settled)
+            shown["gaps"] = self._room.gaps.of(design, settled, self._gaps) + between_stones
+            shown["bores"] = told_bores(design, self._room.gaps, settled)
             shown["proofs"] = self._room.proofs.of(design, settled)
-        if self._mapped is not None:
-            shown["map"] = self._room.proofs.map_of(design, self._mapped, self._view, settled)
+            if self._mapped is not None:
+                shown["map"] = self._room.proofs.map_of(design, self._mapped, self._view, settled)
         bends = self._bends(design)
         if bends is not None:
             shown["curves"] = bends
@@ -348,7 +349,7 @@ class _Channel:
         message, saved = await asyncio.to_thread(work)
         self._shown_revision = saved.facts.revision
         await self._send(message)
-        self._bodies.want(saved.design, FINE)
+        self._bodies.want(saved.design, FINE, saved.facts.unit)
 
     async def _send(self, message: Told) -> None:
         async with self._sending:

@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 import hashlib
-import json
 from dataclasses import replace
 from datetime import datetime
 from pathlib import Path
@@ -11,10 +10,10 @@ from typing import Annotated, Literal
 
 import numpy as np
 from fastapi import APIRouter, Query, Response
-from PIL import Image
 from pydantic import BaseModel, ConfigDict, Field, model_validator
 
 from zinc_otter.api.designs import AtHand
+from zinc_otter.api.kept_pictures import TruePicture, kept_pictures, moving_of, name_of
 from zinc_otter.api.room import Room
 from zinc_otter.api.sheets import chord_of, recipes_of
 from zinc_otter.api.solid_schemas import KeyedJob
@@ -26,13 +25,14 @@ from zinc_otter.core.errors import BadNumberError
 from zinc_otter.core.picture.arranging import MOST_APART, Arrangement
 from zinc_otter.core.picture.scene import MOST_PIXELS_OF_TURNS, MOST_TURNS, Camera, Film
 from zinc_otter.jobs.true_picture import SetUp, Side, take_picture
+from zinc_otter.store.made_files import SHOTS
 from zinc_otter.studio.commands.base import Direction, PieceId, Vector
 from zinc_otter.studio.design import Design
 from zinc_otter.studio.references import Component
 
 router = APIRouter(prefix="/api", tags=["true pictures"])
 
-_KEPT = 60
+_KEPT = 600
 
 
 class CameraAsk(BaseModel):
@@ -96,19 +96,6 @@ class PictureAsk(BaseModel):
     turns: Annotated[int, Field(ge=1, le=MOST_TURNS)] = 1
 
 
-class TruePicture(BaseModel):
-    """A picture that is kept, and what it was taken by."""
-
-    key: str
-    revision: int
-    made: str
-    width: int
-    height: int
-    samples: int
-    light: str
-    turns: int = 1
-
-
 @router.post("/designs/{design_id}/true-pictures", status_code=202)
 def begin_picture(design_id: str, asked: PictureAsk, room: AtHand) -> KeyedJob:
     """Begin to picture what is shown, as the design stands now; it is fetched by its key, also while it gets finer."""
@@ -129,9 +116,9 @@ def begin_picture(design_id: str, asked: PictureAsk, room: AtHand) -> KeyedJob:
         triangles_place(room, design_id, fineness, *recipes)
     made = datetime.now().isoformat(timespec="seconds")
     key = hashlib.sha256(f"{design_id} {facts.revision} {asked!r} {made}".encode()).hexdigest()[:32]
-    names = [_name(key), *([_moving(key)] if asked.turns > 1 else [])]
+    names = [name_of(key), *([moving_of(key)] if asked.turns > 1 else [])]
     room.made.place(design_id, *names)
-    room.made.sweep_folder("shots", _KEPT)
+    room.made.sweep_folder(SHOTS, _KEPT)
     arranged = Arrangement(None if asked.cut is None else asked.cut.plane(), asked.apart)
     set_up = SetUp(asked.light, asked.turned, asked.background == "floor", arranged, asked.turns)
     about = {
@@ -140,7 +127,7 @@ def begin_picture(design_id: str, asked: PictureAsk, room: AtHand) -> KeyedJob:
     }  # fmt: skip
     job_id = room.pictures.start(
         key, "Taking the picture", take_picture, sides, camera, film, set_up, fineness,
-        _between(room, key), room.made.path(_name(key)), about,
+        _between(room, key), room.made.path(name_of(key)), about,
     )  # fmt: skip
     room.pictures.when_over(job_id, lambda: _forget(room, key))
     return KeyedJob(job=report_of(room.pictures.state(job_id)), key=key)
@@ -161,11 +148,11 @@ def fetch_picture(
     ``moving`` that of many turns, as WebP."""
     if moving:
         try:
-            return Response(room.made.path(_moving(key)).read_bytes(), media_type="image/webp")
+            return Response(room.made.path(moving_of(key)).read_bytes(), media_type="image/webp")
         except FileNotFoundError:
             raise NoSolidError("There is no moving picture of it, or it is not kept any more.") from None
     so_far = [_between(room, key)] if room.pictures.is_under_way(key) else []
-    for path in (room.made.path(_name(key)), *so_far):
+    for path in (room.made.path(name_of(key)), *so_far):
         try:
             return Response(path.read_bytes(), media_type="image/png")
         except FileNotFoundError:
@@ -177,16 +164,16 @@ def fetch_picture(
 def list_pictures(design_id: str, room: AtHand) -> list[TruePicture]:
     """Those that are kept of a design, the latest first."""
     room.studio.saved(design_id)
-    found = []
-    for path in room.made.path("shots").glob("*.png"):
-        try:
-            with Image.open(path) as image:
-                about = json.loads(image.info["Comment"])
-        except (OSError, KeyError, ValueError):
-            continue
-        if about.get("of") == design_id:
-            found.append(TruePicture.model_validate({**about, "key": path.stem}))
-    return sorted(found, key=lambda one: one.made, reverse=True)
+    return kept_pictures(room, design_id)
+
+
+@router.delete("/designs/{design_id}/true-pictures/{key}", status_code=204)
+def remove_picture(design_id: str, key: Key, room: AtHand) -> None:
+    """Throw a picture of a design away."""
+    names = {name_of(key), moving_of(key)} & set(room.made.of(design_id, SHOTS))
+    if not names:
+        raise NoSolidError("This design has no such picture.")
+    room.made.remove(*sorted(names))
 
 
 def _sides(room: Room, design_id: str, design: Design, beside: BesideAsk | None) -> list[Design]:
@@ -213,14 +200,6 @@ def _alone(design: Design, piece: str) -> Design:
             design = design.with_piece(replace(other, visible=other.id == piece))
     design.piece(piece)
     return design
-
-
-def _name(key: str) -> str:
-    return f"shots/{key}.png"
-
-
-def _moving(key: str) -> str:
-    return f"shots/{key}.webp"
 
 
 def _between(room: Room, key: str) -> Path:

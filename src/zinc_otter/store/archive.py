@@ -5,10 +5,11 @@ from __future__ import annotations
 import hashlib
 import io
 import json
+import re
 import zipfile
 import zlib
-from collections.abc import Callable
-from dataclasses import dataclass
+from collections.abc import Callable, Mapping
+from dataclasses import dataclass, field
 
 import numpy as np
 
@@ -23,21 +24,27 @@ KIND = "zinc-otter design"
 MOST_UNPACKED = 400 * 1024 * 1024
 MOST_NUMBERS = 96 * 1024 * 1024
 """Bytes of the arrays of all cages: many times what as many faces need as a design may have."""
+MOST_PICTURES = 200
+_PICTURE = re.compile(r"pictures/[0-9a-f]{32}\.(png|webp)")
 _LONG_AGO = (1980, 1, 1, 0, 0, 0)
 """One date for all entries, so that equal designs give equal files."""
 
 
 @dataclass(frozen=True, eq=False)
 class Archive:
-    """What an archive holds, with all that the references and followers of the design name."""
+    """What an archive holds, with all that the references and followers of the design name; and true pictures of it, PNG and
+    WebP by their names."""
 
     name: str
     unit: Unit
     design: Design
     assets: tuple[Asset, ...]
+    pictures: Mapping[str, bytes] = field(default_factory=dict)
 
 
-def write_archive(name: str, unit: Unit, design: Design, asset: Callable[[str], Asset]) -> bytes:
+def write_archive(
+    name: str, unit: Unit, design: Design, asset: Callable[[str], Asset], pictures: Mapping[str, bytes] | None = None
+) -> bytes:  # fmt: skip
     """The file. Raises UnknownAssetError."""
     document, blobs = to_document(design)
     held = {digest: asset(digest) for digest in sorted(asset_hashes(document))}
@@ -56,6 +63,8 @@ def write_archive(name: str, unit: Unit, design: Design, asset: Callable[[str], 
             put(f"arrays/{digest}.npy", zlib.decompress(blobs[digest]))
         for digest, a in held.items():
             put(f"assets/{digest}", a.data)
+        for path in sorted(pictures or {}):
+            put(f"pictures/{path}", (pictures or {})[path])
     return out.getvalue()
 
 
@@ -103,7 +112,9 @@ def read_archive(data: bytes) -> Archive:
             design = checked_design(from_document(document, blobs), kinds)
             # What can be written again can be kept, and opens.
             json.dumps(to_document(design)[0], allow_nan=False)
-            return Archive(name, unit, design, tuple(assets))
+            named = [entry.filename for entry in box.infolist() if _PICTURE.fullmatch(entry.filename)][:MOST_PICTURES]
+            pictures = {path.partition("/")[2]: _unpacked(box, path) for path in named}
+            return Archive(name, unit, design, tuple(assets), pictures)
     except CoreError:
         raise
     except (

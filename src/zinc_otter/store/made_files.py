@@ -16,6 +16,8 @@ from zinc_otter.store.store import Store
 
 KEPT_DAYS = 30
 MOST_BYTES = 2 * 1024**3
+SHOTS = "shots"
+"""The folder of true pictures: the form that they show may be gone, so that they go with their design alone."""
 _DAY = 24 * 3600 * 1000
 _ANEW = 60 * 1000
 """Milliseconds after which another use is noted."""
@@ -60,10 +62,22 @@ class MadeFiles:
             session.execute(delete(MadeFileRow).where(MadeFileRow.design_id == design_id))
         self._remove(gone)
 
+    def of(self, design_id: str, folder: str) -> list[str]:
+        """The names of a design's files in one folder."""
+        with self._store.read() as session:
+            mine = select(MadeFileRow.path).where(MadeFileRow.design_id == design_id)
+            return list(session.scalars(mine.where(MadeFileRow.path.startswith(f"{folder}/"))))
+
+    def remove(self, *names: str) -> None:
+        """Files that are not wanted any more."""
+        self._forget_paths(list(names))
+
     def sweep(self, most_bytes: int = MOST_BYTES, days: float = KEPT_DAYS) -> int:
-        """Remove what nobody asked for in a month, and the oldest where there is more than so many bytes; how many."""
+        """Remove what nobody asked for in a month, and the oldest where there is more than so many bytes, but for true
+        pictures; how many."""
         with self._store.read() as session:
             by_age = select(MadeFileRow.path, func.max(MadeFileRow.used_at)).group_by(MadeFileRow.path)
+            by_age = by_age.where(MadeFileRow.path.not_like(f"{SHOTS}/%"))
             used = sorted([(row[0], row[1]) for row in session.execute(by_age)], key=lambda row: -row[1])
         kept, gone = 0, []
         for name, when in used:
@@ -84,9 +98,10 @@ class MadeFiles:
         self._forget_paths([name for name, _ in sorted(used, key=lambda row: -row[1])[most:]])
 
     def space(self) -> int:
-        """Bytes that all recorded files take."""
+        """Bytes that all recorded files take, but for true pictures."""
         with self._store.read() as session:
-            names = list(session.scalars(select(MadeFileRow.path).distinct()))
+            swept = select(MadeFileRow.path).where(MadeFileRow.path.not_like(f"{SHOTS}/%"))
+            names = list(session.scalars(swept.distinct()))
         return sum(map(self._size, names))
 
     def _stamp(self) -> int:

@@ -133,6 +133,7 @@ export const service = {
   beginPicture: (design: string, asked: PictureAsk) => call<KeyedJob>("POST", `/designs/${design}/true-pictures`, asked),
   enoughOf: (key: string) => call<void>("POST", `/true-pictures/${key}/enough`),
   pictureAddress: (key: string, passed = 0, moving = false) => `/api/true-pictures/${key}?${query({ passed, moving: moving ? "true" : "false" })}`,
+  removePicture: (design: string, key: string) => call<void>("DELETE", `/designs/${design}/true-pictures/${key}`),
   picturesOf: (design: string) => call<TruePicture[]>("GET", `/designs/${design}/true-pictures`),
   materials: () => call<Material[]>("GET", "/materials"),
   found: (key: string) => call<FoundState | null>("GET", `/found/${key}`),

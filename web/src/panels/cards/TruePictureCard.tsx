@@ -18,7 +18,7 @@ import { view } from "../../live/stores/view";
 import { parameters } from "../../model/parameters.generated";
 import type { CardProps } from "../../model/tool";
 import { aparts, backgrounds, besideOf, besides, fines, lenses, lights, sizes, sizeWords, turns, views } from "../../model/pictures";
-import type { Command, PictureAsk } from "../../model/types";
+import type { Command, PictureAsk, TruePicture } from "../../model/types";
 import { apart, plus, times } from "../../model/vec";
 import { CardHead } from "../parts/CardHead";
 import { KeptPictures } from "../parts/KeptPictures";
@@ -78,6 +78,8 @@ export default function TruePictureCard({ tool }: CardProps) {
       setKey(begun.key);
       work.begin(begun.job.id);
     });
+  const remove = (one: TruePicture) =>
+    void attempt(() => service.removePicture(id, one.key)).then(() => client.invalidateQueries({ queryKey: ["pictures", id] }));
   const done = Math.round(100 * (work.job?.progress ?? 0));
   return (
     <>
@@ -114,7 +116,7 @@ export default function TruePictureCard({ tool }: CardProps) {
           <Typography variant="body2" role="status">{work.job.words}</Typography>
         </Stack>
       ) : kept.length ? (
-        <KeptPictures list={kept} name={name} />
+        <KeptPictures list={kept} name={name} onRemove={remove} />
       ) : (
         <Typography variant="body2" color="text.secondary" sx={{ mt: 0.75 }}>
           As light would show it, from where you look now: rays are followed through stones and off metals. It goes on in the background.

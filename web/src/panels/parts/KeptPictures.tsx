@@ -1,6 +1,7 @@
 /** True pictures that are kept of a design: a click saves one, of many views all in rows or as they go round. */
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
+import IconButton from "@mui/material/IconButton";
 import Stack from "@mui/material/Stack";
 import Typography from "@mui/material/Typography";
 import { attempt } from "../../live/picks";
@@ -8,15 +9,15 @@ import { download, service } from "../../live/service";
 import { lights } from "../../model/pictures";
 import type { TruePicture } from "../../model/types";
 
-export function KeptPictures({ list, name }: { list: TruePicture[]; name: string }) {
+export function KeptPictures({ list, name, onRemove }: { list: TruePicture[]; name: string; onRemove: (one: TruePicture) => void }) {
   return (
     <Stack direction="row" spacing={1} component="ul" aria-label="Pictures that are kept" sx={{ mt: 1, mb: 0, pl: 0, listStyle: "none", overflowX: "auto", maxWidth: "100%" }}>
-      {list.map((one) => <Kept key={one.key} one={one} name={name} />)}
+      {list.map((one) => <Kept key={one.key} one={one} name={name} onRemove={() => onRemove(one)} />)}
     </Stack>
   );
 }
 
-function Kept({ one, name }: { one: TruePicture; name: string }) {
+function Kept({ one, name, onRemove }: { one: TruePicture; name: string; onRemove: () => void }) {
   const views = one.turns ?? 1;
   const goesRound = views > 1;
   const words = `Revision ${one.revision}, ${one.made.replace("T", " ")}, ${lights[one.light as keyof typeof lights] ?? one.light}, ${one.samples} samples${goesRound ? `, ${views} views` : ""}`;
@@ -30,8 +31,11 @@ function Kept({ one, name }: { one: TruePicture; name: string }) {
       >
         <Box component="img" alt="" src={service.pictureAddress(one.key, undefined, goesRound)} sx={{ height: 96, display: "block" }} />
       </Box>
-      <Typography variant="caption" color="text.secondary">Revision {one.revision}, {one.made.slice(11, 16)}</Typography>
-      {goesRound && <Button size="small" onClick={() => save(false)} sx={{ py: 0, ml: 0.5, minWidth: 0 }}>In rows</Button>}
+      <Stack direction="row" sx={{ alignItems: "center" }}>
+        <Typography variant="caption" color="text.secondary">Revision {one.revision}, {one.made.slice(11, 16)}</Typography>
+        {goesRound && <Button size="small" onClick={() => save(false)} sx={{ py: 0, ml: 0.5, minWidth: 0 }}>In rows</Button>}
+        <IconButton size="small" aria-label={`Throw away picture: ${words}`} title="Throw it away" onClick={onRemove} sx={{ p: 0.25, ml: "auto", fontSize: 14, lineHeight: 1 }}>×</IconButton>
+      </Stack>
     </Box>
   );
 }
