@@ -1,9 +1,10 @@
 /** The legend of the map that is shown: its scale with the limit on it, how much of the form lies where, and what is at fault. */
 import Box from "@mui/material/Box";
-import Button from "@mui/material/Button";
 import Checkbox from "@mui/material/Checkbox";
 import FormControlLabel from "@mui/material/FormControlLabel";
+import IconButton from "@mui/material/IconButton";
 import Paper from "@mui/material/Paper";
+import Stack from "@mui/material/Stack";
 import Typography from "@mui/material/Typography";
 import { mapOf } from "../live/line";
 import { useUnit } from "../live/stores/design";
@@ -25,9 +26,11 @@ export function MapLegend() {
   if (!wanted) return null;
   return (
     <Paper component="section" aria-label="Map" elevation={2} sx={{ position: "absolute", right: 12, top: 252, width: 138, p: 1, borderRadius: 2, zIndex: 1 }}>
-      <Typography variant="body2" sx={{ fontWeight: 600, lineHeight: 1.25 }}>{asked ?? "A proof that is gone"}</Typography>
+      <Stack direction="row" sx={{ alignItems: "flex-start" }}>
+        <Typography variant="body2" sx={{ fontWeight: 600, lineHeight: 1.25, flexGrow: 1 }}>{asked ?? "A proof that is gone"}</Typography>
+        <IconButton size="small" aria-label="Hide the map" title="Hide the map" onClick={() => mapOf(null)} sx={{ p: 0.25, mt: -0.5, mr: -0.5, fontSize: 15, lineHeight: 1, width: 24, height: 24 }}>{"\u00d7"}</IconButton>
+      </Stack>
       {map ? <Scale map={map} unit={unit} /> : <Typography variant="body2" color="text.secondary">It has no map here: the form is open, or what it asks is one number.</Typography>}
-      <Button size="small" color="inherit" fullWidth onClick={() => mapOf(null)} sx={{ mt: 0.5, py: 0 }}>Hide the map</Button>
     </Paper>
   );
 }
@@ -66,7 +69,7 @@ function Scale({ map, unit }: { map: ShownMap; unit: Unit }) {
         ))}
       </Box>
       {both && <Typography variant="body2" color="text.secondary">+ is outside of it, {"−"} is inside</Typography>}
-      <FormControlLabel control={<Checkbox size="small" checked={lines} onChange={(_, on) => useMap.setState({ lines: on })} sx={{ p: 0.5 }} />} label={step ? `Lines each ${plain(step)}` : "Lines"} slotProps={{ typography: { variant: "body2" } }} sx={{ ml: -0.5, mr: 0, mt: 0.5 }} />
+      <FormControlLabel control={<Checkbox size="small" checked={lines} onChange={(_, on) => useMap.setState({ lines: on })} sx={{ p: 0.5 }} />} label={step ? `Lines, ${plain(step)}` : "Lines"} slotProps={{ typography: { variant: "body2" } }} sx={{ ml: -0.5, mr: 0, mt: 0.25, whiteSpace: "nowrap" }} />
       <UnderPointer words={words} />
       <Typography variant="body2" role="status" data-testid="map-share" sx={{ mt: 0.5, color: share ? "error.main" : "text.secondary" }}>
         {share ? `${trimmed(100 * share, share < 0.01 ? 2 : 1)} % beyond the limit` : "Nothing beyond the limit"}
