@@ -64,7 +64,7 @@ class Proof(unittest.TestCase):
     def test_a_thin_plate_is_told_with_its_wall(self) -> None:
         found = cast_proof(*parts(trimesh.creation.box((20, 20, 0.5))), CAST)
         (fault,) = found.faults
-        self.assertRegex(fault.words, r"thinner than 0.8 mm, at least 0.50 mm")
+        self.assertRegex(fault.words, r"thinner than 0.8 mm, at least 0.5 mm")
         self.assertAlmostEqual(found.wall, 0.5, delta=1e-3)
         self.assertTrue(fault.place.points)
 
