@@ -311,8 +311,8 @@ def sheet(screen: Screen) -> None:
 
 
 def true_pictures(screen: Screen) -> None:
-    """Two demo pieces as light shows them: in gold with its stones, and in glazed clay at dusk."""
-    asked = (("Ford ring", "Light tent", None), ("Hand bailer", "North window", "Glazed clay, in its own colour"))
+    """Two demo pieces as light shows them: in gold with its stones on a ring cone, and in glazed clay at a window."""
+    asked = (("Ford ring", "Light tent", None, "Ring cone"), ("Hand bailer", "North window", "Glazed clay, in its own colour"))
     taken = [base64.b64encode(_taken(screen, *one)).decode() for one in asked]
     columns = "".join(f'<img src="data:image/png;base64,{one}" width="632">' for one in taken)
     look = "margin:0;background:#F4F1EA;display:flex;gap:16px;align-items:center;height:480px"
@@ -323,9 +323,14 @@ def true_pictures(screen: Screen) -> None:
     screen.page.wait_for_timeout(400)
 
 
-def _taken(screen: Screen, design: str, light: str, finish: str | None) -> bytes:
+def _taken(screen: Screen, design: str, light: str, finish: str | None, stand: str | None = None) -> bytes:
     screen.open_design(design)
     screen.station("Prove")
+    if stand:
+        screen.tool("Stand")
+        screen.choose("Stand", stand)
+        screen.button("Put it up").click()
+        screen.page.get_by_label(f"Hide {stand}").wait_for()
     screen.tool("True picture")
     if finish:
         screen.page.get_by_label("Tool card").get_by_role("combobox", name="is of").click()
@@ -333,7 +338,7 @@ def _taken(screen: Screen, design: str, light: str, finish: str | None) -> bytes
     screen.choose("Light", light)
     screen.choose("How fine", "fine")
     screen.button("Take the picture").click()
-    saved = screen.page.get_by_label("Pictures that are kept").get_by_role("button")
+    saved = screen.page.get_by_label("Pictures that are kept").get_by_role("button", name=re.compile("^Save picture"))
     saved.wait_for(timeout=400_000)
     with screen.page.expect_download() as waiting:
         saved.click()

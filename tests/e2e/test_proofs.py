@@ -263,7 +263,7 @@ class Dimensions(VerbCase):
         # It is seen while it gets finer, and is enough when the hand says so.
         page.get_by_alt_text("The picture so far").wait_for(timeout=60_000)
         screen.button("Fine enough").click()
-        saved = page.get_by_label("Pictures that are kept").get_by_role("button")
+        saved = page.get_by_label("Pictures that are kept").get_by_role("button", name=re.compile("^Save picture"))
         saved.wait_for(timeout=60_000)
         with page.expect_download() as waiting:
             saved.click()
@@ -305,7 +305,7 @@ class Dimensions(VerbCase):
         before.click()
         page.get_by_role("option", name=re.compile("^step 1:")).click()
         screen.button("Take the picture").click()
-        saved = page.get_by_label("Pictures that are kept").get_by_role("button")
+        saved = page.get_by_label("Pictures that are kept").get_by_role("button", name=re.compile("^Save picture"))
         saved.wait_for(timeout=120_000)
         with page.expect_download() as waiting:
             saved.click()
