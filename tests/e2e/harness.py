@@ -232,7 +232,10 @@ class Screen:
 
     def tool(self, name: str) -> None:
         """Take up a tool of the present station by its name in the drawer."""
-        self.page.locator("aside[aria-label^='Tools of']").get_by_role("button", name=name).first.click()
+        drawer = self.page.locator("aside[aria-label^='Tools of']")
+        # One of that very name before others that begin alike; most have a key behind their name.
+        exact = drawer.get_by_role("button", name=name, exact=True)
+        (exact if exact.count() else drawer.get_by_role("button", name=name)).first.click()
 
     def press(self, key: str) -> None:
         """Press a key over the viewport, and wait until what it changed is drawn: a turned view moves what is clicked."""

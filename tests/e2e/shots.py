@@ -311,7 +311,7 @@ def sheet(screen: Screen) -> None:
 
 
 def true_pictures(screen: Screen) -> None:
-    """Two demo pieces as light shows them: in gold with its stones on a ring cone, and in glazed clay at a window."""
+    """Two demo pieces as light shows them: a gold ring with its stones on a cone, and glazed clay at a window."""
     asked = (("Ford ring", "Light tent", None, "Ring cone"), ("Hand bailer", "North window", "Glazed clay, in its own colour"))
     taken = [base64.b64encode(_taken(screen, *one)).decode() for one in asked]
     columns = "".join(f'<img src="data:image/png;base64,{one}" width="632">' for one in taken)
