@@ -312,7 +312,10 @@ def sheet(screen: Screen) -> None:
 
 def true_pictures(screen: Screen) -> None:
     """Two demo pieces as light shows them: a gold ring with its stones on a cone, and glazed clay at a window."""
-    asked = (("Ford ring", "Light tent", None, "Ring cone"), ("Hand bailer", "North window", "Glazed clay, in its own colour"))
+    asked = (
+        ("Ford ring", "Light tent", None, "Ring cone"),
+        ("Hand bailer", "North window", "Glazed clay, in its own colour"),
+    )
     taken = [base64.b64encode(_taken(screen, *one)).decode() for one in asked]
     columns = "".join(f'<img src="data:image/png;base64,{one}" width="632">' for one in taken)
     look = "margin:0;background:#F4F1EA;display:flex;gap:16px;align-items:center;height:480px"
