@@ -16,7 +16,7 @@ from tests.core.stone.test_laying import BAND, ROUND, done
 from zinc_otter.core.cage.plane import plane_at
 from zinc_otter.core.cage.topology import Floats, Ints
 from zinc_otter.core.errors import BadNumberError, CoreError
-from zinc_otter.core.picture.arranging import Arrangement
+from zinc_otter.core.picture.arranging import Arrangement, cut_open
 from zinc_otter.core.picture.finishes import FINISHES, Finish, finish_named
 from zinc_otter.core.picture.lights import WORDS, sphere_of
 from zinc_otter.core.picture.scene import Camera, Film, Scene, Seen
@@ -222,6 +222,19 @@ class Designs(unittest.TestCase):
         # A disk of 2 r (60 - 30) / 30 mm, of which nine tenths lie within four fifths of its width; 16 pixels see 34.4 mm.
         disk = 2 * 8.0 * (60 - 30) / 30
         self.assertAlmostEqual(width(8.0, 30.0), 0.8 * disk * 16 / (2 * 60 * np.tan(np.radians(16))), delta=1)
+
+    def test_an_open_sheet_is_cut_as_a_sheet(self) -> None:
+        t = np.linspace(0, 1, 9)
+        x, z = (part.ravel() for part in np.meshgrid(40 * t - 20, 20 * t, indexing="ij"))
+        points = np.column_stack([x, 0 * x, z])
+        i = (np.arange(8)[:, None] * 9 + np.arange(8)).ravel()
+        triangles = np.concatenate([np.column_stack([i, i + 9, i + 1]), np.column_stack([i + 1, i + 9, i + 10])])
+        below, kept = cut_open(points, triangles, plane_at((3, 0, 0), (1, 0, 0)))
+        a, b, c = (below[kept[:, k]] for k in range(3))
+        self.assertAlmostEqual(float(np.linalg.norm(np.cross(b - a, c - a), axis=1).sum()) / 2, 23 * 20, places=6)
+        self.assertLessEqual(below[:, 0].max(), 3 + 1e-9)
+        for height, left in ((50.0, len(triangles)), (-50.0, 0)):
+            self.assertEqual(len(cut_open(points, triangles, plane_at((height, 0, 0), (1, 0, 0)))[1]), left)
 
     def test_cut_open_and_drawn_apart(self) -> None:
         arranged = Arrangement(cut=plane_at((0, 0, 0), (0, -1, 0)), apart=1.0)

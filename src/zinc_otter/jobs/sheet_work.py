@@ -9,7 +9,6 @@ from typing import TYPE_CHECKING
 from zinc_otter.core.cage.topology import Floats, Ints
 from zinc_otter.core.errors import BadSelectionError
 from zinc_otter.core.solid.recipe import Recipe
-from zinc_otter.core.words import lengths_in
 from zinc_otter.jobs.solid_work import put
 from zinc_otter.jobs.triangle_work import Fineness, made_body
 
@@ -48,8 +47,7 @@ def write_sheet(
             raise BadSelectionError("The component's mesh is not at hand.")
         return MeshDistance(*components[asset])
 
-    with lengths_in(of.unit):
-        pages = sheet_of(design, of, wanted, body, mesh, progress)
+    pages = sheet_of(design, of, wanted, body, mesh, progress)
     title = f"{of.name}, revision {of.revision}"
     for path, data in ((page, as_page(pages, title).encode()), (pdf, as_pdf(pages, title, of.made))):
         path.parent.mkdir(parents=True, exist_ok=True)

@@ -16,7 +16,7 @@ from zinc_otter.core.proving import Ground, Proof, Verdict
 from zinc_otter.core.proving.base import Valued
 from zinc_otter.core.proving.dimensions import Dimension
 from zinc_otter.core.solid.materials import MATERIALS
-from zinc_otter.core.words import PER, number
+from zinc_otter.core.words import extent, lengths_in, number
 from zinc_otter.sheet.drawing import FOOT, MARGIN, Measure, drawing, scale_words
 from zinc_otter.sheet.maps import put_map
 from zinc_otter.sheet.paper import INK, LIGHT, OTTER, SIZES, ZINC, Line, Page, Text, broken, rectangle
@@ -55,10 +55,18 @@ class Wanted:
 def sheet_of(
     design: Design, of: OfWhat, wanted: Wanted, body: Body, meshes: Callable[[str], MeshDistance], progress: Progress
 ) -> list[Page]:
-    """The pages. ``body`` gives pieces' bodies by triangles, ``meshes`` components' by their assets.
+    """The pages, with lengths in the unit ``of`` the design. ``body`` gives pieces' bodies by triangles, ``meshes``
+    components' by their assets.
 
     Raises BadNumberError where nothing is shown, or for a material that is not known.
     """
+    with lengths_in(of.unit):
+        return _pages(design, of, wanted, body, meshes, progress)
+
+
+def _pages(
+    design: Design, of: OfWhat, wanted: Wanted, body: Body, meshes: Callable[[str], MeshDistance], progress: Progress
+) -> list[Page]:
     if all(material.name != wanted.material for material in MATERIALS):
         raise BadNumberError(f"There is no material called {wanted.material!r} to weigh it in.")
     progress(0.02, "Making the bodies")
@@ -116,20 +124,6 @@ def called(design: Design, proof: Proof) -> str:
     return proof.asked(lambda key: names.get(key, "what is gone"))
 
 
-def in_unit(length: float, unit: Literal["mm", "cm", "in"]) -> str:
-    """A length in mm as the design tells it.
-
-    >>> in_unit(25.4, "in"), in_unit(12.0, "mm")
-    ('1 in', '12 mm')
-    """
-    per, digits = PER[unit]
-    return f"{number(length / per, digits)} {unit}"
-
-
-def _figure(proof: Dimension, figure: float, of: OfWhat) -> str:
-    return f"{number(figure)}°" if proof.unit == "°" else in_unit(figure, of.unit)
-
-
 def _measures(asked: list[tuple[Proof, Verdict]], of: OfWhat) -> list[Measure]:
     """The dimensions with their letters, as they are written on the drawing."""
     found: list[Measure] = []
@@ -138,7 +132,7 @@ def _measures(asked: list[tuple[Proof, Verdict]], of: OfWhat) -> list[Measure]:
         if verdict.measured is None or verdict.figure is None:
             continue
         sign = {"⌀": "Ø ", "R": "R "}.get(verdict.measured.sign, "")
-        written = f"D{k + 1}  {sign}{_figure(proof, verdict.figure, of)}"
+        written = f"D{k + 1}  {sign}{proof.told(verdict.figure)}"
         found.append(Measure(written, verdict.measured, verdict.holds == "fails"))
     return found
 
@@ -150,8 +144,7 @@ def _facts(
     metal = [one for one in shown if one.metal]
     rows = []
     for one in metal:
-        per, digits = PER[of.unit]
-        size = f"{' × '.join(number(s / per, digits) for s in one.size)} {of.unit}"
+        size = extent(one.size)
         volume = "open" if one.volume is None else f"{one.volume:,.1f} mm³"
         weight = "" if one.volume is None else f"{material.weight(one.volume):,.2f} g"
         rows.append([one.piece.name, size, volume, weight, one.how])
@@ -167,8 +160,8 @@ def _facts(
         [
             [
                 f"D{k + 1}", p.named(lambda key: _name(design, key)),
-                v.words if v.figure is None else _figure(p, v.figure, of),
-                "" if p.wanted is None else f"{_figure(p, p.wanted, of)} ± {_figure(p, p.tolerance, of)}", _SIGNS[v.holds],
+                v.words if v.figure is None else p.told(v.figure),
+                "" if p.wanted is None else f"{p.told(p.wanted)} ± {p.told(p.tolerance)}", _SIGNS[v.holds],
                 "points of the smooth surface, exact" + _strays(v),
             ]
             for k, (p, v) in enumerate(dimensions)

@@ -5,14 +5,14 @@ from __future__ import annotations
 from collections.abc import Callable, Sequence
 from dataclasses import dataclass, replace
 
-import manifold3d
 import numpy as np
 import trimesh
 
 from zinc_otter.core.cage.plane import Plane
 from zinc_otter.core.cage.topology import Floats, Ints
-from zinc_otter.core.errors import BadNumberError
+from zinc_otter.core.errors import BadNumberError, CoreError
 from zinc_otter.core.picture.scene import Camera
+from zinc_otter.core.solid.mesh.body import mesh_body
 
 MOST_APART = 10.0
 
@@ -43,14 +43,15 @@ def cut_open(points: Floats, triangles: Ints, plane: Plane) -> tuple[Floats, Int
     if heights.min() >= 0:
         return np.zeros((0, 3)), np.zeros((0, 3), dtype=np.int64)
     normal = np.asarray(plane.normal)
-    corners = np.ascontiguousarray(triangles, dtype=np.uint64)
-    body = manifold3d.Manifold(manifold3d.Mesh64(np.ascontiguousarray(points, dtype=np.float64), corners))
-    if body.status() == manifold3d.Error.NoError and not body.is_empty():
-        below = body.trim_by_plane((-normal).tolist(), -float(normal @ np.asarray(plane.point))).to_mesh64()
-        return np.asarray(below.vert_properties[:, :3]), np.asarray(below.tri_verts, dtype=np.int64)
-    slice_faces: Callable[..., tuple[Floats, Ints, Ints]] = trimesh.intersections.slice_faces_plane
-    kept = slice_faces(points, triangles, -normal, np.asarray(plane.point))
-    return np.asarray(kept[0], dtype=np.float64), np.asarray(kept[1], dtype=np.int64)
+    try:
+        body = mesh_body(points, triangles, "cut").solid
+    except CoreError:
+        # No body: a sheet.
+        slice_faces: Callable[..., tuple[Floats, Ints, Ints]] = trimesh.intersections.slice_faces_plane
+        kept = slice_faces(points, triangles, -normal, np.asarray(plane.point))
+        return np.asarray(kept[0], dtype=np.float64), np.asarray(kept[1], dtype=np.int64)
+    below = body.trim_by_plane((-normal).tolist(), -float(normal @ np.asarray(plane.point))).to_mesh64()
+    return np.asarray(below.vert_properties[:, :3]), np.asarray(below.tri_verts, dtype=np.int64)
 
 
 def shifts_apart(bodies: Sequence[Floats], apart: float) -> Floats:

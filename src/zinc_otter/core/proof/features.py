@@ -10,13 +10,18 @@ from zinc_otter.core.cage.topology import Floats, Ints
 from zinc_otter.core.errors import BadNumberError
 
 
+def check_angle(degrees: float) -> None:
+    """Raises BadNumberError for what is no angle from which a line can be sharp."""
+    if not (np.isfinite(degrees) and 0 < degrees <= 180):
+        raise BadNumberError("The angle from which a line is sharp lies between 0 and 180 degrees.")
+
+
 def feature_segments(vertices: Floats, triangles: Ints, degrees: float) -> Floats:
     """(k, 2, 3) the edges at which two triangles (m, 3) turn by ``degrees`` or more, and open edges.
 
     Vertices (n, 3) in the same place count as one, as STL files have them. Raises BadNumberError.
     """
-    if not (np.isfinite(degrees) and 0 < degrees <= 180):
-        raise BadNumberError("The angle from which a line is sharp lies between 0 and 180 degrees.")
+    check_angle(degrees)
     _, label = np.unique(np.round(vertices, 6), axis=0, return_inverse=True)
     tri = label.reshape(-1)[triangles]
     corners = vertices[triangles]

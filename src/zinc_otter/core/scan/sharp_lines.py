@@ -7,9 +7,8 @@ from scipy.sparse import csr_matrix
 from scipy.sparse.csgraph import connected_components
 
 from zinc_otter.core.cage.topology import Bools, Floats, Ints
-from zinc_otter.core.errors import BadNumberError
 from zinc_otter.core.proof.coarse_mesh import simplified
-from zinc_otter.core.proof.features import feature_segments
+from zinc_otter.core.proof.features import check_angle, feature_segments
 from zinc_otter.core.same_rows import same_rows
 from zinc_otter.core.scan.denoising import denoised, turns
 
@@ -20,6 +19,7 @@ _SHARE, _FEWEST, _MOST = 10, 8_000, 60_000
 """Noise is evened on a mesh of one triangle for so many, within these counts."""
 _MUCH = 300_000
 """Triangles that are looked at one by one at most; of more a mesh of so many stands for them."""
+_LESS = 0.6
 _SPUR, _RING = 5, 5
 _LONG = 6.0
 """Lines that reach less far than so many times their edges' length are noise."""
@@ -36,10 +36,10 @@ def sharp_lines(vertices: Floats, triangles: Ints, degrees: float) -> Floats:
     v, f = vertices[first], label[triangles]
     f = f[(f[:, 0] != f[:, 1]) & (f[:, 1] != f[:, 2]) & (f[:, 2] != f[:, 0])]
     v, f = simplified(v, f, _MUCH)
-    own = feature_segments(v, f, degrees)
+    check_angle(degrees)
     ends, turn = turns(v, f)
     if not _is_scattered(ends[turn >= degrees]):
-        return own
+        return feature_segments(v, f, degrees)
     v, f = simplified(v, f, int(np.clip(len(f) // _SHARE, _FEWEST, _MOST)))
     f = np.asarray(f, dtype=np.int64)
     v = denoised(v, f)
@@ -47,16 +47,19 @@ def sharp_lines(vertices: Floats, triangles: Ints, degrees: float) -> Floats:
 
 
 def sharp_edges(v: Floats, f: Ints, degrees: float) -> Ints:
-    """(k, 2) the edges of a mesh without noise at which it turns by ``degrees`` or more, and that run on as lines. Raises
-    BadNumberError."""
-    if not (np.isfinite(degrees) and 0 < degrees <= 180):
-        raise BadNumberError("The angle from which a line is sharp lies between 0 and 180 degrees.")
+    """(k, 2) the edges of a mesh without noise at which it turns by ``degrees`` or more, and that run on as lines: through
+    edges that turn a little less, where these hang together with them (two thresholds after J. Canny, "A computational
+    approach to edge detection", PAMI 1986). Raises BadNumberError."""
+    check_angle(degrees)
     ends, turn = turns(v, f)
-    turns_there = turn >= degrees
-    if not turns_there.any():
+    weak = turn >= _LESS * degrees
+    ends_there, turn_there = ends[weak], turn[weak]
+    if not (turn_there >= degrees).any():
         return ends[:0]
     usual = float(np.linalg.norm(v[ends[:, 0]] - v[ends[:, 1]], axis=1).mean())
-    sharp = without_spurs(without_small_loops(ends[turns_there], turn[turns_there]))
+    part = _parts(ends_there, len(v))
+    joined = np.isin(part, part[turn_there >= degrees])
+    sharp = without_spurs(without_small_loops(ends_there[joined], turn_there[joined]))
     return sharp[_reach_far(v, sharp, _LONG * usual)]
 
 
@@ -108,11 +111,17 @@ def _is_scattered(edges: Ints) -> bool:
     return bool((count == 1).mean() > _LOOSE or (len(edges) > _FEW and count.mean() > _CROWDED))
 
 
+def _parts(edges: Ints, count: int) -> Ints:
+    """(k,) which of edges (k, 2) over so many vertices hang together, by a number."""
+    graph = csr_matrix((np.ones(len(edges)), (edges[:, 0], edges[:, 1])), (count, count))
+    _, part = connected_components(graph, directed=False)
+    return np.asarray(part[edges[:, 0]])
+
+
 def _reach_far(v: Floats, edges: Ints, least: float) -> Bools:
     """(k,) which edges hang together with others over ``least`` mm."""
-    graph = csr_matrix((np.ones(len(edges)), (edges[:, 0], edges[:, 1])), (len(v), len(v)))
-    count, part = connected_components(graph, directed=False)
-    of = part[edges[:, 0]]
+    of = _parts(edges, len(v))
+    count = int(of.max(initial=-1)) + 1
     low, high = np.full((count, 3), np.inf), np.full((count, 3), -np.inf)
     for k in range(2):
         np.minimum.at(low, of, v[edges[:, k]])

@@ -74,7 +74,8 @@ def pipe(
     faces = (np.arange(around)[:, None] * (rows if curve.closed else rows - 1) + dome + tight).ravel()
     remarks: tuple[str, ...] = ()
     if len(tight):
-        least = 1 / float(bend[(bend * wide) > 1].max())
+        # Of one radius all along it is the curve's own; otherwise that where it is too tight, looked for at steps.
+        least = 1 / float(bend[(bend * wide) > 1].max()) if places else made.tightest()[0]
         remarks = (
             f"The curve bends tighter than the pipe's radius, down to {fine_length_words(least)}: it runs into itself "
             f"there.",
