@@ -86,6 +86,19 @@ class Placed(unittest.TestCase):
         self.assertGreater(deep, -1.0)
         self.assertLess(deep, 0.2)
 
+    def test_a_hook_goes_through_a_loop_that_hangs_on_it(self) -> None:
+        for axis in ([1.0, 0, 0], [0, 1.0, 0]):
+            picked = {"kind": "piece", "ids": [0]}
+            turned = {"kind": "turn", "piece": "p1", "picked": picked, "axis": axis, "degrees": 90, "pivot": [0, 0, 0]}
+            design = read_command(turned).apply(self.band).design
+            place = place_for(design, "hook", "p1")
+            points, triangles = stand_mesh("hook", 24)
+            hook = MeshDistance(points @ np.array(place.rotation).T + np.array(place.centre), triangles)
+            # The bar lies in the hole under the loop's upper side, and cuts into nothing.
+            inside = np.array(place.centre) - [0, 0, 2]
+            self.assertLess(hook.signed(inside[None])[0][0], -1)
+            self.assertGreater(hook.signed(mesh_of(design.piece("p1").cage).vertices)[0].min(), -0.4)
+
     def test_under_what_is_shown(self) -> None:
         place = place_for(self.band, "block", "p1")
         low = self.band.piece("p1").cage.positions.min(axis=0)

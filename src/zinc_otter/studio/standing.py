@@ -6,8 +6,9 @@ from dataclasses import dataclass
 
 import numpy as np
 
-from zinc_otter.core.cage.cage import Cage
+from zinc_otter.core.cage.cage import Cage, unit
 from zinc_otter.core.cage.plane import Vec, frame_along
+from zinc_otter.core.cage.topology import Floats
 from zinc_otter.core.form import controls
 from zinc_otter.core.picture.stands import BREADTH_OF_A_FINGER, RING_FINGER
 from zinc_otter.core.proof.bore import bore
@@ -41,7 +42,7 @@ def place_for(design: Design, stand: str, piece_id: str | None) -> Place:
             at = np.asarray(found.point) + ((middle - found.point) @ along) * along
             if stand == "hook":
                 x, y, z = (at + [0, 0, found.diameter / 2]).tolist()
-                return Place(_NO_TURN, (x, y, z))
+                return Place(_through(along), (x, y, z))
             first, second, third = (tuple(row) for row in frame_along(found.along).tolist())
             size = found.diameter
             if stand == "hand":
@@ -58,3 +59,13 @@ def place_for(design: Design, stand: str, piece_id: str | None) -> Place:
     if stand in ("block", "table"):
         return Place(_NO_TURN, (x, float(low[1]) - 0.2 * float(high[1] - low[1]) if stand == "table" else y, float(low[2])))
     return Place(_NO_TURN, (x, y, float(high[2]) if stand == "hook" else z))
+
+
+def _through(along: Floats) -> tuple[Vec, Vec, Vec]:
+    """The turn about z that lets a hook's bar, which runs along y, go along an axis (3,) seen from above; none for an
+    upright one."""
+    flat = along * [1, 1, 0]
+    if np.linalg.norm(flat) < 0.1:
+        return _NO_TURN
+    s, c = (float(part) for part in unit(flat)[:2])
+    return ((c, s, 0.0), (-s, c, 0.0), (0.0, 0.0, 1.0))

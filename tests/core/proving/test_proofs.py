@@ -101,6 +101,8 @@ class Balance(unittest.TestCase):
             verdict = CentreOfMass(axis=axis, least=least, most=most).judge(ground(cone(20, 40), 3))
             self.assertEqual(verdict.holds, holds, verdict.words)
         self.assertAlmostEqual(CentreOfMass().judge(ground(cone(20, 40), 3)).figure or 0, 10, delta=0.1)
+        block = CentreOfMass(axis="x", least=-1, most=1).judge(ground(hard_block((40, 12, 30)), 2))
+        self.assertEqual((block.holds, block.words), ("holds", "It lies at x 0, y 0, z 0 mm."))
         self.assertIn("too low", CentreOfMass(least=20, most=30).judge(ground(cone(20, 40), 3)).words)
 
     def test_open_forms_and_wrong_numbers(self) -> None:

@@ -15,7 +15,7 @@ from zinc_otter.core.cage.topology import Floats
 from zinc_otter.core.errors import BadNumberError
 from zinc_otter.core.proving.base import OPEN, Ground, Proof, Verdict, above, at
 from zinc_otter.core.solid.moments import moments
-from zinc_otter.core.words import along_axes, bare_length, length_words, number
+from zinc_otter.core.words import bare_length, length_words, number, told_in
 
 _TOUCHES = 0.02
 """Millimetres above the ground up to which the form stands on it."""
@@ -37,8 +37,8 @@ class CentreOfMass(Proof):
             raise BadNumberError(f"{self.what}: it lies from the lesser to the larger number; {self.most:g} is the lesser.")
 
     def asked(self, name_of: Callable[[str], str]) -> str:
-        between = f"{self.axis} {bare_length(self.least)} and {length_words(self.most)}"
-        return f"Centre of mass of {name_of(self.piece)} between {between}"
+        between = f"between {bare_length(self.least)} and {length_words(self.most)}"
+        return f"Centre of mass of {name_of(self.piece)} along {self.axis} {between}"
 
     def judge(self, ground: Ground) -> Verdict:
         if not ground.closed:
@@ -46,7 +46,8 @@ class CentreOfMass(Proof):
         centre = moments(ground.points, ground.triangles).centre
         now = float(centre["xyz".index(self.axis)])
         off = max(self.least - now, now - self.most)
-        words = f"It lies at {along_axes(centre)}"
+        x, y, z = (bare_length(float(part)) for part in centre)
+        words = f"It lies at x {x}, y {y}, z {z} {told_in()}"
         if off <= 1e-9:
             return Verdict("holds", f"{words}.", now, at(centre))
         said = f"{words}, {length_words(off)} too {'low' if now < self.least else 'high'}."
