@@ -66,6 +66,24 @@ class Frames(TalkCase):
             self.assertRegex(frame["stones"][0]["says"][0], "2 stones stick out below, by .* raise them")
             self.assertEqual(len(frame["stones"][0]["through_at"]), 2)
 
+    def test_the_metal_between_seats_is_told_once_stones_are_set(self) -> None:
+        state = self.begun(RING, STONE)
+        with self.talk(state) as talk:
+            first = talk.hear()
+            self.assertIsNone(first["stones"][0]["between"])
+            gap = first["gaps"][0]["distance"]
+        set_so = {**FLUSH, "follower": {**FLUSH["follower"], "clearance": 0.05}}
+        state = self.begun(RING, STONE, set_so)
+        with self.talk(state) as talk:
+            (stones,) = talk.hear()["stones"]
+            self.assertAlmostEqual(stones["between"], gap - 0.1, delta=1e-9)
+        close = {**STONE, "points": [[0, 10.8, 0], [2.2, 10.6, 0]]}
+        state = self.begun(RING, close, {**set_so, "follower": {**set_so["follower"], "clearance": 0.2}})
+        with self.talk(state) as talk:
+            (stones,) = talk.hear()["stones"]
+            self.assertLess(stones["between"], 0)
+            self.assertRegex(stones["says"][0], "^The seats of two stones run into one another, by 0\\.[1-4]")
+
 
 class Bench(SolidCase):
     def test_casting_says_what_hinders_and_where(self) -> None:
@@ -78,7 +96,7 @@ class Bench(SolidCase):
         thin = self.client.post(path, json={"process": "cast", "wall": 3.0}).json()
         self.assertTrue(any("thinner than 3 mm" in fault["words"] for fault in thin["faults"]))
         wide = self.client.post(path, json={"process": "cast", "gap": 5.0}).json()
-        self.assertTrue(any("5 mm of metal are asked for between them" in fault["words"] for fault in wide["faults"]))
+        self.assertTrue(any("of metal are left; 5 mm are asked for" in fault["words"] for fault in wide["faults"]))
         plain = self.begun({**RING, "profile": "court"})
         self.assertTrue(self.client.post(self.path(plain) + "/casting", json={}).json()["holds"])
         self.assertIn(
@@ -103,6 +121,16 @@ class Bench(SolidCase):
         self.assertIn("Trial%2C%20bill.csv", answer.headers["content-disposition"])
         rows = list(csv.reader(io.StringIO(answer.text)))
         self.assertEqual([row[3] for row in rows if row[0] == "stone"], ["2"])
+
+    def test_what_is_not_weighed_or_lacks_a_follower_is_said(self) -> None:
+        sheet = {"kind": "add-plane", "size": [30, 20], "counts": [3, 2], "name": "Lid"}
+        hollow = {"kind": "add-follower", "piece": "p1", "follower": {"kind": "hollow", "wall": 9.0}}
+        state = self.begun(RING, sheet, hollow)
+        bill = self.client.get(f"/api/designs/{state['id']}/bill").json()
+        self.assertEqual([line["name"] for line in bill["metal"]], ["Ring"])
+        lacks = sorted(bill["lacks"])
+        self.assertRegex(lacks[0], "^Lid is not weighed. .*open")
+        self.assertRegex(lacks[1], "^Ring is weighed as it is without one of its followers. Hollow: ")
 
     def test_what_is_part_of_another_body_is_not_weighed_twice(self) -> None:
         state = self.begun(RING, {"kind": "add-box", "size": [4, 4, 4], "counts": [1, 1, 1], "centre": [0, 11, 0]})
@@ -226,4 +254,3 @@ class Proofs(TalkCase):
                 while told["type"] != "map":
                     told = talk.hear()
                 self.assertIsNone(told["map"])
-

@@ -15,7 +15,7 @@ from zinc_otter.api.room import Room
 from zinc_otter.api.solid_schemas import RemarkState
 from zinc_otter.api.solids import download
 from zinc_otter.api.triangle_files import triangles_for
-from zinc_otter.core.errors import BadNumberError, CoreError
+from zinc_otter.core.errors import BadNumberError
 from zinc_otter.core.proof.bore import bore
 from zinc_otter.core.proof.casting import PROCESSES, cast_proof
 from zinc_otter.core.proof.gaps import TOUCH
@@ -26,9 +26,10 @@ from zinc_otter.core.solid.followers.settings.beads import Beads
 from zinc_otter.core.solid.followers.settings.prongs import Prongs
 from zinc_otter.core.solid.materials import METALS, WAX
 from zinc_otter.core.stone.spacing import spacing
+from zinc_otter.core.words import fine_length_words, length_words, lengths_in
 from zinc_otter.studio.bill import Bill, bill_csv, bill_of
 from zinc_otter.studio.design import Design, Piece
-from zinc_otter.studio.followers import recipe_of
+from zinc_otter.studio.followers import clearances_in, recipe_of
 from zinc_otter.studio.images import stand_for
 
 router = APIRouter(prefix="/api", tags=["bench"])
@@ -75,6 +76,12 @@ class MetalLineState(BaseModel):
     volume: float = Field(description="mm³")
     bore: float | None
     bore_words: str
+    count: int = Field(description="bodies by themselves, such as the links of a chain")
+
+
+class FindingState(BaseModel):
+    name: str
+    count: int
 
 
 class StoneLineState(BaseModel):
@@ -96,7 +103,10 @@ class WeightState(BaseModel):
 
 
 class BillState(BaseModel):
-    """What a design is made of; weights are those of all of its bodies together."""
+    """What a design is made of; weights are those of all of its bodies together.
+
+    ``lacks`` are sentences on what is not in it, or not as it was asked for.
+    """
 
     metal: list[MetalLineState]
     stones: list[StoneLineState]
@@ -104,6 +114,8 @@ class BillState(BaseModel):
     carats: float
     count: int
     weights: list[WeightState]
+    findings: list[FindingState]
+    lacks: list[str]
 
 
 @router.get("/processes")
@@ -122,8 +134,10 @@ def prove_casting(design_id: str, piece_id: str, asked: CastAsk, room: AtHand) -
     own = {name: value for name, value in asked.model_dump(exclude={"process"}).items() if value is not None}
     process = replace(process, **own)
     piece, triangles, faults = triangles_for(room, design_id, piece_id, _CHORD, anyway=True)
-    found = cast_proof(triangles.points, triangles.triangles, process, _prongs(piece))
-    near = _gap(room.studio.saved(design_id).design, piece, process.gap)
+    saved = room.studio.saved(design_id)
+    with lengths_in(saved.facts.unit):
+        found = cast_proof(triangles.points, triangles.triangles, process, _prongs(piece))
+        near = _gap(saved.design, piece, process.gap)
     every = [*faults, *found.faults, *near]
     return CastAnswer(
         holds=not every, faults=[RemarkState(**asdict(one)) for one in every], wall=found.wall, wall_at=found.wall_at
@@ -146,6 +160,7 @@ def get_bill(design_id: str, room: AtHand) -> BillState:
         metal=[MetalLineState(**asdict(line)) for line in bill.metal],
         stones=[StoneLineState(**asdict(line)) for line in bill.stones],
         volume=bill.volume, carats=bill.carats, count=bill.count, weights=weights,
+        findings=[FindingState(**asdict(one)) for one in bill.findings], lacks=list(bill.lacks),
     )  # fmt: skip
 
 
@@ -158,22 +173,26 @@ def download_bill(design_id: str, room: AtHand) -> Response:
 
 
 def _bill(room: Room, design_id: str) -> Bill:
-    design = room.studio.saved(design_id).design
+    saved = room.studio.saved(design_id)
+    design = saved.design
     volumes: dict[str, float] = {}
     bores: dict[str, float] = {}
-    for piece in _bodies(design):
-        try:
+    lacks: list[str] = []
+    with lengths_in(saved.facts.unit):
+        for piece in _bodies(design):
             body = room.bodies.get(recipe_of(design, piece.id, room.solid), FINE)
-        except CoreError:
-            # Open sheets and curves weigh nothing.
-            continue
-        if "volume" not in body:
-            continue
-        volumes[piece.id] = body["volume"]
-        made = bore(body["points"].reshape(-1, 3).astype(float), body["triangles"].reshape(-1, 3))
-        if made is not None and made.diameter >= _LEAST_SHOWN:
-            bores[piece.id] = made.diameter
-    return bill_of(design, volumes, bores)
+            if "volume" not in body:
+                lacks.append(f"{piece.name} is not weighed. {body['problem']}")
+                continue
+            lacks += [
+                f"{piece.name} is weighed as it is without one of its followers. {words}"
+                for _, status, words, _ in body["notes"] if status == "failed"
+            ]  # fmt: skip
+            volumes[piece.id] = body["volume"]
+            made = bore(body["points"].reshape(-1, 3).astype(float), body["triangles"].reshape(-1, 3))
+            if made is not None and made.diameter >= _LEAST_SHOWN:
+                bores[piece.id] = made.diameter
+    return bill_of(design, volumes, bores, lacks)
 
 
 def _bodies(design: Design) -> list[Piece]:
@@ -197,12 +216,22 @@ def _prongs(piece: Piece) -> list[float]:
 def _gap(design: Design, piece: Piece, least: float) -> list[Remark]:
     """Where stones that the piece holds stand nearer than metal can be cast between them."""
     held = {one for follower in piece.followers if follower.on for one in follower.set_stones}
-    forms = [other.form for other in design.pieces if other.id in held]
-    stones = [(stone.gem, motions) for form in forms if isinstance(form, Repeated) for stone, motions in form.stones]
-    near = spacing(stones) if stones else None
-    if near is None or near.gap.distance >= least - TOUCH:
+    forms = [(other.id, other.form) for other in design.pieces if other.id in held]
+    laid = [
+        (one, stone.gem, motions)
+        for one, form in forms if isinstance(form, Repeated) for stone, motions in form.stones
+    ]  # fmt: skip
+    near = spacing([(gem, motions) for _, gem, motions in laid]) if laid else None
+    if near is None:
         return []
-    apart = max(near.gap.distance, 0)
-    words = f"Stones stand {apart:.2f} mm from one another; {least:g} mm of metal are asked for between them."
+    # A seat is wider than its stone on every side.
+    clearances = clearances_in(design)
+    owner = [one for one, _, motions in laid for _ in range(len(motions))]
+    metal = near.gap.distance - sum(clearances.get(owner[k], 0.0) for k in near.between)
+    if metal >= least - TOUCH:
+        return []
+    words = (
+        f"Between the seats of two stones {fine_length_words(max(metal, 0.0))} of metal are left; {length_words(least)} are "
+        f"asked for."
+    )
     return [Remark(words, at_points(np.array([near.gap.here])))]
-

@@ -262,7 +262,9 @@ Below 0 where they run into one another."""
 
 class ShownStones(TypedDict):
     """How the stones of a piece lie: how many, their weight together, the least metal left below one of them in mm (null
-    where none reaches into it) and where, by how many mm one comes out on the far side and where, and what is the matter."""
+    where none reaches into it) and where, by how many mm one comes out on the far side and where, the mm of metal
+    ``between`` the seats of the two nearest of all stones where one is its own (null where they have none), and what is the
+    matter."""
 
     piece: str
     count: int
@@ -272,6 +274,7 @@ class ShownStones(TypedDict):
     through: float
     through_at: list[Xyz]
     overlaps: int
+    between: float | None
     says: list[str]
 
 

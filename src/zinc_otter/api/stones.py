@@ -15,8 +15,9 @@ from zinc_otter.core.proof.gaps import TOUCH
 from zinc_otter.core.repeated import Repeated
 from zinc_otter.core.stone.spacing import Below, Laid, Spacing, below, spacing
 from zinc_otter.core.stone.stone import Stone
-from zinc_otter.core.words import length_words
+from zinc_otter.core.words import fine_length_words, length_words
 from zinc_otter.studio.design import Design, Piece
+from zinc_otter.studio.followers import clearances_in
 
 _MARKED = 24
 """Places that are marked at once."""
@@ -37,13 +38,30 @@ def told_stones(design: Design, gaps: Gaps, settled: bool) -> tuple[list[ShownGa
     if near is not None:
         a, b = (owner[k] for k in near.between)
         shown_gaps.append(told(near.gap, a, None if a == b else b))
-    return shown_gaps, [_piece(design, piece, gaps, near, owner, settled) for piece in pieces]
+    left = None if near is None else _between_seats(design, near, owner)
+    return shown_gaps, [_piece(design, piece, gaps, near, owner, left, settled) for piece in pieces]
 
 
-def _piece(design: Design, piece: Piece, gaps: Gaps, near: Spacing | None, owner: list[str], settled: bool) -> ShownStones:
+def _between_seats(design: Design, near: Spacing, owner: list[str]) -> tuple[set[str], float] | None:
+    """How many mm of metal are left between the seats of the two nearest stones, and whose they are.
+
+    A seat is wider than its stone by the clearance of the setting that cuts it. None where one of them has no seat.
+    """
+    clearances = clearances_in(design)
+    a, b = (owner[k] for k in near.between)
+    if a not in clearances or b not in clearances:
+        return None
+    return {a, b}, near.gap.distance - clearances[a] - clearances[b]
+
+
+def _piece(
+    design: Design, piece: Piece, gaps: Gaps, near: Spacing | None, owner: list[str],
+    between: tuple[set[str], float] | None, settled: bool,
+) -> ShownStones:  # fmt: skip
     stones = stones_of(piece)
     metal = _below(design, piece, [(stone.gem, motions) for stone, motions in stones], gaps, settled)
     overlaps = 0 if near is None else sum(owner[a] == piece.id or owner[b] == piece.id for a, b in near.overlapping)
+    own = between[1] if between is not None and piece.id in between[0] else None
     left = None if metal is None or not np.isfinite(metal.left).any() else int(metal.left.argmin())
     out = np.flatnonzero(metal.through > TOUCH) if metal is not None else np.zeros(0, dtype=np.int64)
     return {
@@ -55,11 +73,12 @@ def _piece(design: Design, piece: Piece, gaps: Gaps, near: Spacing | None, owner
         "through": 0.0 if metal is None or not len(out) else float(metal.through.max()),
         "through_at": [] if metal is None else [_xyz(metal.lowest[k]) for k in out[:_MARKED]],
         "overlaps": overlaps,
-        "says": list(_says(piece, near if overlaps else None, overlaps, metal)),
+        "between": own,
+        "says": list(_says(piece, near if overlaps else None, overlaps, metal, own)),
     }
 
 
-def _says(piece: Piece, near: Spacing | None, overlaps: int, metal: Below | None) -> Iterator[str]:
+def _says(piece: Piece, near: Spacing | None, overlaps: int, metal: Below | None, between: float | None) -> Iterator[str]:
     """What is the matter, and what would do."""
     width = stones_of(piece)[0][0].cut.width
     if near is not None:
@@ -67,6 +86,11 @@ def _says(piece: Piece, near: Spacing | None, overlaps: int, metal: Below | None
         pairs = "1 pair of stones overlaps" if overlaps == 1 else f"{overlaps} pairs of stones overlap"
         would = f"; {length_words(width - deep)} across would do" if width - deep > 0 else ""
         yield f"{pairs}, by {length_words(deep)} at most{would}."
+    elif between is not None and between <= 0:
+        yield (
+            f"The seats of two stones run into one another, by {fine_length_words(-between)}: no metal is left between "
+            f"them. Set them further apart."
+        )
     if metal is not None and (out := metal.through > TOUCH).any():
         count, far = int(out.sum()), float(metal.through.max())
         which = "1 stone sticks" if count == 1 else f"{count} stones stick"

@@ -7,22 +7,26 @@ import io
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 
+from zinc_otter.core.growth.repeat import Repeat
 from zinc_otter.core.repeated import Repeated
 from zinc_otter.core.ring_sizes import ring_words
 from zinc_otter.core.solid.materials import METALS, WAX, Material
 from zinc_otter.core.stone.materials import stone_material
-from zinc_otter.studio.design import Design
+from zinc_otter.studio.design import Design, Piece
+from zinc_otter.studio.images import motions_of
+from zinc_otter.studio.references import Component
 
 
 @dataclass(frozen=True)
 class MetalLine:
-    """One body: mm³, and mm of its bore where there is one."""
+    """One piece's metal: mm³ of all its ``count`` bodies, and mm of its bore where there is one."""
 
     piece: str
     name: str
     volume: float
     bore: float | None
     bore_words: str
+    count: int = 1
 
 
 @dataclass(frozen=True)
@@ -39,11 +43,24 @@ class StoneLine:
 
 
 @dataclass(frozen=True)
+class Finding:
+    """A part that is put to it and not made of its metal: a clasp, a post, a component of the design; how many alike."""
+
+    name: str
+    count: int
+
+
+@dataclass(frozen=True)
 class Bill:
-    """What a piece of jewelry is made of. Weights follow from the volumes: ``grams`` of a material."""
+    """What a piece of jewelry is made of. Weights follow from the volumes: ``grams`` of a material.
+
+    ``lacks`` are sentences on what is not in it, or not as it was asked for.
+    """
 
     metal: tuple[MetalLine, ...]
     stones: tuple[StoneLine, ...]
+    findings: tuple[Finding, ...] = ()
+    lacks: tuple[str, ...] = ()
 
     @property
     def volume(self) -> float:
@@ -61,13 +78,13 @@ class Bill:
         return sum(line.carats for line in self.stones)
 
 
-def bill_of(design: Design, volumes: Mapping[str, float], bores: Mapping[str, float]) -> Bill:
-    """The bill of all shown pieces; ``volumes`` in mm³ and ``bores`` in mm by their ids, of those that are bodies."""
+def bill_of(design: Design, volumes: Mapping[str, float], bores: Mapping[str, float], lacks: Sequence[str] = ()) -> Bill:
+    """The bill of all that is shown; ``volumes`` in mm³ and ``bores`` in mm by the ids of pieces that are bodies."""
     shown = [piece for piece in design.pieces if piece.visible]
     metal = tuple(
         MetalLine(
             piece.id, piece.name, volumes[piece.id], bores.get(piece.id),
-            ring_words(bores[piece.id]) if piece.id in bores else "",
+            ring_words(bores[piece.id]) if piece.id in bores else "", _bodies_of(design, piece),
         )
         for piece in shown if piece.id in volumes
     )  # fmt: skip
@@ -78,7 +95,20 @@ def bill_of(design: Design, volumes: Mapping[str, float], bores: Mapping[str, fl
             size = f"{cut.width:g}" if cut.is_round else f"{cut.long:g} × {cut.width:g}"
             material = stone_material(stone.material).name
             stones.append(StoneLine(piece.name, cut.what, material, size, len(motions), each, each * len(motions)))
-    return Bill(metal, tuple(_alike(stones)))
+    parts = [
+        reference.name for reference in design.references
+        if isinstance(reference, Component) and reference.visible and not (reference.scan or reference.stand)
+    ]  # fmt: skip
+    findings = tuple(Finding(name, parts.count(name)) for name in dict.fromkeys(parts))
+    return Bill(metal, tuple(_alike(stones)), findings, tuple(lacks))
+
+
+def _bodies_of(design: Design, piece: Piece) -> int:
+    """How many bodies a piece is by itself: the images of a repeat that stay apart, as the links of a chain."""
+    growth = piece.grown
+    if not isinstance(growth, Repeat) or growth.bodies != "apart":
+        return 1
+    return len(motions_of(design, growth)) + growth.own
 
 
 def _alike(lines: Sequence[StoneLine]) -> list[StoneLine]:
@@ -104,7 +134,15 @@ def bill_csv(bill: Bill, name: str, revision: int) -> str:
     out.writerow(["what", "name", "size (mm)", "count", "each", "together", "unit"])
     for body in bill.metal:
         out.writerow(
-            ["body", body.name, "" if body.bore is None else f"bore {body.bore:.2f}", 1, "", f"{body.volume:.3f}", "mm3"]
+            [
+                "body",
+                body.name,
+                "" if body.bore is None else f"bore {body.bore:.2f}",
+                body.count,
+                f"{body.volume / body.count:.3f}" if body.count > 1 else "",
+                f"{body.volume:.3f}",
+                "mm3",
+            ]
         )
         if body.bore_words:
             out.writerow(["ring size", body.name, body.bore_words, "", "", "", ""])
@@ -120,6 +158,10 @@ def bill_csv(bill: Bill, name: str, revision: int) -> str:
                 "ct",
             ]
         )
+    for finding in bill.findings:
+        out.writerow(["finding", finding.name, "", finding.count, "", "", ""])
+    for words in bill.lacks:
+        out.writerow(["note", words, "", "", "", "", ""])
     for material in (*METALS, WAX):
         out.writerow(["weight", material.name, "", "", f"{material.density:g} g/cm3", f"{bill.grams(material):.3f}", "g"])
     return text.getvalue()

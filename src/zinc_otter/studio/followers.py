@@ -17,6 +17,7 @@ from zinc_otter.core.growth.repeat import Repeat
 from zinc_otter.core.repeated import Repeated
 from zinc_otter.core.solid.followers import KINDS, Combine, Follower, PieceBody
 from zinc_otter.core.solid.followers.copies import AtPlaces
+from zinc_otter.core.solid.followers.settings.base import Setting
 from zinc_otter.core.solid.recipe import Recipe
 from zinc_otter.core.stone.stone import Stone
 from zinc_otter.studio.design import Design, Piece
@@ -67,6 +68,17 @@ def _stones(design: Design, piece: Piece) -> dict[str, Sequence[tuple[Stone, Flo
     wanted = {one for follower in piece.followers if follower.on for one in follower.set_stones}
     forms = {other.id: other.form for other in design.pieces if other.id in wanted}
     return {one: form.stones for one, form in forms.items() if isinstance(form, Repeated)}
+
+
+def clearances_in(design: Design) -> dict[str, float]:
+    """By the ids of pieces of stones that are set: by how many mm their seats are wider than they are."""
+    return {
+        one: follower.clearance
+        for piece in design.pieces
+        for follower in piece.followers
+        if follower.on and isinstance(follower, Setting)
+        for one in follower.set_stones
+    }
 
 
 def _taken_part_of(

@@ -5,6 +5,7 @@ from __future__ import annotations
 import csv
 import io
 import unittest
+from dataclasses import replace
 
 import numpy as np
 import trimesh
@@ -13,6 +14,7 @@ from tests.core.stone.test_laying import ROUND, band, done
 from tests.core.stone.test_settings import plate
 from tests.kernel import made_in_kernel
 from zinc_otter.core.proof.casting import PROCESSES, cast_proof, inner_corners
+from zinc_otter.core.repeated import Repeated
 from zinc_otter.core.solid.materials import MATERIALS, METALS, WAX
 from zinc_otter.core.solid.mesh.route import made_of_triangles
 from zinc_otter.core.solid.tessellation import Triangles
@@ -20,6 +22,7 @@ from zinc_otter.jobs.triangle_work import grown_by
 from zinc_otter.studio.bill import bill_csv, bill_of
 from zinc_otter.studio.design import Design
 from zinc_otter.studio.followers import recipe_of
+from zinc_otter.studio.references import Component
 
 CAST = PROCESSES[0]
 
@@ -135,6 +138,29 @@ class Bills(unittest.TestCase):
         self.assertEqual((kinds.count("stone"), kinds.count("body"), kinds.count("weight")), (2, 1, len(METALS) + 1))
         silver = next(row for row in rows if "925" in row[1])
         self.assertAlmostEqual(float(silver[5]), 10.37, delta=0.01)
+
+    def test_links_findings_and_what_is_lacking(self) -> None:
+        design = done(Design(), kind="add-curve", shape="circle", diameter=60)
+        design = done(design, kind="lay-chain", curve="p1")
+        asset = "a" * 64
+        parts = (
+            Component("c1", "Clasp", asset, 12, (4, 3, 2)), Component("c2", "Clasp", asset, 12, (4, 3, 2)),
+            Component("c3", "Scan", asset, 12, (4, 3, 2), scan=True),
+            Component("c4", "Neck", asset, 12, (4, 3, 2), stand=True),
+            Component("c5", "Box", asset, 12, (4, 3, 2), visible=False),
+        )  # fmt: skip
+        bill = bill_of(replace(design, references=parts), {"p3": 640.0}, {}, ("Lid is not weighed. It is open.",))
+        (chain,) = bill.metal
+        form = design.piece("p3").form
+        assert isinstance(form, Repeated)
+        self.assertEqual(chain.count, form.count)
+        self.assertEqual([(one.name, one.count) for one in bill.findings], [("Clasp", 2)])
+        rows = list(csv.reader(io.StringIO(bill_csv(bill, "Trial", 1))))
+        body = next(row for row in rows if row[0] == "body")
+        self.assertEqual((body[3], body[5]), (str(form.count), "640.000"))
+        self.assertAlmostEqual(float(body[4]) * form.count, 640, delta=0.05)
+        self.assertIn(["finding", "Clasp", "", "2", "", "", ""], rows)
+        self.assertIn(["note", "Lid is not weighed. It is open.", "", "", "", "", ""], rows)
 
     def test_hidden_pieces_are_not_billed(self) -> None:
         design = done(band(), kind="lay-stones", host="p1", cut=ROUND, points=[[12, 0, 0]])

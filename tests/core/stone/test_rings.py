@@ -10,7 +10,8 @@ from tests.core.stone.test_laying import done
 from zinc_otter.core.cage import Cage
 from zinc_otter.core.cage.picking import everything
 from zinc_otter.core.errors import BadNumberError
-from zinc_otter.core.primitives.ring import Profile, out_of_round, ring_band
+from zinc_otter.core.primitives.ring import Shoulders, out_of_round, ring_band
+from zinc_otter.core.primitives.ring_section import Profile, free_section
 from zinc_otter.core.primitives.sized import sized_box, sized_torus
 from zinc_otter.core.proof.bore import bore, bore_about
 from zinc_otter.core.ring_sizes import ring_size, ring_words
@@ -83,6 +84,51 @@ class Bands(unittest.TestCase):
             self.assertAlmostEqual(float(np.ptp(points[:, 2])), 5.0, delta=2e-3, msg=profile)
             self.assertAlmostEqual(float(points[:, 1].max()), 8.5 + 2.2, delta=1e-5, msg=profile)
             self.assertAlmostEqual(float(-points[:, 1].min()), 8.5 + 1.6, delta=1e-5, msg=profile)
+
+    def test_a_free_section_by_its_corners(self) -> None:
+        corners = ((0.05, 0.9, 2.0), (0.4, 1.0, 0.0), (0.7, 0.4, 0.0))
+        cage = ring_band(17.0, (5.0, 5.0), (2.5, 2.5), free_section(corners, ridge=10.0), 16)
+        points = evaluate(build_stencils(cage, 5), cage).points
+        self.assertLess(np.abs(2 * inside(cage) - 17.0).max(), 0.005)
+        self.assertAlmostEqual(float(np.ptp(points[:, 2])), 5.0, delta=2e-3)
+        self.assertAlmostEqual(float(points[:, 1].max()), 8.5 + 2.5, delta=1e-5)
+        # Its outside comes to a ridge: the two sides meet there at an angle, where a domed one is level.
+        top = points[(np.abs(points[:, 0]) < 1e-9) & (points[:, 1] > 0)]
+        near = top[(top[:, 2] > 1e-9) & (top[:, 1] > 10.0)]
+        nearest = near[near[:, 2].argmin()]
+        self.assertGreater((11.0 - nearest[1]) / nearest[2], 0.2)
+        court = free_section([(0.12, 0.8, 0), (0.5, 1, 0), (0.88, 0.7, 0)])
+        self.assertEqual(ring_band(16, (4, 4), (2, 2), court, 12), ring_band(16, (4, 4), (2, 2), "court", 12))
+
+    def test_shoulders_of_sizes_of_their_own(self) -> None:
+        for profile in ("D", "court", "flat"):
+            shoulders = Shoulders(2.0, 1.5, 45.0)
+            cage = ring_band(17.0, (6.0, 3.0), (2.6, 1.8), profile, 16, shoulders=shoulders)
+            points = evaluate(build_stencils(cage, 5), cage).points
+            self.assertLess(np.abs(2 * inside(cage) - 17.0).max(), 0.005, profile)
+            for degrees, width, thickness in ((0, 6.0, 2.6), (45, 2.0, 1.5), (-45, 2.0, 1.5), (180, 3.0, 1.8)):
+                way = np.array([np.sin(np.radians(degrees)), np.cos(np.radians(degrees))])
+                out = points[:, :2] @ way
+                # Half a degree to both sides: between two of its sections' points the surface has none.
+                there = np.abs(points[:, :2] @ [way[1], -way[0]]) < 0.01 * out
+                self.assertAlmostEqual(float(out[there].max()) - 8.5, thickness, delta=0.02, msg=(profile, degrees))
+                self.assertAlmostEqual(float(np.ptp(points[there, 2])), width, delta=0.02, msg=(profile, degrees))
+
+    def test_bad_sections_and_shoulders(self) -> None:
+        for corners, words in (
+            ([(0.1, 0.8, 0)], "three corners"), ([(0.6, 0.8, 0), (0.5, 1, 0), (0.9, 1, 0)], "go from its inside outwards"),
+            ([(0.1, 0, 0), (0.5, 1, 0), (0.9, 1, 0)], "to the side"),
+            ([(-0.1, 1, 0), (0.5, 1, 0), (0.9, 1, 0)], "between its inside"),
+            ([(0.1, 1, 0), (0.5, 1, 11), (0.9, 1, 0)], "0 to 10 sharp"),
+        ):  # fmt: skip
+            with self.assertRaisesRegex(BadNumberError, words):
+                free_section(corners)
+        for shoulders, words in (
+            (Shoulders(2, 2, 5), "10 to 150°"), (Shoulders(2, 2, 12), "no place for shoulders"),
+            (Shoulders(-1, 2), "between 0.001 mm"), (Shoulders(0.01, 2, 120), "thinner than nothing|No cage"),
+        ):  # fmt: skip
+            with self.assertRaisesRegex(BadNumberError, words):
+                ring_band(16.0, (9, 0.05), (2, 2), "D", 12, shoulders=shoulders)
 
     def test_a_wire_of_one_on_a_bore_of_sixteen(self) -> None:
         # A wire ring of 1 mm on 16 mm has its centre line at 8.5 mm; common practice, no source.

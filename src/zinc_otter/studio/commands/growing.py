@@ -83,11 +83,10 @@ class TakeImageOut(Command):
         if len(form.parts) > 1 or len(form.parts[0].motions) != len(motions_of(design, growth)):
             raise BadSelectionError("Of a repeat of several pieces no image stands alone: make it independent.")
         cage = Images(form.parts[0].cage, form.parts[0].motions[self.image][None]).cages()[0]
-        places = growth.count * (growth.rows if growth.way == "rows" else 1)
-        kept = [k for k in range(places) if k not in growth.left_out and not (k == 0 and growth.own)]
+        rail = design.piece(growth.rail).curve if growth.way == "curve" else None
         original = design.piece(growth.originals[0])
         design, made = design.with_new_piece(f"{original.name}, taken out", cage, like=piece)
-        left = replace(growth, left_out=tuple(sorted((*growth.left_out, kept[self.image]))))
+        left = replace(growth, left_out=tuple(sorted((*growth.left_out, growth.numbers(rail)[self.image]))))
         return Outcome(design.with_piece(design.regrown(replace(piece, grown=left))), made.id)
 
     def title(self, design: Design) -> str:

@@ -45,7 +45,7 @@ function Lines({ bill }: { bill: Bill }) {
         <tbody>
           {bill.metal.map((line) => (
             <tr key={line.piece}>
-              <th scope="row">{line.name}</th>
+              <th scope="row">{line.count > 1 ? `${line.count} × ${line.name}` : line.name}</th>
               <td>{trimmed(line.volume, 1)} mm³</td>
               <td colSpan={2}>{line.bore ? `bore ⌀ ${lengthWords(line.bore, unit)}${line.bore_words ? `: ${line.bore_words}` : ""}` : ""}</td>
             </tr>
@@ -58,8 +58,15 @@ function Lines({ bill }: { bill: Bill }) {
               <td>{trimmed(line.carats, 3)} ct</td>
             </tr>
           ))}
+          {bill.findings.map((line) => (
+            <tr key={line.name}>
+              <th scope="row">{line.count} × {line.name}</th>
+              <td colSpan={3}>put to it, not weighed</td>
+            </tr>
+          ))}
         </tbody>
       </Box>
+      {bill.lacks.map((words) => <Typography key={words} variant="body2" role="status" sx={{ color: "error.main" }}>{words}</Typography>)}
       {!bill.metal.length && !bill.stones.length && <Typography variant="body2">Nothing that is shown is closed, or a stone.</Typography>}
     </Stack>
   );

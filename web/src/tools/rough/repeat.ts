@@ -30,6 +30,9 @@ const fields = {
   aside_y: length("y", 20, { narrow: true }),
   aside_z: length("z", 0, { narrow: true }),
   rail: list("Curve", rails),
+  spaced: choice("Spaced", { count: "by times", pitch: "so far apart" }),
+  pitch: length("Apart", 10, { step: 0.5, above: 0 }),
+  turned: angle("Each turned by", 0, { min: -360, max: 360, help: "about the way, against the one before: 90 for links of a chain" }),
   upright: choice("Stand", { no: "as the curve turns", yes: "upright" }),
   phase: share("Moved on by", 0, { step: 50, min: -100, max: 100, help: "of a step: 50 lays them between" }),
   bodies: choice("In Make", { united: "one body", apart: "each by itself" }, { more: true, help: "One original's images, with nothing done to the repeat as a whole" }),
@@ -45,6 +48,7 @@ const copyOf = (list: readonly number[] = []): number[] => [...list];
 const round = (v: { way?: unknown }) => v.way === "round";
 const rows = (v: { way?: unknown }) => v.way === "rows";
 const along = (v: { way?: unknown }) => v.way === "curve";
+const spaced = (v: { way?: unknown; spaced?: unknown }) => along(v) && v.spaced === "pitch";
 const several = (v: { way?: unknown; rows?: unknown }) => rows(v) && Number(v.rows) > 1;
 
 function made(v: V, ids: string[], context: Context): Repeat | null {
@@ -54,7 +58,7 @@ function made(v: V, ids: string[], context: Context): Repeat | null {
   return {
     kind: "repeat", originals: ids, way: v.way, count: v.count, point: [v.x, v.y, v.z], along: axis, degrees: v.degrees,
     step: [v.step_x, v.step_y, v.step_z], rows: v.rows, aside: [v.aside_x, v.aside_y, v.aside_z], rail: rail ?? "", upright: v.upright === "yes",
-    phase: v.phase / 100, left_out: [...v.left_out], bodies: v.bodies,
+    pitch: spaced(v) ? v.pitch : 0, turned: along(v) ? v.turned : 0, phase: v.phase / 100, left_out: [...v.left_out], bodies: v.bodies,
   };
 }
 
@@ -76,7 +80,7 @@ export const tool = verb({
   shown: {
     ...typedShown("axis", round), degrees: round, x: round, y: round, z: round,
     step_x: rows, step_y: rows, step_z: rows, rows, aside_x: several, aside_y: several, aside_z: several,
-    rail: along, upright: along,
+    rail: along, upright: along, spaced: along, pitch: spaced, turned: along, count: (v) => !spaced(v),
   },
   moreWords: "Place…",
   below: "HalfStep",
@@ -89,6 +93,7 @@ export const tool = verb({
     const [aside_x, aside_y, aside_z] = g.aside ?? [0, 20, 0];
     return {
       way: g.way, count: g.count, degrees: g.degrees, x, y, z, step_x, step_y, step_z, rows: g.rows, aside_x, aside_y, aside_z, rail: g.rail,
+      spaced: g.pitch ? "pitch" : "count", ...(g.pitch ? { pitch: g.pitch } : {}), turned: g.turned ?? 0,
       upright: g.upright ? "yes" : "no", phase: 100 * (g.phase ?? 0), left_out: copyOf(g.left_out), bodies: g.bodies, ...towardsValues("axis", g.along ?? [0, 0, 1]),
     };
   },

@@ -44,7 +44,7 @@ export class Beads<N extends string> {
   }
 }
 
-type Given<F extends Fields> = Pick<FormOf<F>, "id" | "name" | "key" | "order" | "icon" | "hint" | "also" | "fields"> & {
+type Given<F extends Fields> = Pick<FormOf<F>, "id" | "name" | "key" | "order" | "icon" | "hint" | "also" | "fields" | "below"> & {
   shown?: { readonly [K in keyof F]?: (values: ValuesOf<F>, context: Context) => boolean };
   form(values: ValuesOf<F>): object;
   beads?(values: ValuesOf<F>, beads: Beads<keyof F & string>): Grip<keyof F & string>[];
