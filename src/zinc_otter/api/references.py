@@ -162,12 +162,25 @@ def put_up_stand(design_id: str, given: StandRequest, room: AtHand, revision: Re
 
 
 @router.post("/designs/{design_id}/pieces/{piece_id}/baked")
-def bake_piece(design_id: str, piece_id: PieceId, room: AtHand, revision: Revision) -> DesignState:
-    """The surface of a piece with all of its relief, as triangles in a component where it stands, as one step."""
-    piece = room.studio.saved(design_id).design.piece(piece_id)
+def bake_piece(
+    design_id: str,
+    piece_id: PieceId,
+    room: AtHand,
+    revision: Revision,
+    step: Annotated[int | None, Query(ge=0, lt=2**53, description="the step at which it is taken; now without")] = None,
+) -> DesignState:
+    """The surface of a piece with all of its relief, as triangles in a component where it stands, as one step.
+
+    As it was at an earlier step nothing keeps clear of it: it is there to be measured against.
+    """
+    saved = room.studio.saved(design_id)
+    design = saved.design if step is None else room.studio.at_step(design_id, step)
+    piece = design.piece(piece_id)
     require_faces(piece.form, piece.name)
     made = room.intake.call(f"Baking {piece.name}", bake_cage, piece.faces)
-    return _put_down(room, design_id, revision, f"{piece.name}, as triangles"[:80], made)
+    place = next((one.place for one in saved.steps if one.id == step), None)
+    when = "as triangles" if step is None else "as it was" if place is None else f"at step {place}"
+    return _put_down(room, design_id, revision, f"{piece.name[:60]}, {when}", made, scan=step is not None)
 
 
 @router.post("/designs/{design_id}/components/{reference}/cleaned")

@@ -46,10 +46,9 @@ class OnForms(unittest.TestCase):
         # In fact nearer to the noise than to that.
         self.assertLess(done.after[0], 0.2)
 
-    def test_five_forms_of_genus_0_to_2(self) -> None:
+    def test_forms_of_genus_0_to_2(self) -> None:
         forms = {
-            "ball": (patched_sphere(60, 3), 0), "lump": (jittered(box((60, 40, 30), (3, 2, 2)), 4.0, 11), 0),
-            "bar": (box((90, 24, 20), (5, 2, 2)), 0), "torus": (torus((70, 24), (12, 8)), 1),
+            "lump": (jittered(box((60, 40, 30), (3, 2, 2)), 4.0, 11), 0), "torus": (torus((70, 24), (12, 8)), 1),
             "pierced plate": (pierced_plate(), 2),
         }  # fmt: skip
         for name, (form, genus) in forms.items():

@@ -63,7 +63,8 @@ export const service = {
     call<DesignState>("POST", `/designs/${design}/pictures?${query({ revision, name: file.name, view })}`, file),
   addStamp: (design: string, revision: number, file: File, tiles: boolean) =>
     call<DesignState>("POST", `/designs/${design}/stamps?${query({ revision, name: file.name, tiles: String(tiles) })}`, file),
-  bake: (design: string, id: string, revision: number) => call<DesignState>("POST", `${piece(design, id)}/baked?${query({ revision })}`),
+  /** Of the piece as it stands, or as it was at a step. */
+  bake: (design: string, id: string, revision: number, step?: number) => call<DesignState>("POST", `${piece(design, id)}/baked?${query({ revision, ...(step === undefined ? {} : { step }) })}`),
   heightMapAddress: (design: string, id: string, side: string) => `/api${piece(design, id)}/height-map?${query({ side })}`,
   addComponent: (design: string, revision: number, file: File, asked: { unit: string; clearance: number; scan: boolean; watch: string }) =>
     call<DesignState>("POST", `/designs/${design}/components?${query({ revision, name: file.name, ...asked, scan: String(asked.scan) })}`, file),

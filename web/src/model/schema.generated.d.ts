@@ -427,6 +427,8 @@ export interface paths {
         /**
          * Bake Piece
          * @description The surface of a piece with all of its relief, as triangles in a component where it stands, as one step.
+         *
+         *     As it was at an earlier step nothing keeps clear of it: it is there to be measured against.
          */
         post: operations["bake_piece"];
         delete?: never;
@@ -2398,7 +2400,7 @@ export interface components {
              */
             kind: "add-proof";
             /** Proof */
-            proof: components["schemas"]["Angle-Input"] | components["schemas"]["Bends-Input"] | components["schemas"]["BoreHeld-Input"] | components["schemas"]["CentreOfMass-Input"] | components["schemas"]["ClearanceKept-Input"] | components["schemas"]["Deviation-Input"] | components["schemas"]["Distance-Input"] | components["schemas"]["Draft-Input"] | components["schemas"]["FitsIn-Input"] | components["schemas"]["GapKept-Input"] | components["schemas"]["LengthAlong-Input"] | components["schemas"]["Overhang-Input"] | components["schemas"]["Round-Input"] | components["schemas"]["SizeHeld-Input"] | components["schemas"]["Sound-Input"] | components["schemas"]["StandsUp-Input"] | components["schemas"]["Symmetric-Input"] | components["schemas"]["Wall-Input"] | components["schemas"]["WeighsAtMost-Input"];
+            proof: components["schemas"]["Angle-Input"] | components["schemas"]["Bends-Input"] | components["schemas"]["BoreHeld-Input"] | components["schemas"]["CentreOfMass-Input"] | components["schemas"]["ClearanceKept-Input"] | components["schemas"]["Deviation-Input"] | components["schemas"]["Distance-Input"] | components["schemas"]["Draft-Input"] | components["schemas"]["FitsIn-Input"] | components["schemas"]["GapKept-Input"] | components["schemas"]["LengthAlong-Input"] | components["schemas"]["Overhang-Input"] | components["schemas"]["Round-Input"] | components["schemas"]["SeamEven-Input"] | components["schemas"]["SizeHeld-Input"] | components["schemas"]["Sound-Input"] | components["schemas"]["StandsUp-Input"] | components["schemas"]["Symmetric-Input"] | components["schemas"]["Wall-Input"] | components["schemas"]["WeighsAtMost-Input"];
         };
         /**
          * AddRing
@@ -4224,7 +4226,7 @@ export interface components {
              */
             kind: "change-proof";
             /** Proof */
-            proof: components["schemas"]["Angle-Input"] | components["schemas"]["Bends-Input"] | components["schemas"]["BoreHeld-Input"] | components["schemas"]["CentreOfMass-Input"] | components["schemas"]["ClearanceKept-Input"] | components["schemas"]["Deviation-Input"] | components["schemas"]["Distance-Input"] | components["schemas"]["Draft-Input"] | components["schemas"]["FitsIn-Input"] | components["schemas"]["GapKept-Input"] | components["schemas"]["LengthAlong-Input"] | components["schemas"]["Overhang-Input"] | components["schemas"]["Round-Input"] | components["schemas"]["SizeHeld-Input"] | components["schemas"]["Sound-Input"] | components["schemas"]["StandsUp-Input"] | components["schemas"]["Symmetric-Input"] | components["schemas"]["Wall-Input"] | components["schemas"]["WeighsAtMost-Input"];
+            proof: components["schemas"]["Angle-Input"] | components["schemas"]["Bends-Input"] | components["schemas"]["BoreHeld-Input"] | components["schemas"]["CentreOfMass-Input"] | components["schemas"]["ClearanceKept-Input"] | components["schemas"]["Deviation-Input"] | components["schemas"]["Distance-Input"] | components["schemas"]["Draft-Input"] | components["schemas"]["FitsIn-Input"] | components["schemas"]["GapKept-Input"] | components["schemas"]["LengthAlong-Input"] | components["schemas"]["Overhang-Input"] | components["schemas"]["Round-Input"] | components["schemas"]["SeamEven-Input"] | components["schemas"]["SizeHeld-Input"] | components["schemas"]["Sound-Input"] | components["schemas"]["StandsUp-Input"] | components["schemas"]["Symmetric-Input"] | components["schemas"]["Wall-Input"] | components["schemas"]["WeighsAtMost-Input"];
         };
         /**
          * ChangeReference
@@ -5679,7 +5681,7 @@ export interface components {
             /** References */
             references: (components["schemas"]["PictureState"] | components["schemas"]["ComponentState"])[];
             /** Proofs */
-            proofs: (components["schemas"]["Angle-Output"] | components["schemas"]["Bends-Output"] | components["schemas"]["BoreHeld-Output"] | components["schemas"]["CentreOfMass-Output"] | components["schemas"]["ClearanceKept-Output"] | components["schemas"]["Deviation-Output"] | components["schemas"]["Distance-Output"] | components["schemas"]["Draft-Output"] | components["schemas"]["FitsIn-Output"] | components["schemas"]["GapKept-Output"] | components["schemas"]["LengthAlong-Output"] | components["schemas"]["Overhang-Output"] | components["schemas"]["Round-Output"] | components["schemas"]["SizeHeld-Output"] | components["schemas"]["Sound-Output"] | components["schemas"]["StandsUp-Output"] | components["schemas"]["Symmetric-Output"] | components["schemas"]["Wall-Output"] | components["schemas"]["WeighsAtMost-Output"])[];
+            proofs: (components["schemas"]["Angle-Output"] | components["schemas"]["Bends-Output"] | components["schemas"]["BoreHeld-Output"] | components["schemas"]["CentreOfMass-Output"] | components["schemas"]["ClearanceKept-Output"] | components["schemas"]["Deviation-Output"] | components["schemas"]["Distance-Output"] | components["schemas"]["Draft-Output"] | components["schemas"]["FitsIn-Output"] | components["schemas"]["GapKept-Output"] | components["schemas"]["LengthAlong-Output"] | components["schemas"]["Overhang-Output"] | components["schemas"]["Round-Output"] | components["schemas"]["SeamEven-Output"] | components["schemas"]["SizeHeld-Output"] | components["schemas"]["Sound-Output"] | components["schemas"]["StandsUp-Output"] | components["schemas"]["Symmetric-Output"] | components["schemas"]["Wall-Output"] | components["schemas"]["WeighsAtMost-Output"])[];
             /** Stamps */
             stamps: components["schemas"]["StampState"][];
             /** Steps */
@@ -12122,6 +12124,88 @@ export interface components {
             way?: number[];
         };
         /**
+         * SeamEven
+         * @description In the plane across ``axis`` at ``at`` mm the form and its mirror image meet at ``most`` degrees or less.
+         *
+         *     Of a half, as it stands, it is the border in that plane that counts; of a whole what lies in it: its side of greater
+         *     ``axis``, and that mirrored. Images that meet without an angle bend alike there, too, so that a highlight runs across
+         *     without a break: across a plane of symmetry a height and its image have the same second derivative.
+         */
+        "SeamEven-Input": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Piece
+             * @default
+             */
+            piece?: string;
+            /**
+             * Axis
+             * @default x
+             * @enum {string}
+             */
+            axis?: "x" | "y" | "z";
+            /**
+             * At
+             * @default 0
+             */
+            at?: number;
+            /**
+             * Most
+             * @default 1
+             */
+            most?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "seam";
+        };
+        /**
+         * SeamEven
+         * @description In the plane across ``axis`` at ``at`` mm the form and its mirror image meet at ``most`` degrees or less.
+         *
+         *     Of a half, as it stands, it is the border in that plane that counts; of a whole what lies in it: its side of greater
+         *     ``axis``, and that mirrored. Images that meet without an angle bend alike there, too, so that a highlight runs across
+         *     without a break: across a plane of symmetry a height and its image have the same second derivative.
+         */
+        "SeamEven-Output": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Piece
+             * @default
+             */
+            piece?: string;
+            /**
+             * Axis
+             * @default x
+             * @enum {string}
+             */
+            axis?: "x" | "y" | "z";
+            /**
+             * At
+             * @default 0
+             */
+            at?: number;
+            /**
+             * Most
+             * @default 1
+             */
+            most?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "seam";
+        };
+        /**
          * Section
          * @description The line in which a plane cuts ``source``, by ``count`` control points; of several the longest, or the next ones.
          */
@@ -18034,6 +18118,48 @@ export interface components {
             kind: "scale-to-size";
         };
         /**
+         * SeamEven
+         * @description In the plane across ``axis`` at ``at`` mm the form and its mirror image meet at ``most`` degrees or less.
+         *
+         *     Of a half, as it stands, it is the border in that plane that counts; of a whole what lies in it: its side of greater
+         *     ``axis``, and that mirrored. Images that meet without an angle bend alike there, too, so that a highlight runs across
+         *     without a break: across a plane of symmetry a height and its image have the same second derivative.
+         */
+        SeamEven: {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Piece
+             * @default
+             */
+            piece?: string;
+            /**
+             * Axis
+             * @default x
+             * @enum {string}
+             */
+            axis?: "x" | "y" | "z";
+            /**
+             * At
+             * @default 0
+             */
+            at?: number;
+            /**
+             * Most
+             * @default 1
+             */
+            most?: number;
+            /**
+             * Kind
+             * @default seam
+             * @constant
+             */
+            kind: "seam";
+        };
+        /**
          * Section
          * @description The line in which a plane cuts ``source``, by ``count`` control points; of several the longest, or the next ones.
          */
@@ -19462,8 +19588,9 @@ export interface components {
         /**
          * ShownStones
          * @description How the stones of a piece lie: how many, their weight together, the least metal left below one of them in mm (null
-         *     where none reaches into it) and where, by how many mm one comes out on the far side and where, the mm of metal ``between``
-         *     the seats of the two nearest of all stones where one is its own (null where they have none), and what is the matter.
+         *     where none reaches into it) and where, by how many mm one comes out on the far side and where, the mm of metal
+         *     ``between`` the seats of the two nearest of all stones where one is its own (null where they have none), and what is the
+         *     matter.
          */
         ShownStones: {
             /** Piece */
@@ -23289,6 +23416,8 @@ export interface operations {
         parameters: {
             query: {
                 revision: number;
+                /** @description the step at which it is taken; now without */
+                step?: number | null;
             };
             header?: never;
             path: {

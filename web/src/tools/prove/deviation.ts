@@ -14,9 +14,10 @@ export const tool = proofTool({
   id: "prove-deviation", name: "Deviation", order: 33, section: "Distances",
   icon: drawn(["M4 16c5-8 11-8 16 0", "M4 12c5-6 11-10 16-3", "M12 7v4"]),
   also: "scan compare difference rms within step earlier variant",
-  hint: "Its surface lies everywhere so near to another piece, a variant, or a component.",
+  hint: "Its surface lies everywhere so near to another piece, a variant, a component, or itself at an earlier step.",
+  below: "EarlierForm",
   fields: { from: list("Of", beside), most: length("Within", 0.5, { step: 0.05, above: 0 }) },
-  missing: (context) => (asked(context) ? (beside(context).length ? null : "There is nothing to be near to: another piece, or a component.") : undefined),
+  missing: (context) => (asked(context) ? (beside(context).length ? null : "There is nothing to be near to yet: another piece, a component, or itself at an earlier step.") : undefined),
   kind: "deviation",
   make(v, context) {
     const from = v.from || beside(context)[0]?.id;

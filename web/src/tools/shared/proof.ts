@@ -9,7 +9,7 @@ type Kind = AnyProof["kind"];
 type Of<K extends Kind> = Extract<AnyProof, { kind: K }>;
 
 type Given<F extends Fields, K extends Kind> = Pick<VerbOf<F>, "id" | "name" | "order" | "icon" | "hint" | "fields"> &
-  Partial<Pick<VerbOf<F>, "also" | "shown" | "typed" | "moreWords" | "section" | "missing">> & {
+  Partial<Pick<VerbOf<F>, "also" | "shown" | "typed" | "moreWords" | "section" | "missing" | "below">> & {
     kind: K;
     /** What is asked by these values, or null while they ask nothing. */
     make(values: ValuesOf<F>, context: Context): Omit<Of<K>, "id" | "piece"> | null;
