@@ -1,6 +1,7 @@
 """Run all tests, or those of the folders named, and close with the plain line `N passed, N failed`.
 
-All of them run in parts, two side by side, each in a process of its own; so do those named behind the word `beside`.
+All of them run in parts, two side by side, each in a process of its own; so do those named behind the word `beside`. Names
+joined by a plus share a process: what it takes to start a server and a browser is spent once for them.
 """
 
 from __future__ import annotations
@@ -19,6 +20,7 @@ from pathlib import Path
 HERE = Path(__file__).parent
 SHARED = "ZINC_OTTER_TESTS_SHARE"
 """Names the folder for what the parts of one run make once for all of them."""
+_HEAPS = 9
 
 
 class Result(unittest.TextTestResult):
@@ -70,7 +72,7 @@ def run_beside(parts: list[str]) -> int:
 
 
 def _run_apart(environment: dict[str, str], part: str) -> tuple[int, int, int]:
-    command = [sys.executable, "-m", "tests", part]
+    command = [sys.executable, "-m", "tests", *part.split("+")]
     began = time.monotonic()
     done = subprocess.run(
         command, stdout=subprocess.PIPE, stderr=subprocess.STDOUT, text=True, errors="replace", env=environment
@@ -83,9 +85,13 @@ def _run_apart(environment: dict[str, str], part: str) -> tuple[int, int, int]:
 
 
 def all_parts() -> list[str]:
-    """The files with a browser each for itself, the longest first, and the other folders between them."""
-    files = [f"e2e/{path.name}" for path in sorted((HERE / "e2e").glob("test_*.py"), key=lambda p: -p.stat().st_size)]
-    return [*files[:1], "core", *files[1:], "api", "store", "studio", "jobs", "web"]
+    """The files with a browser in a few heaps of about the same size, and the other folders between them, longest first."""
+    files = sorted((HERE / "e2e").glob("test_*.py"), key=lambda path: -path.stat().st_size)
+    heaps: list[list[Path]] = [[] for _ in range(_HEAPS)]
+    for path in files:
+        min(heaps, key=lambda heap: sum(one.stat().st_size for one in heap)).append(path)
+    joined = ["+".join(f"e2e/{path.name}" for path in heap) for heap in heaps]
+    return [joined[0], "core", *joined[1:], "api", "studio", "store", "jobs", "web"]
 
 
 def main(parts: list[str]) -> int:
