@@ -48,6 +48,28 @@ class Pictures(SolidCase):
         # Of another design it is not.
         self.assertEqual(self.kept(self.begun(BOX, extrude(0))), [])
 
+    def test_it_pauses_and_goes_on(self) -> None:
+        state = self.begun(BOX)
+        begun = self.begin(state, width=320, height=240, samples=40).json()
+        words = lambda: self.client.get(f"/api/jobs/{begun['job']['id']}").json()["words"]  # noqa: E731
+        while self.client.get(f"/api/true-pictures/{begun['key']}").status_code == 404:
+            time.sleep(0.05)
+        rest = f"/api/true-pictures/{begun['key']}/rest"
+        self.assertEqual(self.client.post(rest).status_code, 204)
+        for _ in range(200):
+            if "Paused at" in words():
+                break
+            time.sleep(0.1)
+        held = words()
+        self.assertRegex(held, r"Paused at (8|16|24|32) of 40 samples$")
+        time.sleep(1.5)
+        self.assertEqual(words(), held)
+        self.assertEqual(self.client.post(rest, params={"on": False}).status_code, 204)
+        self.assertEqual(self.wait(begun["job"])["words"], "Taking the picture: 40 samples")
+        # Of one that has ended nothing is left to pause.
+        self.client.post(rest)
+        self.assertEqual([path.name for path in self.folder.rglob("*.rest")], [])
+
     def test_called_off_it_leaves_nothing_behind(self) -> None:
         state = self.begun(BOX)
         begun = self.begin(state, width=640, height=480, samples=512).json()

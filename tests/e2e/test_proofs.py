@@ -371,3 +371,26 @@ class Standing(VerbCase):
         self.assertEqual(kept, [("bends", None), ("deviation", "p2")])
         page.get_by_label(re.compile("^Map: Box within")).click()
         page.get_by_test_id("map-share").get_by_text("beyond the limit").wait_for()
+
+    def test_how_it_strays_from_itself_at_an_earlier_step_and_meets_its_image(self) -> None:
+        page, screen = self.page, self.screen
+        box = {"kind": "add-box", "size": [40, 40, 20], "counts": [2, 2, 2], "size_of": "cage"}
+        up = {"kind": "move", "piece": "p1", "picked": {"kind": "piece", "ids": [0]}, "vector": [0, 0, 1.5]}
+        self.begin_with(box, up)
+        screen.station("Prove")
+        screen.tool("Deviation")
+        page.get_by_text("There is nothing to be near to yet").wait_for()
+        page.get_by_label("Or as it was at").get_by_text(re.compile("^1 ")).wait_for()
+        screen.button("Measure against that").click()
+        screen.steps(3)
+        (earlier,) = screen.state()["references"]
+        self.assertEqual((earlier["name"], earlier["scan"]), ("Box at step 1", True))
+        self.previewed()
+        self.apply(4)
+        # Moved by 1.5 mm along z it lies outside of itself by that on top, and inside below.
+        page.get_by_text(re.compile(r"^Up to 1\.5 mm (outside|inside)")).wait_for()
+        self.assertEqual(screen.state()["proofs"][0]["component"], earlier["id"])
+        screen.tool("Seam even")
+        self.previewed()
+        self.apply(5)
+        page.get_by_text(re.compile(r"^They meet at up to [\d.e-]+°, looked at in")).wait_for()

@@ -153,6 +153,73 @@ class ByHand(FollowerCase):
         screen.button("Prove Ring").click()
         page.get_by_test_id("cast-answer").wait_for(timeout=60_000)
 
+    def test_a_ring_with_a_section_and_shoulders_of_its_own(self) -> None:
+        page, screen = self.page, self.screen
+        self.begin()
+        screen.tool("Ring")
+        self.fill(Bore="US 7", Width="6", Thickness="2.4")
+        screen.choose("Profile", "free, by its corners")
+        # The side corner is dragged inwards and up, the outer one typed.
+        side = page.get_by_role("slider", name="Side corner")
+        box = side.bounding_box()
+        assert box is not None
+        x, y = box["x"] + box["width"] / 2, box["y"] + box["height"] / 2
+        screen.drag((x, y), (x - 20, y - 10))
+        page.get_by_role("slider", name="Outer corner").focus()
+        corner = page.get_by_role("group", name="Outer corner")
+        corner.get_by_label("To the side").fill("40")
+        corner.get_by_label("Sharp", exact=True).fill("3")
+        page.get_by_label("Ridge", exact=True).fill("10")
+        screen.choose("Shank", "with shoulders")
+        self.fill(Width_below="3", Thickness_below="1.6", Shoulder_width="4", Thickness_there="1.8")
+        self.applied(1)
+        surface = np.array(self.server.get(f"/api/designs/{screen.design_id}/pieces/p1/surface?level=4")["positions"])
+        self.assertAlmostEqual(2 * float(np.hypot(*surface[:, :2].T).min()), 11.63 + 0.8128 * 7, delta=0.005)
+        bore = (11.63 + 0.8128 * 7) / 2
+        self.assertAlmostEqual(float(surface[:, 1].max()) - bore, 2.4, delta=1e-3)
+        self.assertAlmostEqual(-float(surface[:, 1].min()) - bore, 1.6, delta=1e-3)
+        top, low = (surface[np.abs(surface[:, 0]) + 9 * (sign * surface[:, 1] < 0) < 0.1] for sign in (1, -1))
+        self.assertAlmostEqual(float(np.ptp(top[:, 2])), 6, delta=0.02)
+        self.assertAlmostEqual(float(np.ptp(low[:, 2])), 3, delta=0.02)
+        # Its outer corner lies at 40 % of the side, and comes to a ridge: both are hard to be seen in the cage.
+        cage = screen.cage()
+        self.assertEqual(sum(value == 10 for value in cage["creases"].values()), 16)
+        self.assertEqual(sum(value == 3 for value in cage["creases"].values()), 2 * 16)
+
+    def test_a_chain_is_laid_pulled_and_weighed(self) -> None:
+        page, screen = self.page, self.screen
+        self.begin_with({"kind": "add-curve", "shape": "circle", "diameter": 60, "count": 8})
+        screen.station("Rough")
+        screen.tool("Chain")
+        self.fill(Wire="18 ga", Length_inside="6", Width_inside="3")
+        # 18 gauge is 1.024 mm by ASTM B258.
+        told = page.get_by_text(re.compile(r"^\d+ links; each takes 18\.6\d mm of wire"))
+        told.wait_for()
+        count = int(told.inner_text().split()[0])
+        self.assertEqual(count, 2 * np.ceil(np.pi * 60 / 5.9 / 2))
+        self.applied(2)
+        pieces = screen.state()["pieces"]
+        self.assertEqual([(piece["name"], piece["visible"]) for piece in pieces[1:]], [("Link of Chain", False), ("Chain", True)])
+        self.assertEqual(pieces[2]["images"], count)
+        page.get_by_test_id("gap").get_by_text("between images of Chain").wait_for()
+
+        # The curve made larger takes more links.
+        screen.press("w")
+        page.get_by_label("Pieces", exact=True).get_by_text("Curve").first.click()
+        screen.station("Shape")
+        screen.tool("Size")
+        self.fill(All="150")
+        self.applied(3)
+        more = screen.state()["pieces"][2]["images"]
+        self.assertEqual(more, 2 * np.ceil(np.pi * 90 / 5.9 / 2))
+
+        screen.station("Make")
+        rows = self.bill()
+        (body,) = (row for row in rows if row[0] == "body")
+        self.assertEqual((body[1], body[3]), ("Chain", str(more)))
+        wire = 2 * 3 + np.pi * (3 + 1.0237)
+        self.assertAlmostEqual(float(body[4]), wire * np.pi * 1.0237**2 / 4, delta=0.3)
+
     def test_a_wrong_size_keeps_the_ring_as_it_was(self) -> None:
         page, screen = self.page, self.screen
         self.begin()

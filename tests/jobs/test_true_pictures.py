@@ -22,7 +22,9 @@ from zinc_otter.core.picture.lights import WORDS, sphere_of
 from zinc_otter.core.picture.scene import Camera, Film, Scene, Seen
 from zinc_otter.core.primitives.sized import sized_patched_sphere
 from zinc_otter.core.solid.moments import moments
-from zinc_otter.jobs.path_tracing import developed, passes
+from zinc_otter.core.stone.cuts.brilliants import RoundBrilliant
+from zinc_otter.core.stone.stone import Stone
+from zinc_otter.jobs.path_tracing import by_colour, developed, passes
 from zinc_otter.jobs.triangle_work import Fineness
 from zinc_otter.jobs.true_picture import SetUp, Side, take_picture
 from zinc_otter.store.documents import from_document, to_document
@@ -77,6 +79,30 @@ class Energy(unittest.TestCase):
         gold = traced(Scene((ball(finish_named("gold")),), FRONT, "even"), Film(31, 31, 16))[15, 15, :3]
         self.assertGreater(gold[0], gold[1])
         self.assertGreater(gold[1], 1.3 * gold[2])
+
+    def test_fire_parts_the_colours_and_keeps_the_light(self) -> None:
+        stone = stone_finish(Stone())
+        self.assertEqual(stone.dispersion, 0.044)
+        clear = replace(stone, colour=WHITE)
+        gem = RoundBrilliant(20.0).gem
+        seen = Seen(gem.points, gem.triangles, None, clear, WHITE)
+        above = Camera((0.0, -30.0, 60.0), (0.0, -0.447, 0.894), (0.0, 0.894, 0.447), 32.0)
+        # In light that is even all round the stone cannot be seen, with fire or without.
+        even = traced(Scene((seen,), above, "even"), Film(32, 24, 48, fire=True))
+        np.testing.assert_allclose(even[..., :3].mean(axis=(0, 1)), 1, atol=0.02)
+        parted = []
+        for fire in (False, True):
+            light = traced(Scene((seen,), above, "tent"), Film(64, 48, 48, fire=fire))[..., :3]
+            # How far red and blue are from one another, beyond the colour of the light itself.
+            red, blue = light[..., 0] / light[..., 0].mean(), light[..., 2] / light[..., 2].mean()
+            parted.append(float(np.abs(red - blue)[12:36, 16:48].mean()))
+        self.assertLess(parted[0], 0.02)
+        self.assertGreater(parted[1], 5 * parted[0] + 0.02)
+        # Where nothing parts them it takes no longer.
+        self.assertEqual(len(by_colour(Scene((ball(FINISHES["gold"]),), FRONT, "tent"))), 1)
+        indices = [way.bodies[0].finish.index for way in by_colour(Scene((seen,), FRONT, "tent"))]
+        self.assertEqual(indices, sorted(indices))
+        self.assertAlmostEqual(indices[1], clear.index + 0.006, delta=0.003)
 
     def test_lights_are_as_bright_as_they_say(self) -> None:
         rows = (np.arange(256) + 0.5) / 256 * np.pi

@@ -79,7 +79,7 @@ class BesideAsk(BaseModel):
 class PictureAsk(BaseModel):
     """What a picture is taken by. ``turned`` degrees about z is where the light comes from; ``clear`` is no background.
     Pieces are drawn ``apart`` by so many times their distance from the middle; of ``turns`` above 1 so many views are taken
-    all round."""
+    all round; with ``fire`` stones part light into its colours, which takes three times as long."""
 
     model_config = ConfigDict(extra="forbid", frozen=True)
     camera: CameraAsk
@@ -89,6 +89,7 @@ class PictureAsk(BaseModel):
     light: Literal["tent", "window", "dusk", "even"] = "tent"
     turned: Annotated[float, Field(ge=-360, le=360)] = 0.0
     exposure: Annotated[float, Field(ge=-6, le=6)] = 0.0
+    fire: bool = False
     background: Literal["floor", "clear"] = "floor"
     cut: CutAsk | None = None
     apart: Annotated[float, Field(ge=0, le=MOST_APART)] = 0.0
@@ -101,7 +102,7 @@ def begin_picture(design_id: str, asked: PictureAsk, room: AtHand) -> KeyedJob:
     """Begin to picture what is shown, as the design stands now; it is fetched by its key, also while it gets finer."""
     saved = room.studio.saved(design_id)
     facts, seen = saved.facts, asked.camera
-    film = Film(asked.width, asked.height, asked.samples, asked.exposure, asked.background == "clear")
+    film = Film(asked.width, asked.height, asked.samples, asked.exposure, asked.background == "clear", asked.fire)
     if asked.width * asked.height * asked.turns > MOST_PIXELS_OF_TURNS:
         raise BadNumberError(
             f"{asked.turns} views of {asked.width} × {asked.height} pixels are more than {MOST_PIXELS_OF_TURNS:,} together; "
@@ -138,6 +139,16 @@ def stop_at_this(key: Key, room: AtHand) -> None:
     """It is fine enough: end with what there is so far."""
     if _between(room, key).exists():
         _between(room, key).with_suffix(".enough").touch()
+
+
+@router.post("/true-pictures/{key}/rest", status_code=204)
+def let_rest(key: Key, room: AtHand, on: bool = True) -> None:
+    """Let it pause after the samples that it is at, or with ``on`` false go on."""
+    rest = _between(room, key).with_suffix(".rest")
+    if not on:
+        rest.unlink(missing_ok=True)
+    elif room.pictures.is_under_way(key):
+        rest.touch()
 
 
 @router.get("/true-pictures/{key}", response_class=Response)

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import tempfile
 from collections.abc import Iterator
+from dataclasses import replace
 from functools import lru_cache
 from pathlib import Path
 from typing import Any
@@ -17,6 +18,8 @@ from zinc_otter.core.picture.scene import Camera, Film, Scene, Seen
 from zinc_otter.core.srgb import from_linear
 
 _PAPER: Colour = (0.78, 0.76, 0.72)
+_PRIMARIES = (611.0, 549.0, 464.0)
+"""Dominant wavelengths of the primaries of sRGB (IEC 61966-2-1), nm."""
 _BOUNCES = 24
 """How often light is followed on: stones send it back and forth."""
 
@@ -28,14 +31,39 @@ def passes(scene: Scene, film: Film, each: int = 8) -> Iterator[tuple[int, Float
     """
     mi = _library()
     with tempfile.TemporaryDirectory() as folder:
-        loaded = mi.load_dict(_described(scene, film, Path(folder), mi))
+        ways = by_colour(scene) if film.fire else (scene,)
+        loaded = [mi.load_dict(_described(way, film, Path(folder), mi)) for way in ways]
         total = np.zeros((film.height, film.width, 4))
         done = 0
         while done < film.samples:
             count = min(each, film.samples - done)
-            total += count * np.array(mi.render(loaded, spp=count, seed=done), dtype=np.float64)
+            # By the same seed each: where nothing parts the colours, they stay together.
+            seen = [np.array(mi.render(way, spp=count, seed=done), dtype=np.float64) for way in loaded]
+            total += count * (seen[0] if len(seen) == 1 else _joined(seen))
             done += count
             yield done, total / done
+
+
+def by_colour(scene: Scene) -> tuple[Scene, ...]:
+    """The scene as red, green and blue light meet it, or the one scene where nothing in it parts them."""
+    if not any(body.finish.dispersion for body in scene.bodies):
+        return (scene,)
+    return tuple(
+        replace(
+            scene,
+            bodies=tuple(
+                replace(body, finish=replace(body.finish, index=body.finish.index_at(wavelength)))
+                for body in scene.bodies
+            ),
+        )
+        for wavelength in _PRIMARIES
+    )
+
+
+def _joined(seen: list[Floats]) -> Floats:
+    """Red of the first, green of the second with what it covers, blue of the third."""
+    red, green, blue = seen
+    return np.stack([red[..., 0], green[..., 1], blue[..., 2], green[..., 3]], axis=2)
 
 
 def developed(light: Floats, exposure: float) -> Floats:

@@ -4,6 +4,7 @@ side from the same place, or many from all around."""
 from __future__ import annotations
 
 import json
+import time
 from collections.abc import Callable, Iterator, Mapping, Sequence
 from dataclasses import dataclass, replace
 from pathlib import Path
@@ -24,6 +25,8 @@ if TYPE_CHECKING:
 _ROUND = 6_000
 """Milliseconds that a turn takes."""
 _IN_A_ROW = 6
+_LOOK_AGAIN = 0.2
+"""Seconds after which one that is paused looks whether it is to go on."""
 _WIDER = 1.5
 """Each of two is seen so much wider: its half of the picture is narrow."""
 
@@ -63,7 +66,8 @@ def take_picture(
     """Take it and write it to ``path`` as PNG, with all it was taken by in it: of one design, or of two beside one another.
     Of many turns that is all of them in rows; and they are written as a moving WebP beside it.
 
-    What there is so far is written ``between``; a file beside that, called "enough", ends it early with that. Raises
+    What there is so far is written ``between``; a file beside that, called "enough", ends it early with that, and
+    while there is one called "rest" it waits. Raises
     BadNumberError where nothing is shown, OSError.
     """
     from zinc_otter.jobs.path_tracing import developed
@@ -73,7 +77,7 @@ def take_picture(
     scenes = [_scene(side, fineness, camera, set_up) for side in sides]
     film = replace(film, width=film.width // len(sides))
     progress(0.03, "Laying out the light")
-    enough = between.with_suffix(".enough")
+    enough, rest = between.with_suffix(".enough"), between.with_suffix(".rest")
     samples, done = film.samples, 0
     frames: list[np.ndarray] = []
     try:
@@ -85,6 +89,10 @@ def take_picture(
                 put(between, lambda fresh, pixels=so_far: _write(fresh, pixels, {}))  # type: ignore[misc]
                 of = "" if set_up.turns == 1 else f", view {k + 1} of {set_up.turns}"
                 progress(0.03 + 0.96 * (k + done / samples) / set_up.turns, f"{done} of {samples} samples{of}")
+                if rest.exists():
+                    progress(0.03 + 0.96 * (k + done / samples) / set_up.turns, f"Paused at {done} of {samples} samples{of}")
+                while rest.exists() and not enough.exists():
+                    time.sleep(_LOOK_AGAIN)
                 if enough.exists():
                     break
             # What was fine enough is so for the other views, too.
@@ -97,6 +105,7 @@ def take_picture(
     finally:
         between.unlink(missing_ok=True)
         enough.unlink(missing_ok=True)
+        rest.unlink(missing_ok=True)
     progress(1.0, f"{samples} samples" if len(frames) == 1 else f"{len(frames)} views, {samples} samples each")
 
 

@@ -29,10 +29,10 @@ from zinc_otter.studio.growths import growth_document, read_growth
 from zinc_otter.studio.proofs import proof_document, read_proof
 from zinc_otter.studio.references import Component, Picture, Reference
 
-FORMAT = 11
+FORMAT = 12
 """1 had neither references nor locks, colours and groups of pieces, 2 no symmetry, 3 no followers, 4 neither curves nor what
-grows, only mirrored copies, 5 neither stones nor proofs, 6 no dimensions and finishes, 7 no scans, 8 no relief; they are
-still read."""
+grows, only mirrored copies, 5 neither stones nor proofs, 6 no dimensions and finishes, 7 no scans, 8 no relief, 11 neither
+images that stand so far apart nor seams that are proved; they are still read."""
 
 
 def to_document(design: Design) -> tuple[dict[str, Any], dict[str, bytes]]:

@@ -57,7 +57,7 @@ def stone_finish(stone: Stone) -> Finish:
     tint = _linear(np.array([int(material.tint[k : k + 2], 16) for k in (1, 3, 5)]) / 255)
     # It colours the light on its way in and on its way out.
     red, green, blue = (float(np.sqrt(part)) for part in tint)
-    return Finish(material.name, "clear", (red, green, blue), index=material.index)
+    return Finish(material.name, "clear", (red, green, blue), index=material.index, dispersion=material.dispersion)
 
 
 def _seen(shown: Shown) -> list[Seen]:

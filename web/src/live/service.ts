@@ -132,6 +132,7 @@ export const service = {
   sheetAddress: (key: string, kind: "html" | "pdf", name: string) => `/api/sheets/${key}?${query({ kind, name })}`,
   putUpStand: (design: string, revision: number, asked: StandAsk) => call<DesignState>("POST", `/designs/${design}/stands?${query({ revision })}`, asked),
   beginPicture: (design: string, asked: PictureAsk) => call<KeyedJob>("POST", `/designs/${design}/true-pictures`, asked),
+  restOf: (key: string, on: boolean) => call<void>("POST", `/true-pictures/${key}/rest?${query({ on: String(on) })}`),
   enoughOf: (key: string) => call<void>("POST", `/true-pictures/${key}/enough`),
   pictureAddress: (key: string, passed = 0, moving = false) => `/api/true-pictures/${key}?${query({ passed, moving: moving ? "true" : "false" })}`,
   removePicture: (design: string, key: string) => call<void>("DELETE", `/designs/${design}/true-pictures/${key}`),

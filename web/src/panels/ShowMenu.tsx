@@ -3,6 +3,7 @@ import Button from "@mui/material/Button";
 import Checkbox from "@mui/material/Checkbox";
 import FormControlLabel from "@mui/material/FormControlLabel";
 import Popover from "@mui/material/Popover";
+import Slider from "@mui/material/Slider";
 import Stack from "@mui/material/Stack";
 import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
@@ -29,8 +30,8 @@ function Choice<T extends string | number>(props: { label: string; value: T; opt
 
 export function ShowMenu() {
   const look = useShow(
-    useShallow(({ level, material, isolines, wire, second, normals, valences, backs, bodies, dimensions, quick, smooth }) => ({
-      level, material, isolines, wire, second, normals, valences, backs, bodies, dimensions, quick, smooth,
+    useShallow(({ level, material, light, isolines, wire, second, normals, valences, backs, bodies, dimensions, quick, smooth }) => ({
+      level, material, light, isolines, wire, second, normals, valences, backs, bodies, dimensions, quick, smooth,
     })),
   );
   const piece = usePicking((s) => s.piece);
@@ -63,6 +64,12 @@ export function ShowMenu() {
             {surface ? `Level ${surface.level}: ${(surface.quads.length / 2).toLocaleString("en")} triangles` : "Nothing is picked"}
           </Typography>
           <Choice<Material> label="Material" value={look.material} options={[["clay", "clay"], ["finish", "as it is of"], ["metal", "metal"], ["stripes", "stripes"]]} onChange={(material) => show({ material })} />
+          <Stack direction="row" spacing={1.5} sx={{ alignItems: "center" }}>
+            <Typography variant="body2" sx={{ flexShrink: 0 }}>Light turned</Typography>
+            <Slider size="small" aria-label="Light turned" value={look.light.turn} min={-180} max={180} step={5} marks={[{ value: 0 }]} valueLabelDisplay="auto" valueLabelFormat={(v) => `${v}°`} onChange={(_, turn) => show({ light: { ...look.light, turn } })} />
+            <Typography variant="body2">brighter</Typography>
+            <Slider size="small" aria-label="Light brighter" value={look.light.stops} min={-2} max={2} step={0.1} marks={[{ value: 0 }]} valueLabelDisplay="auto" valueLabelFormat={(v) => `${v} stops`} onChange={(_, stops) => show({ light: { ...look.light, stops } })} />
+          </Stack>
           <Choice label="Isolines to a face" value={look.isolines} options={[[0, "none"], [1, "1"], [2, "2"], [4, "4"], [8, "8"]]} onChange={(isolines) => show({ isolines })} />
           <Choice label="Wireframe of level" value={look.wire} options={[[0, "none"], [1, "1"], [2, "2"], [3, "3"], [4, "4"]]} onChange={(wire) => show({ wire })} />
           <Choice<FlatName | "none"> label="Second view" value={look.second ?? "none"} options={[["none", "none"], ["front", "front"], ["right", "right"], ["top", "top"]]} onChange={(s) => show({ second: s === "none" ? null : s })} />

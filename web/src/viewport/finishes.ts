@@ -1,7 +1,7 @@
 /** What pieces are of, on the screen at once: a ball of it in a light tent, by which every normal finds its tone. */
-import type { CanvasTexture } from "three";
 import { clays } from "../theme/clays";
-import { painted } from "./matcap";
+import { type Light, turnedBack } from "./light";
+import type { Painter } from "./matcap";
 
 type Rgb = [number, number, number];
 
@@ -59,14 +59,15 @@ function tent(x: number, y: number, z: number): number {
 /** Points of a small disc, by which a rough face looks about: the sunflower's. */
 const about = Array.from({ length: 24 }, (_, k) => [Math.sqrt((k + 0.5) / 24) * Math.cos(2.4 * k), Math.sqrt((k + 0.5) / 24) * Math.sin(2.4 * k)]);
 
-function thrownBack(x: number, y: number, z: number, rough: number): number {
+function thrownBack(x: number, y: number, z: number, rough: number, light: Light): number {
   const count = rough > 0.01 ? about.length : 1;
   let sum = 0;
   for (let k = 0; k < count; k++) {
     const [nx, ny] = count > 1 ? [x + rough * about[k][0], y + rough * about[k][1]] : [x, y];
     const size = Math.hypot(nx, ny, z);
     const [a, b, c] = [nx / size, ny / size, z / size];
-    sum += tent(2 * c * a, 2 * c * b, 2 * c * c - 1);
+    const [wayX, wayZ] = turnedBack(light, 2 * c * a, 2 * c * c - 1);
+    sum += tent(wayX, 2 * c * b, wayZ);
   }
   return sum / count;
 }
@@ -75,19 +76,20 @@ const toLinear = (v: number) => (v <= 0.04045 ? v / 12.92 : ((v + 0.055) / 1.055
 const toScreen = (v: number) => 255 * (v <= 0.0031308 ? 12.92 * v : 1.055 * Math.min(1, v) ** (1 / 2.4) - 0.055);
 
 /** The ball of a finish, of a piece in this clay. */
-export function finishBall(name: string, colour: string): CanvasTexture {
+export function finishBall(name: string, colour: string, light: Light): Painter {
   const finish = finishes[name] ?? finishes.clay;
   const own = (clays[colour] ?? clays.clay).lit.map((v) => toLinear(v / 255)) as Rgb;
   const under = finish.under === "own" ? own : finish.under;
-  return painted((x, y, z) => {
-    const wrapped = Math.max(0, (-0.42 * x + 0.62 * y + 0.66 * z + 0.36) / 1.36) ** 1.3;
+  return (x, y, z) => {
+    const [keyX, keyZ] = turnedBack(light, x, z);
+    const wrapped = Math.max(0, (-0.42 * keyX + 0.62 * y + 0.66 * keyZ + 0.36) / 1.36) ** 1.3;
     // What is clear lets through what stands behind it, upside down.
-    const matt = finish.clear ? tent(-0.8 * x, -0.8 * y, -z) * 0.9 + 0.15 : 0.16 + 0.84 * wrapped;
-    const light = thrownBack(x, y, z, finish.rough);
+    const matt = finish.clear ? tent(-0.8 * keyX, -0.8 * y, -keyZ) * 0.9 + 0.15 : 0.16 + 0.84 * wrapped;
+    const met = thrownBack(x, y, z, finish.rough, light);
     const grazing = (1 - z) ** 5;
     return [0, 1, 2].map((k) => {
       const share = finish.straight[k] + (1 - finish.straight[k]) * grazing * (finish.rough > 0.9 ? 0 : 1);
-      return toScreen(light * share + (under ? under[k] * matt * (1 - share) : 0));
+      return toScreen(met * share + (under ? under[k] * matt * (1 - share) : 0));
     }) as Rgb;
-  });
+  };
 }

@@ -3,25 +3,50 @@ import { type BufferGeometry, type CanvasTexture, DoubleSide, type Mesh, MeshMat
 import type { Material } from "../live/stores/show";
 import { clays } from "../theme/clays";
 import { finishBall } from "./finishes";
-import { clay, painted } from "./matcap";
+import { asItStands, exposed, type Light, turnedBack } from "./light";
+import { ball, clay, paint, type Painter } from "./matcap";
 
-const textures = new Map<string, CanvasTexture>();
-
-function texture(name: string, paint: () => CanvasTexture): CanvasTexture {
-  let found = textures.get(name);
-  if (!found) textures.set(name, (found = paint()));
-  return found;
+interface Kept {
+  texture: CanvasTexture;
+  tone(light: Light): Painter;
 }
 
-export const paleTexture = () => texture("pale", () => clay([226, 219, 205], [116, 112, 106]));
+const balls = new Map<string, Kept>();
+let light = asItStands;
+
+function put({ texture, tone }: Kept): void {
+  const plain = tone(light);
+  paint(texture, light.stops ? (x, y, z) => plain(x, y, z).map((v) => exposed(light, v)) as [number, number, number] : plain);
+}
+
+function texture(name: string, tone: (light: Light) => Painter, size?: number): CanvasTexture {
+  let found = balls.get(name);
+  if (!found) {
+    balls.set(name, (found = { texture: ball(size), tone }));
+    put(found);
+  }
+  return found.texture;
+}
+
+/** Let everything be seen by this light from now on. */
+export function lightBy(now: Light): void {
+  if (now.turn === light.turn && now.stops === light.stops) return;
+  light = now;
+  balls.forEach(put);
+}
+
+export const paleTexture = () => texture("pale", (by) => clay([226, 219, 205], [116, 112, 106], by));
+/** Of components, that one can tell from forms; and of stands. */
+export const glassTexture = () => texture("component", (by) => clay([176, 196, 200], [74, 96, 104], by));
+export const zincTexture = () => texture("stand", (by) => clay([168, 170, 172], [70, 73, 77], by));
 
 /** By a clay's name; of what is shown as it is `of` something, by that as well. */
 export function surfaceTexture(material: Material, colour: string, of = "clay"): CanvasTexture {
-  if (material === "finish" && of !== "clay") return texture(`${of} ${colour}`, () => finishBall(of, colour));
-  if (material === "metal") return texture("metal", metal);
-  if (material === "stripes") return texture("stripes", stripes);
+  if (material === "finish" && of !== "clay") return texture(`${of} ${colour}`, (by) => finishBall(of, colour, by));
+  if (material === "metal") return texture("metal", () => metal);
+  if (material === "stripes") return texture("stripes", () => stripes, 1024);
   const { lit, shade } = clays[colour] ?? clays.clay;
-  return texture(colour, () => clay(lit, shade));
+  return texture(colour, (by) => clay(lit, shade, by));
 }
 
 /** A surface whose back sides are tinted, so that flipped faces are seen. */
@@ -50,40 +75,34 @@ export function asGlass(mesh: Mesh<BufferGeometry, MeshMatcapMaterial>, glass: b
 /** A stone's facets: each takes one tone by where it looks, light and dark close to one another. A smooth one glows from within. */
 export function gemTexture(tint: string, smooth: boolean): CanvasTexture {
   const base = [1, 3, 5].map((at) => parseInt(tint.slice(at, at + 2), 16));
-  return texture(`gem ${tint} ${smooth}`, () =>
-    painted((x, y, z) => {
-      if (smooth) {
-        const tone = 0.5 + 0.38 * Math.max(0, -0.3 * x + 0.55 * y + 0.6 * z) + 0.22 * Math.max(0, 0.4 * x - 0.7 * y + 0.2);
-        const window = Math.max(0, -0.42 * x + 0.6 * y + 0.68 * z) ** 30;
-        return base.map((part) => part * tone + (255 - part * tone) * Math.min(1, 0.9 * window)) as [number, number, number];
-      }
-      const wave = 0.5 + 0.5 * Math.sin(9 * x + 5.3 * y + 7 * x * y) * Math.cos(8 * y - 3.1 * x);
-      const tone = 0.42 + 0.5 * wave + 0.16 * Math.max(0, y);
-      const flash = Math.max(0, -0.35 * x + 0.55 * y + 0.75 * z) ** 26 + 0.5 * Math.max(0, 0.8 * x - 0.3 * y + 0.5 * z) ** 30;
-      return base.map((part) => part * tone + (255 - part * tone) * Math.min(1, 0.85 * flash)) as [number, number, number];
-    }),
-  );
-}
-
-function metal(): CanvasTexture {
-  return painted((x, y, z) => {
-    // A soft window above, a dark horizon, a warm floor: what turned zinc shows.
-    const sky = y > 0.12 ? 0.62 + 0.38 * Math.min(1, (y - 0.12) * 1.6) : 0;
-    const floor = y < -0.05 ? 0.34 + 0.3 * Math.min(1, -y * 1.2) : 0;
-    const horizon = 0.2;
-    const tone = Math.max(sky, floor, horizon) * (0.72 + 0.28 * z) + 0.25 * Math.max(0, 0.6 * y - 0.4 * x + 0.6 * z) ** 12;
-    return [tone * 226, tone * 230, tone * 234];
+  return texture(`gem ${tint} ${smooth}`, (by) => (eyeX, y, eyeZ) => {
+    const [x, z] = turnedBack(by, eyeX, eyeZ);
+    if (smooth) {
+      const tone = 0.5 + 0.38 * Math.max(0, -0.3 * x + 0.55 * y + 0.6 * z) + 0.22 * Math.max(0, 0.4 * x - 0.7 * y + 0.2);
+      const window = Math.max(0, -0.42 * x + 0.6 * y + 0.68 * z) ** 30;
+      return base.map((part) => part * tone + (255 - part * tone) * Math.min(1, 0.9 * window)) as [number, number, number];
+    }
+    const wave = 0.5 + 0.5 * Math.sin(9 * x + 5.3 * y + 7 * x * y) * Math.cos(8 * y - 3.1 * x);
+    const tone = 0.42 + 0.5 * wave + 0.16 * Math.max(0, y);
+    const flash = Math.max(0, -0.35 * x + 0.55 * y + 0.75 * z) ** 26 + 0.5 * Math.max(0, 0.8 * x - 0.3 * y + 0.5 * z) ** 30;
+    return base.map((part) => part * tone + (255 - part * tone) * Math.min(1, 0.85 * flash)) as [number, number, number];
   });
 }
 
-function stripes(): CanvasTexture {
-  return painted((x, y, z) => {
-    // The way a ray is thrown back decides, so that the lines break where the curvature does.
-    const thrown = Math.atan2(2 * z * y, 2 * z * z - 1);
-    const wave = Math.sin(thrown * 9);
-    const line = 0.5 + 0.5 * Math.max(-1, Math.min(1, wave * 5));
-    const shade = 0.8 + 0.2 * z - 0.06 * x;
-    return [(38 + 206 * line) * shade, (44 + 199 * line) * shade, (47 + 190 * line) * shade];
-  }, 1024);
-}
+/** A soft window above, a dark horizon, a warm floor: what turned zinc shows. */
+const metal: Painter = (x, y, z) => {
+  const sky = y > 0.12 ? 0.62 + 0.38 * Math.min(1, (y - 0.12) * 1.6) : 0;
+  const floor = y < -0.05 ? 0.34 + 0.3 * Math.min(1, -y * 1.2) : 0;
+  const horizon = 0.2;
+  const tone = Math.max(sky, floor, horizon) * (0.72 + 0.28 * z) + 0.25 * Math.max(0, 0.6 * y - 0.4 * x + 0.6 * z) ** 12;
+  return [tone * 226, tone * 230, tone * 234];
+};
 
+/** The way a ray is thrown back decides, so that the lines break where the curvature does. */
+const stripes: Painter = (x, y, z) => {
+  const thrown = Math.atan2(2 * z * y, 2 * z * z - 1);
+  const wave = Math.sin(thrown * 9);
+  const line = 0.5 + 0.5 * Math.max(-1, Math.min(1, wave * 5));
+  const shade = 0.8 + 0.2 * z - 0.06 * x;
+  return [(38 + 206 * line) * shade, (44 + 199 * line) * shade, (47 + 190 * line) * shade];
+};

@@ -24,14 +24,12 @@ import { answered, asked } from "../live/asking";
 import { meshOf } from "../live/references";
 import type { ComponentState, PictureState, ReferenceState } from "../model/types";
 import { colours } from "../theme/colours";
-import { clay } from "./matcap";
+import { glassTexture, zincTexture } from "./materials";
 
 type Held = { state: ReferenceState; mesh: Mesh; tree: MeshBVH | null; facets: LineSegments | null };
 
 /** What has more triangles is a scan, and not a body whose faces are to be told apart. */
 const fewFaces = 6_000;
-const glass = () => clay([176, 196, 200], [74, 96, 104]);
-const zinc = () => clay([168, 170, 172], [70, 73, 77]);
 const loader = new TextureLoader();
 
 export class ReferenceViews {
@@ -143,7 +141,7 @@ export class ReferenceViews {
   }
 
   private component(state: ComponentState): Mesh {
-    const material = new MeshMatcapMaterial({ matcap: state.stand ? zinc() : glass(), transparent: true, side: DoubleSide, depthWrite: false });
+    const material = new MeshMatcapMaterial({ matcap: state.stand ? zincTexture() : glassTexture(), transparent: true, side: DoubleSide, depthWrite: false });
     material.flatShading = state.triangles < fewFaces;
     material.clippingPlanes = this.planes;
     const mesh = new Mesh(new BufferGeometry(), material);

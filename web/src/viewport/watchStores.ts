@@ -15,6 +15,7 @@ import { useSharp } from "../live/stores/sharp";
 import { useShow } from "../live/stores/show";
 import { pointsOf, useShown } from "../live/stores/shown";
 import { useSketch, useSpot } from "../live/stores/sketch";
+import { lightBy } from "./materials";
 import type { Scene } from "./scene";
 
 export function watchStores(scene: Scene): () => void {
@@ -28,6 +29,7 @@ export function watchStores(scene: Scene): () => void {
     ...[usePicking, useHover, useProblem, useEnds, useReach, useMap].map((store) => store.subscribe(marks)),
     useShow.subscribe((now, before) => {
       if (now.quick !== before.quick) scene.resize();
+      if (now.light !== before.light) lightBy(now.light);
       scene.changed("marks");
     }),
     // The handle and its beads stand where the values put them, and some marks go with the station.

@@ -18,7 +18,8 @@ class Finish:
     that passes. ``metals`` are chemical symbols with their shares by atoms, for the renderer's tables of measured indices;
     an alloy is taken for a mixture of them, which tells its colour only. ``roughness`` is the root mean square slope of its
     small facets (B. Walter, S. Marschner, H. Li, K. Torrance, "Microfacet models for refraction through rough surfaces",
-    2007).
+    2007). ``dispersion`` of what is clear is by how much more it refracts at the line G of J. Fraunhofer (430.8 nm) than at
+    B (686.7 nm), as handbooks of gems give it; ``index`` is that at 589.3 nm, the line D.
     """
 
     words: str
@@ -27,6 +28,17 @@ class Finish:
     metals: tuple[tuple[str, float], ...] = ()
     roughness: float = 0.0
     index: float = 1.5
+    dispersion: float = 0.0
+
+    def index_at(self, wavelength: float) -> float:
+        """The refractive index at a wavelength in nm, by the formula of A.-L. Cauchy, 1836: a + b / λ².
+
+        >>> diamond = Finish("Diamond", "clear", index=2.417, dispersion=0.044)
+        >>> round(diamond.index_at(430.8) - diamond.index_at(686.7), 6), round(diamond.index_at(589.3), 6)
+        (0.044, 2.417)
+        """
+        b = self.dispersion / (430.8**-2 - 686.7**-2)
+        return self.index + b * (wavelength**-2 - 589.3**-2)
 
 
 _GOLD, _ROSE = (("Au", 1.0),), (("Au", 0.55), ("Cu", 0.45))
@@ -36,7 +48,7 @@ FINISHES: dict[str, Finish] = {
     "glazed": Finish("Glazed clay, in its own colour", "coated", roughness=0.03),
     "plastic": Finish("Printed plastic, white", "coated", (0.78, 0.77, 0.74), roughness=0.22),
     "rubber": Finish("Rubber, dark", "coated", (0.028, 0.03, 0.032), roughness=0.4),
-    "glass": Finish("Glass, clear", "clear", (0.96, 0.98, 0.97), index=1.52),
+    "glass": Finish("Glass, clear", "clear", (0.96, 0.98, 0.97), index=1.52, dispersion=0.017),
     "resin": Finish("Resin, amber", "clear", (0.95, 0.72, 0.35), index=1.54),
     "gold": Finish("Gold, polished", "metal", metals=_GOLD, roughness=0.025),
     "gold-brushed": Finish("Gold, brushed", "metal", metals=_GOLD, roughness=0.22),

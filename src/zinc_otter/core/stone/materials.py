@@ -1,7 +1,7 @@
-"""What stones are of: density for their weight, refractive index for their picture.
+"""What stones are of: density for their weight, refractive index and dispersion for their picture.
 
-Densities and indices at 589 nm are handbook values from memory (R. Webster, "Gems", 5th ed. 1994, and the tables of the
-Gemological Institute of America); each varies a little from stone to stone.
+Densities, indices at 589 nm and dispersions from the line B to the line G are handbook values from memory (R. Webster,
+"Gems", 5th ed. 1994, and the tables of the Gemological Institute of America); each varies a little from stone to stone.
 """
 
 from __future__ import annotations
@@ -17,34 +17,35 @@ CARAT = 0.2
 
 @dataclass(frozen=True)
 class StoneMaterial:
-    """``density`` in g/cm³, refractive ``index``, and the ``tint`` that it is drawn in."""
+    """``density`` in g/cm³, refractive ``index``, the ``tint`` it is drawn in, and ``dispersion``, 0 where none is seen."""
 
     id: str
     name: str
     density: float
     index: float
     tint: str
+    dispersion: float = 0.0
 
 
 STONE_MATERIALS: tuple[StoneMaterial, ...] = (
-    StoneMaterial("diamond", "Diamond", 3.52, 2.417, "#E9F1F4"),
-    StoneMaterial("sapphire", "Sapphire (corundum)", 4.00, 1.766, "#3E5FA8"),
-    StoneMaterial("ruby", "Ruby (corundum)", 4.00, 1.766, "#B03048"),
-    StoneMaterial("emerald", "Emerald (beryl)", 2.72, 1.580, "#2F8F68"),
-    StoneMaterial("aquamarine", "Aquamarine (beryl)", 2.70, 1.577, "#8CC4CF"),
-    StoneMaterial("spinel", "Spinel", 3.60, 1.718, "#A8455C"),
-    StoneMaterial("garnet", "Garnet (almandine)", 4.05, 1.790, "#7A2433"),
-    StoneMaterial("tourmaline", "Tourmaline", 3.06, 1.630, "#4E8C6A"),
-    StoneMaterial("topaz", "Topaz", 3.53, 1.620, "#C9A86B"),
-    StoneMaterial("peridot", "Peridot (olivine)", 3.34, 1.672, "#9DB44B"),
-    StoneMaterial("zircon", "Zircon", 4.69, 1.955, "#9FC3D6"),
-    StoneMaterial("moonstone", "Moonstone (feldspar)", 2.57, 1.522, "#DDE3E4"),
-    StoneMaterial("quartz", "Quartz: rock crystal, amethyst, citrine", 2.65, 1.548, "#CFC6DC"),
+    StoneMaterial("diamond", "Diamond", 3.52, 2.417, "#E9F1F4", 0.044),
+    StoneMaterial("sapphire", "Sapphire (corundum)", 4.00, 1.766, "#3E5FA8", 0.018),
+    StoneMaterial("ruby", "Ruby (corundum)", 4.00, 1.766, "#B03048", 0.018),
+    StoneMaterial("emerald", "Emerald (beryl)", 2.72, 1.580, "#2F8F68", 0.014),
+    StoneMaterial("aquamarine", "Aquamarine (beryl)", 2.70, 1.577, "#8CC4CF", 0.014),
+    StoneMaterial("spinel", "Spinel", 3.60, 1.718, "#A8455C", 0.020),
+    StoneMaterial("garnet", "Garnet (almandine)", 4.05, 1.790, "#7A2433", 0.024),
+    StoneMaterial("tourmaline", "Tourmaline", 3.06, 1.630, "#4E8C6A", 0.017),
+    StoneMaterial("topaz", "Topaz", 3.53, 1.620, "#C9A86B", 0.014),
+    StoneMaterial("peridot", "Peridot (olivine)", 3.34, 1.672, "#9DB44B", 0.020),
+    StoneMaterial("zircon", "Zircon", 4.69, 1.955, "#9FC3D6", 0.038),
+    StoneMaterial("moonstone", "Moonstone (feldspar)", 2.57, 1.522, "#DDE3E4", 0.012),
+    StoneMaterial("quartz", "Quartz: rock crystal, amethyst, citrine", 2.65, 1.548, "#CFC6DC", 0.013),
     StoneMaterial("opal", "Opal", 2.10, 1.450, "#D7DDE0"),
     StoneMaterial("turquoise", "Turquoise", 2.76, 1.620, "#58AFAE"),
     StoneMaterial("amber", "Amber", 1.08, 1.540, "#D59A3A"),
     StoneMaterial("pearl", "Pearl", 2.72, 1.600, "#EFE7DC"),
-    StoneMaterial("glass", "Glass", 2.50, 1.520, "#A9C7C2"),
+    StoneMaterial("glass", "Glass", 2.50, 1.520, "#A9C7C2", 0.017),
 )
 
 _BY_ID = {one.id: one for one in STONE_MATERIALS}

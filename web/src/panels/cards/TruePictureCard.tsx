@@ -55,6 +55,8 @@ export default function TruePictureCard({ tool }: CardProps) {
   const [drawnApart, setDrawnApart] = useState<keyof typeof aparts>("0");
   const [around, setAround] = useState<keyof typeof views>("1");
   const [beside, setBeside] = useState("nothing");
+  const [fire, setFire] = useState<"no" | "yes">("no");
+  const [resting, setResting] = useState(false);
   const section = useShow((s) => s.section);
   const [cut, setCut] = useState<"yes" | "no">("yes");
   const compare = useShow((s) => s.compare);
@@ -72,10 +74,11 @@ export default function TruePictureCard({ tool }: CardProps) {
     void attempt(async () => {
       const [width, height] = sizes[size];
       const begun = await service.beginPicture(id, {
-        camera: cameraNow(+lens), width, height, samples: +fine, light, turned, background, exposure: 0,
+        camera: cameraNow(+lens), width, height, samples: +fine, light, turned, background, exposure: useShow.getState().light.stops, fire: fire === "yes",
         cut: section && cut === "yes" ? section : null, apart: +drawnApart, turns: +around, beside: besideOf(standsBeside, compared),
       });
       setKey(begun.key);
+      setResting(false);
       work.begin(begun.job.id);
     });
   const remove = (one: TruePicture) =>
@@ -97,6 +100,7 @@ export default function TruePictureCard({ tool }: CardProps) {
             <Choice label="Sharp" value={lens} words={lenses} wide={130} onChange={(v) => setLens(v)} />
             <Choice label="Pieces" value={drawnApart} words={aparts} wide={110} onChange={(v) => setDrawnApart(v)} />
             <Choice label="Views" value={around} words={views} onChange={(v) => setAround(v)} />
+            <Choice label="Stones" value={fire} words={{ no: "clear", yes: "with fire, slower" }} wide={130} onChange={(v) => setFire(v)} />
             <Choice label="Beside it" value={standsBeside} words={offered} wide={130} onChange={setBeside} />
           </>
         )}
@@ -105,6 +109,7 @@ export default function TruePictureCard({ tool }: CardProps) {
         {work.job && (
           <>
             <Button variant="outlined" disabled={done < 4} onClick={() => key && void attempt(() => service.enoughOf(key))}>Fine enough</Button>
+            <Button color="inherit" aria-pressed={resting} onClick={() => key && void attempt(() => service.restOf(key, !resting)).then(() => setResting(!resting))}>{resting ? "Go on" : "Pause"}</Button>
             <Button color="inherit" onClick={work.cancel}>Stop</Button>
           </>
         )}
