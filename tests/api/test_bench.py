@@ -254,3 +254,63 @@ class Proofs(TalkCase):
                 while told["type"] != "map":
                     told = talk.hear()
                 self.assertIsNone(told["map"])
+
+    def told_proofs(self, talk: Any) -> dict[str, Any]:
+        """What comes by itself, once the bodies are made."""
+        told = talk.hear()
+        while told["type"] != "proofs":
+            told = talk.hear()
+        return dict(told["proofs"][0])
+
+    def test_a_wall_is_that_of_the_body_once_there_are_followers(self) -> None:
+        hard = {"kind": "crease", "piece": "p1", "picked": {"kind": "edge", "ids": list(range(12))}, "sharpness": 10}
+        block = {"kind": "add-box", "size": [30, 30, 20], "counts": [1, 1, 1], "size_of": "cage"}
+        wall = {"kind": "wall", "piece": "p1", "least": 1.5}
+        hollow = {"kind": "add-follower", "piece": "p1", "follower": {"kind": "hollow", "wall": 1.0}}
+        state = self.begun(block, hard, {"kind": "add-proof", "proof": {**wall, "of_body": True}})
+        with self.talk(state) as talk:
+            # Without followers the body is the form, and nothing is to be waited for.
+            (proof,) = talk.hear()["proofs"]
+            self.assertEqual((proof["holds"], round(proof["figure"], 3)), ("holds", 20.0))
+        state = self.give(state, hollow)
+        with self.talk(state) as talk:
+            (proof,) = talk.hear()["proofs"]
+            self.assertEqual((proof["holds"], proof["words"]), ("unknown", "Told once its body is made."))
+            told = self.told_proofs(talk)
+            self.assertEqual(told["holds"], "fails")
+            self.assertAlmostEqual(told["figure"], 1.0, delta=0.05)
+            # While it is dragged there is no body of it yet, and no figure is made up.
+            wider = {"kind": "size", "piece": "p1", "picked": {"kind": "piece", "ids": [0]}, "factors": [1.2, 1, 1]}
+            talk.say(do="preview", seq=1, revision=state["revision"], command=wider)
+            frame = talk.hear()
+            while frame["type"] != "frame":
+                frame = talk.hear()
+            self.assertRegex(frame["proofs"][0]["words"], "^Told once the hand rests")
+            talk.say(do="map", seq=2, proof=state["proofs"][0]["id"])
+            answer = talk.hear()
+            while answer["type"] != "map":
+                answer = talk.hear()
+            self.assertIsNone(answer["map"])
+        # Asked of the form it says whose wall it is.
+        state = self.give(state, {"kind": "change-proof", "proof": {**wall, "id": state["proofs"][0]["id"]}})
+        with self.talk(state) as talk:
+            (proof,) = talk.hear()["proofs"]
+            self.assertEqual(proof["holds"], "holds")
+            self.assertRegex(proof["words"], r"That is the form's, before its followers\.$")
+        # A body that lacks what was asked for is no proof.
+        again = {**wall, "id": state["proofs"][0]["id"], "of_body": True}
+        state = self.give(state, {"kind": "change-proof", "proof": again})
+        thick = {**state["pieces"][0]["followers"][0], "wall": 12.0}
+        state = self.give(state, {"kind": "change-follower", "piece": "p1", "follower": thick})
+        with self.talk(state) as talk:
+            told = self.told_proofs(talk)
+            self.assertEqual(told["holds"], "unknown")
+            self.assertRegex(told["words"], "^Of the body without one of its followers: Wall 20 mm .* Hollow: ")
+
+    def test_what_goes_by_the_cage_is_not_asked_of_a_body(self) -> None:
+        state = self.begun({"kind": "add-box", "size": [30, 30, 20], "counts": [1, 1, 1]})
+        command = {"kind": "add-proof", "proof": {"piece": "p1", "kind": "sound", "of_body": True}}
+        body = {"revision": state["revision"], "command": command}
+        answer = self.client.post(f"/api/designs/{state['id']}/commands", json=body)
+        self.assertEqual(answer.status_code, 422)
+        self.assertIn("asked of the form alone", answer.json()["detail"])

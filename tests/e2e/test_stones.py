@@ -199,7 +199,8 @@ class ByHand(FollowerCase):
         self.assertEqual(count, 2 * np.ceil(np.pi * 60 / 5.9 / 2))
         self.applied(2)
         pieces = screen.state()["pieces"]
-        self.assertEqual([(piece["name"], piece["visible"]) for piece in pieces[1:]], [("Link of Chain", False), ("Chain", True)])
+        seen = [(piece["name"], piece["visible"]) for piece in pieces[1:]]
+        self.assertEqual(seen, [("Link of Chain", False), ("Chain", True)])
         self.assertEqual(pieces[2]["images"], count)
         page.get_by_test_id("gap").get_by_text("between images of Chain").wait_for()
 

@@ -17,7 +17,7 @@ from zinc_otter.core.errors import CoreError
 from zinc_otter.core.solid.followers import PIECE
 from zinc_otter.core.solid.mesh.body import MeshBody, NamedTriangles
 from zinc_otter.core.solid.mesh.chains import chains
-from zinc_otter.core.solid.mesh.route import Step, made_of_triangles
+from zinc_otter.core.solid.mesh.route import Made, Step, made_of_triangles
 from zinc_otter.core.solid.recipe import Recipe
 from zinc_otter.core.surface import Stencils
 from zinc_otter.core.words import Unit, lengths_in, told_in
@@ -38,6 +38,7 @@ class Bodies:
         self._kept: Kept[tuple[str, tuple[int, int], Unit], Body] = Kept(16)
         # A change to the last follower finds the body before it.
         self._steps: Kept[Step, MeshBody] = Kept(12)
+        self._shapes: Kept[tuple[str, tuple[int, int]], Made | CoreError] = Kept(6)
 
     def get(self, recipe: Recipe, fineness: tuple[int, int]) -> Body:
         """The arrays and facts of a recipe's body, or the sentence why there is none, in the unit that is told in."""
@@ -46,13 +47,31 @@ class Bodies:
         kernel = fineness == FINE and "problem" not in body and not recipe.has_relief
         return _with_kernel(body, self.folder(recipe)) if kernel else body
 
+    def at_hand(self, recipe: Recipe, fineness: tuple[int, int]) -> Made | CoreError | None:
+        """What was made of a recipe, or why nothing was; None where nobody has asked for it yet."""
+        return self._shapes.peek((recipe.digest, fineness))
+
+    def shape(self, recipe: Recipe, fineness: tuple[int, int]) -> Made:
+        """The body of a recipe, and what became of its followers. Raises CoreError."""
+
+        def make() -> Made | CoreError:
+            try:
+                return made_of_triangles(recipe, *fineness, stencils=self._stencils, kept=self._steps.get)
+            except CoreError as error:
+                return error
+
+        found = self._shapes.get((recipe.digest, fineness), make)
+        if isinstance(found, CoreError):
+            raise found
+        return found
+
     def folder(self, recipe: Recipe) -> Path:
         """Solids are kept by what they were made of, so that undo finds the earlier one again."""
         return self._solids / recipe.digest[:32]
 
     def _made(self, recipe: Recipe, fineness: tuple[int, int]) -> Body:
         try:
-            made = made_of_triangles(recipe, *fineness, stencils=self._stencils, kept=self._steps.get)
+            made = self.shape(recipe, fineness)
         except CoreError as error:
             return {"route": "none", "problem": str(error), "place": PlaceSchema(**asdict(error.place)), "notes": []}
         mesh = made.body.mesh
@@ -110,8 +129,11 @@ class BodyTeller:
         bodies: Bodies,
         solid: Callable[[str], bytes],
         send: Callable[[Told], Awaitable[None]],
+        made: Callable[[Design, Unit], Awaitable[None]],
     ) -> None:
+        """``made`` is told of a design once all of its bodies are there, as finely as they are kept."""
         self._bodies = bodies
+        self._when_made = made
         self._solid = solid
         self._send = send
         self._wanted: tuple[Design, tuple[int, int], Unit] | None = None
@@ -148,3 +170,6 @@ class BodyTeller:
                 if self._wake.is_set():
                     # Something newer is wanted by now.
                     break
+            else:
+                if fineness == FINE:
+                    await self._when_made(design, unit)

@@ -28,6 +28,11 @@ class Kept(Generic[K, V]):
                 with self._lock:
                     self._values.pop(key, None)
 
+    def peek(self, key: K) -> V | None:
+        """The value of a key, if there is one; it makes none."""
+        with self._lock:
+            return self._values.get(key)
+
     def get(self, key: K, make: Callable[[], V]) -> V:
         """The value of a key, made where there is none. Raises what ``make`` raises, and keeps nothing then."""
         with self._lock:

@@ -48,11 +48,12 @@ from zinc_otter.api.room import Room
 from zinc_otter.api.schemas import DesignState
 from zinc_otter.api.stones import told_stones
 from zinc_otter.core.errors import CoreError
-from zinc_otter.core.words import lengths_in
+from zinc_otter.core.words import Unit, lengths_in
 from zinc_otter.jobs.runner import StoppedError
 from zinc_otter.studio.commands import Command, Outcome
 from zinc_otter.studio.crossings import AT_REST, IN_A_DRAG
 from zinc_otter.studio.design import Design
+from zinc_otter.studio.grounds import goes_by_body
 from zinc_otter.studio.shelf import Saved, UnknownDesignError
 
 router = APIRouter()
@@ -118,7 +119,7 @@ class _Channel:
         self._asker = secrets.token_hex(8)
         self._doing = 0
         self._closer: asyncio.Task[None] | None = None
-        self._bodies = BodyTeller(room.bodies, room.solid, self._send)
+        self._bodies = BodyTeller(room.bodies, room.solid, self._send, self._bodies_made)
 
     async def run(self) -> None:
         with self._room.listeners.on(self._design_id) as wake:
@@ -250,6 +251,13 @@ class _Channel:
         await self._send(answer)
         self._bodies.want(outcome.design, QUICK, before.facts.unit)
         self._closer = asyncio.create_task(self._look_closer(seq, before, asked.command, outcome))
+
+    async def _bodies_made(self, design: Design, unit: Unit) -> None:
+        """What is asked of bodies can be told now."""
+        if any(goes_by_body(design, proof) for proof in design.proofs):
+            with lengths_in(unit):
+                proofs = await asyncio.to_thread(self._room.proofs.of, design, True)
+            await self._send({"type": "proofs", "proofs": proofs})
 
     async def _look_closer(self, seq: int, before: Saved, command: Command, outcome: Outcome) -> None:
         """When the hand rests, look more closely at what is shown; whatever is asked for meanwhile ends it."""

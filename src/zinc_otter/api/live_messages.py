@@ -21,7 +21,7 @@ from zinc_otter.studio.commands import AnyCommand, Picked
 from zinc_otter.studio.commands.base import PieceId
 from zinc_otter.studio.commands.placement import ReachBy
 
-VERSION = 8
+VERSION = 9
 """Raised whenever a page that was loaded before could not talk to the service any more."""
 
 
@@ -451,6 +451,13 @@ class TellBodies(TypedDict):
     gone: list[str]
 
 
+class TellProofs(TypedDict):
+    """Comes by itself, once the bodies are made that some of them go by."""
+
+    type: Literal["proofs"]
+    proofs: list[ShownProof]
+
+
 class TellWorking(TypedDict):
     """Something is still being worked on, and for so many seconds."""
 
@@ -477,6 +484,7 @@ Told = (
     | TellGaps
     | TellMap
     | TellBodies
+    | TellProofs
     | TellWorking
     | TellProblem
 )

@@ -2,11 +2,13 @@
 
 from __future__ import annotations
 
+from collections.abc import Callable
 from dataclasses import asdict
 from typing import TYPE_CHECKING
 
 import numpy as np
 
+from zinc_otter.api.bodies import FINE, Bodies
 from zinc_otter.api.gaps import Gaps
 from zinc_otter.api.kept import Kept
 from zinc_otter.api.live_messages import ShownMap, ShownProof
@@ -15,10 +17,14 @@ from zinc_otter.core.cage.cage import Cage
 from zinc_otter.core.cage.topology import Floats, Ints
 from zinc_otter.core.errors import CoreError
 from zinc_otter.core.form import Form, controls
+from zinc_otter.core.proof.distance import MeshDistance
 from zinc_otter.core.proving import Ground, Proof, Verdict
+from zinc_otter.core.solid.mesh.route import Made
+from zinc_otter.core.solid.recipe import lacking
 from zinc_otter.core.words import told_in
 from zinc_otter.studio.design import Design
-from zinc_otter.studio.grounds import ground_of
+from zinc_otter.studio.followers import recipe_of
+from zinc_otter.studio.grounds import goes_by_body, ground_of, of_a_body, of_the_form
 from zinc_otter.studio.references import Component
 
 if TYPE_CHECKING:
@@ -32,15 +38,16 @@ _BINS = 24
 class Proofs:
     """Judges proofs, and keeps what was judged by what it was found from. Safe to call from several threads."""
 
-    def __init__(self, gaps: Gaps, meshes: MeshShelf) -> None:
+    def __init__(self, gaps: Gaps, meshes: MeshShelf, bodies: Bodies, solid: Callable[[str], bytes]) -> None:
         self._gaps = gaps
         self._meshes = meshes
+        self._bodies = bodies
+        self._solid = solid
         self._judged: Kept[tuple[object, ...], Verdict] = Kept(400)
 
     def of(self, design: Design, settled: bool) -> list[ShownProof]:
         """Every proof with its verdict, in the unit that is told in; those of hidden pieces as well: a form does not become
         right by being hidden."""
-        names = {p.id: p.name for p in design.pieces} | {r.id: r.name for r in design.references}
         found: list[ShownProof] = []
         for proof in design.proofs:
             # What does not go by the dense surface is as true in a drag.
@@ -50,7 +57,7 @@ class Proofs:
             found.append({
                 "id": proof.id,
                 "piece": proof.piece,
-                "asked": proof.asked(lambda key: names.get(key, "what is gone")),
+                "asked": proof.called(design.names),
                 "holds": verdict.holds,
                 "words": verdict.words,
                 "figure": verdict.figure,
@@ -70,7 +77,8 @@ class Proofs:
         """What a proof asks of at every row of its piece's surface as the viewer has it; None where there is no number."""
         proof = next((one for one in design.proofs if one.id == proof_id), None)
         shown = None if proof is None else view.as_shown(proof.piece)
-        if proof is None or shown is None:
+        # The rows are those of the form: a body has none.
+        if proof is None or shown is None or goes_by_body(design, proof):
             return None
         points, triangles, row_vertex = shown
         try:
@@ -102,10 +110,35 @@ class Proofs:
         components = {r.id: r for r in design.references if isinstance(r, Component)}
         beside = tuple(forms[one].digest if one in forms else "" for one in proof.beside)
         placed = tuple(repr(components.get(one)) for one in proof.components)
-        return self._judged.get(
+        if goes_by_body(design, proof):
+            return self._of_body(design, proof, (beside, placed), settled)
+        verdict = self._judged.get(
             (repr(proof), own.digest, beside, placed, settled, told_in()),
             lambda: self._judge(design, proof, own, settled),
         )
+        return of_the_form(design, proof, verdict)
+
+    def _of_body(self, design: Design, proof: Proof, around: tuple[object, ...], settled: bool) -> Verdict:
+        """Bodies are made behind the hand: until then there is nothing to judge."""
+        if not settled:
+            return Verdict("unknown", "Told once the hand rests: it goes by the body.")
+        recipe = recipe_of(design, proof.piece, self._solid)
+        made = self._bodies.at_hand(recipe, FINE)
+        if made is None:
+            return Verdict("unknown", "Told once its body is made.")
+        if isinstance(made, CoreError):
+            return Verdict("unknown", f"There is no body: {made}", place=made.place)
+        key = (repr(proof), recipe.digest, *around, True, told_in())
+        return self._judged.get(key, lambda: self._judge_body(design, proof, made))
+
+    def _judge_body(self, design: Design, proof: Proof, made: Made) -> Verdict:
+        mesh = MeshDistance(made.body.mesh.points, made.body.mesh.triangles)
+        nothing = np.zeros((0, 3))
+        ground = ground_of(
+            design, design.piece(proof.piece).cage, nothing, nothing.astype(np.int64),
+            lambda one: self._gaps.mesh(one, True), self._meshes.get, True, mesh,
+        )  # fmt: skip
+        return of_a_body(proof, ground, lacking(made.notes))
 
     def _judge(self, design: Design, proof: Proof, own: Form, settled: bool) -> Verdict:
         cage = controls(own)

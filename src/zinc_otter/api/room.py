@@ -114,8 +114,8 @@ class Room:
         self.stencils = StencilShelf()
         self.listeners = Listeners()
         self.gaps = Gaps(self.stencils)
-        self.proofs = Proofs(self.gaps, self.meshes)
         self.bodies = Bodies(folder / "made" / "solids", self.stencils.get)
+        self.proofs = Proofs(self.gaps, self.meshes, self.bodies, self.solid)
         self.print_jobs: Kept[tuple[str, float], Job] = Kept(4)
         self._sweep()
 

@@ -14,6 +14,7 @@ from urllib.parse import quote
 from fastapi import APIRouter, Query, Response
 from fastapi import Path as Path_
 
+from zinc_otter.api.bodies import FINE
 from zinc_otter.api.certificate_page import OfWhat, certificate_page
 from zinc_otter.api.designs import AtHand
 from zinc_otter.api.problems import PlaceSchema
@@ -31,11 +32,12 @@ from zinc_otter.core.formats.cages import write_cage
 from zinc_otter.core.formats.step_text import Heading, headed
 from zinc_otter.core.formats.surfaces.appearance import CLAYS
 from zinc_otter.core.growth.stones import Stones
+from zinc_otter.core.proof.distance import MeshDistance
 from zinc_otter.core.remark import Remark
 from zinc_otter.core.solid.certificate import Certificate, read_certificate
 from zinc_otter.core.solid.gate import in_short, refuse_unsound
 from zinc_otter.core.solid.materials import MATERIALS
-from zinc_otter.core.solid.recipe import Recipe, as_solid
+from zinc_otter.core.solid.recipe import Recipe, as_solid, lacking
 from zinc_otter.core.words import lengths_in
 from zinc_otter.jobs import JobState
 from zinc_otter.jobs.solid_work import BY_TRIANGLES, CERTIFICATE, STEP, find_fillet, larger_step, make_solid
@@ -154,8 +156,13 @@ def _asked_of(room: Room, design_id: str, piece: Piece) -> list[tuple[str, str]]
     """What the design's proofs ask of a piece, and what is found, looked at finely."""
     saved = room.studio.saved(design_id)
     design = saved.design
+
+    def body_of(one: str) -> tuple[MeshDistance, str]:
+        made = room.bodies.shape(recipe_of(design, one, room.solid), FINE)
+        return MeshDistance(made.body.mesh.points, made.body.mesh.triangles), lacking(made.notes)
+
     with lengths_in(saved.facts.unit):
-        found = [judged(design, proof, room.meshes.get)[:2] for proof in design.proofs if proof.piece == piece.id]
+        found = [judged(design, proof, room.meshes.get, body_of)[:2] for proof in design.proofs if proof.piece == piece.id]
         return [(called(design, proof), verdict.words) for proof, verdict in found]
 
 

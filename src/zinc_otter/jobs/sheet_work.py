@@ -8,7 +8,7 @@ from typing import TYPE_CHECKING
 
 from zinc_otter.core.cage.topology import Floats, Ints
 from zinc_otter.core.errors import BadSelectionError
-from zinc_otter.core.solid.recipe import Recipe
+from zinc_otter.core.solid.recipe import Recipe, lacking
 from zinc_otter.jobs.solid_work import put
 from zinc_otter.jobs.triangle_work import Fineness, made_body
 
@@ -42,12 +42,16 @@ def write_sheet(
         triangles, _, _ = made_body(recipes[piece], fineness)
         return triangles.points, triangles.triangles, triangles.chord
 
+    def whole(piece: str) -> tuple[MeshDistance, str]:
+        triangles, notes, _ = made_body(recipes[piece], fineness)
+        return MeshDistance(triangles.points, triangles.triangles), lacking(notes)
+
     def mesh(asset: str) -> MeshDistance:
         if asset not in components:
             raise BadSelectionError("The component's mesh is not at hand.")
         return MeshDistance(*components[asset])
 
-    pages = sheet_of(design, of, wanted, body, mesh, progress)
+    pages = sheet_of(design, of, wanted, body, mesh, progress, whole)
     title = f"{of.name}, revision {of.revision}"
     for path, data in ((page, as_page(pages, title).encode()), (pdf, as_pdf(pages, title, of.made))):
         path.parent.mkdir(parents=True, exist_ok=True)

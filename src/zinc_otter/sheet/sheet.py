@@ -23,7 +23,7 @@ from zinc_otter.sheet.paper import INK, LIGHT, OTTER, SIZES, ZINC, Line, Page, T
 from zinc_otter.sheet.tables import Flow
 from zinc_otter.studio.bill import bill_of
 from zinc_otter.studio.design import Design
-from zinc_otter.studio.grounds import ground_of
+from zinc_otter.studio.grounds import BodyOf, goes_by_body, ground_of, of_a_body, of_the_form
 from zinc_otter.studio.shown import Body, Shown, mesh_of, shown_of
 
 _FILES = (
@@ -53,20 +53,22 @@ class Wanted:
 
 
 def sheet_of(
-    design: Design, of: OfWhat, wanted: Wanted, body: Body, meshes: Callable[[str], MeshDistance], progress: Progress
-) -> list[Page]:
+    design: Design, of: OfWhat, wanted: Wanted, body: Body, meshes: Callable[[str], MeshDistance], progress: Progress,
+    body_of: BodyOf | None = None,
+) -> list[Page]:  # fmt: skip
     """The pages, with lengths in the unit ``of`` the design. ``body`` gives pieces' bodies by triangles, ``meshes``
-    components' by their assets.
+    components' by their assets, ``body_of`` those bodies as proofs go by them.
 
     Raises BadNumberError where nothing is shown, or for a material that is not known.
     """
     with lengths_in(of.unit):
-        return _pages(design, of, wanted, body, meshes, progress)
+        return _pages(design, of, wanted, body, meshes, progress, body_of)
 
 
 def _pages(
-    design: Design, of: OfWhat, wanted: Wanted, body: Body, meshes: Callable[[str], MeshDistance], progress: Progress
-) -> list[Page]:
+    design: Design, of: OfWhat, wanted: Wanted, body: Body, meshes: Callable[[str], MeshDistance], progress: Progress,
+    body_of: BodyOf | None,
+) -> list[Page]:  # fmt: skip
     if all(material.name != wanted.material for material in MATERIALS):
         raise BadNumberError(f"There is no material called {wanted.material!r} to weigh it in.")
     progress(0.02, "Making the bodies")
@@ -74,7 +76,7 @@ def _pages(
     if not shown:
         raise BadNumberError("There is nothing to be drawn: no piece is shown.")
     progress(0.35, "Asking what holds")
-    asked = [judged(design, proof, meshes) for proof in design.proofs]
+    asked = [judged(design, proof, meshes, body_of or _by(body)) for proof in design.proofs]
     measures = _measures([(proof, verdict) for proof, verdict, _ in asked], of)
     progress(0.55, "Drawing the views")
     pages: list[Page] = []
@@ -97,19 +99,37 @@ def _pages(
     return pages
 
 
-def judged(design: Design, proof: Proof, meshes: Callable[[str], MeshDistance]) -> tuple[Proof, Verdict, Ground | None]:
+def judged(
+    design: Design, proof: Proof, meshes: Callable[[str], MeshDistance], body_of: BodyOf
+) -> tuple[Proof, Verdict, Ground | None]:
     """A proof looked at finely, and what it went by."""
     piece = next((one for one in design.pieces if one.id == proof.piece), None)
     if piece is None or (proof.by_surface and piece.curve is not None):
         return proof, Verdict("unknown", "Its piece is gone, or a curve by now."), None
+    nothing = np.zeros((0, 3))
+    if goes_by_body(design, proof):
+        try:
+            body, lacking = body_of(piece.id)
+        except CoreError as error:
+            return proof, Verdict("unknown", f"There is no body: {error}"), None
+        ground = ground_of(design, piece.cage, nothing, nothing.astype(np.int64), mesh_of, meshes, True, body)
+        return proof, of_a_body(proof, ground, lacking), ground
     mesh = mesh_of(piece.cage) if proof.by_surface else None
-    points = np.zeros((0, 3)) if mesh is None else mesh.vertices
-    triangles = np.zeros((0, 3), dtype=np.int64) if mesh is None else mesh.triangles.astype(np.int64)
+    points = nothing if mesh is None else mesh.vertices
+    triangles = nothing.astype(np.int64) if mesh is None else mesh.triangles.astype(np.int64)
     ground = ground_of(design, piece.cage, points, triangles, mesh_of, meshes, True)
     try:
-        return proof, proof.judge(ground), ground if proof.by_surface else None
+        return proof, of_the_form(design, proof, proof.judge(ground)), ground if proof.by_surface else None
     except CoreError as error:
         return proof, Verdict("unknown", str(error)), None
+
+
+def _by(body: Body) -> BodyOf:
+    def found(piece: str) -> tuple[MeshDistance, str]:
+        points, triangles, _ = body(piece)
+        return MeshDistance(points, triangles), ""
+
+    return found
 
 
 def _mapped(proof: Proof, ground: Ground) -> Valued | None:
@@ -120,8 +140,7 @@ def _mapped(proof: Proof, ground: Ground) -> Valued | None:
 
 
 def called(design: Design, proof: Proof) -> str:
-    names = {p.id: p.name for p in design.pieces} | {r.id: r.name for r in design.references}
-    return proof.asked(lambda key: names.get(key, "what is gone"))
+    return proof.called(design.names)
 
 
 def _measures(asked: list[tuple[Proof, Verdict]], of: OfWhat) -> list[Measure]:

@@ -166,6 +166,11 @@ class Design:
             number += 1
         return free
 
+    @property
+    def names(self) -> dict[str, str]:
+        """What pieces and references are called, by their ids."""
+        return {piece.id: piece.name for piece in self.pieces} | {one.id: one.name for one in self.references}
+
     def with_new_piece(self, name: str, form: Form, like: Piece | None = None) -> tuple[Design, Piece]:
         """The design with one piece more, and that piece; directly behind the piece that it is ``like``."""
         self._check_faces(form, 0)

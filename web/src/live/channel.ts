@@ -144,7 +144,7 @@ export class Channel {
         if (this.waiting) this.stopSlow();
         return;
       }
-      if (message.type === "bodies" || message.type === "found") return;
+      if (message.type === "bodies" || message.type === "proofs" || message.type === "found") return;
       if (message.seq === this.underWay) {
         this.underWay = 0;
         took(performance.now() - this.since);

@@ -71,13 +71,14 @@ function message(m: Message): void {
     return useDesign.setState({ working: { seq, seconds: Math.round(seconds), stoppable } });
   }
   const { working } = useDesign.getState();
-  if (working && m.type !== "bodies" && (m.type === "problem" || m.type === "state" || m.seq === working.seq)) useDesign.setState({ working: null });
+  if (working && m.type !== "bodies" && m.type !== "proofs" && (m.type === "problem" || m.type === "state" || m.seq === working.seq)) useDesign.setState({ working: null });
   if (m.type === "problem") return refused(m);
   if (m.type === "weights") return useReach.setState({ weights: m.weights });
   if (m.type === "found") return found(m);
   if (m.type === "gaps") return useGaps.setState({ list: m.gaps });
   if (m.type === "map") return useMap.setState({ map: m.map });
   if (m.type === "curves") return useCurves.setState({ list: m.curves });
+  if (m.type === "proofs") return fill(useProofs, m.proofs);
   if (m.type === "bodies") return takeBodies(m, useDesign.getState().preview !== null);
   pieces.take(m);
   if (m.weights !== undefined) useReach.setState({ weights: m.weights });

@@ -1311,6 +1311,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/true-pictures/{key}/rest": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Let Rest
+         * @description Let it pause after the samples that it is at, or with ``on`` false go on.
+         */
+        post: operations["let_rest"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/true-pictures/{key}": {
         parameters: {
             query?: never;
@@ -2825,6 +2845,11 @@ export interface components {
              * @default
              */
             piece?: string;
+            /**
+             * Of Body
+             * @default false
+             */
+            of_body?: boolean;
             /** Wanted */
             wanted?: number | null;
             /**
@@ -2855,6 +2880,11 @@ export interface components {
              * @default
              */
             piece?: string;
+            /**
+             * Of Body
+             * @default false
+             */
+            of_body?: boolean;
             /** Wanted */
             wanted?: number | null;
             /**
@@ -3345,6 +3375,11 @@ export interface components {
              */
             piece?: string;
             /**
+             * Of Body
+             * @default false
+             */
+            of_body?: boolean;
+            /**
              * Least
              * @default 1
              */
@@ -3378,6 +3413,11 @@ export interface components {
              * @default
              */
             piece?: string;
+            /**
+             * Of Body
+             * @default false
+             */
+            of_body?: boolean;
             /**
              * Least
              * @default 1
@@ -3690,6 +3730,11 @@ export interface components {
              */
             piece?: string;
             /**
+             * Of Body
+             * @default false
+             */
+            of_body?: boolean;
+            /**
              * Diameter
              * @default 17.3
              */
@@ -3720,6 +3765,11 @@ export interface components {
              * @default
              */
             piece?: string;
+            /**
+             * Of Body
+             * @default false
+             */
+            of_body?: boolean;
             /**
              * Diameter
              * @default 17.3
@@ -4011,6 +4061,11 @@ export interface components {
              */
             piece?: string;
             /**
+             * Of Body
+             * @default false
+             */
+            of_body?: boolean;
+            /**
              * Axis
              * @default z
              * @enum {string}
@@ -4047,6 +4102,11 @@ export interface components {
              * @default
              */
             piece?: string;
+            /**
+             * Of Body
+             * @default false
+             */
+            of_body?: boolean;
             /**
              * Axis
              * @default z
@@ -4514,6 +4574,11 @@ export interface components {
              */
             piece?: string;
             /**
+             * Of Body
+             * @default false
+             */
+            of_body?: boolean;
+            /**
              * Component
              * @default
              */
@@ -4544,6 +4609,11 @@ export interface components {
              * @default
              */
             piece?: string;
+            /**
+             * Of Body
+             * @default false
+             */
+            of_body?: boolean;
             /**
              * Component
              * @default
@@ -5739,6 +5809,11 @@ export interface components {
              */
             piece?: string;
             /**
+             * Of Body
+             * @default false
+             */
+            of_body?: boolean;
+            /**
              * Other
              * @default
              */
@@ -5775,6 +5850,11 @@ export interface components {
              */
             piece?: string;
             /**
+             * Of Body
+             * @default false
+             */
+            of_body?: boolean;
+            /**
              * Other
              * @default
              */
@@ -5810,6 +5890,11 @@ export interface components {
              * @default
              */
             piece?: string;
+            /**
+             * Of Body
+             * @default false
+             */
+            of_body?: boolean;
             /** Wanted */
             wanted?: number | null;
             /**
@@ -5846,6 +5931,11 @@ export interface components {
              * @default
              */
             piece?: string;
+            /**
+             * Of Body
+             * @default false
+             */
+            of_body?: boolean;
             /** Wanted */
             wanted?: number | null;
             /**
@@ -5884,6 +5974,11 @@ export interface components {
              * @default
              */
             piece?: string;
+            /**
+             * Of Body
+             * @default false
+             */
+            of_body?: boolean;
             /**
              * Along
              * @default [
@@ -5925,6 +6020,11 @@ export interface components {
              * @default
              */
             piece?: string;
+            /**
+             * Of Body
+             * @default false
+             */
+            of_body?: boolean;
             /**
              * Along
              * @default [
@@ -6836,6 +6936,11 @@ export interface components {
              */
             piece?: string;
             /**
+             * Of Body
+             * @default false
+             */
+            of_body?: boolean;
+            /**
              * Size
              * @default [
              *       100,
@@ -6874,6 +6979,11 @@ export interface components {
              * @default
              */
             piece?: string;
+            /**
+             * Of Body
+             * @default false
+             */
+            of_body?: boolean;
             /**
              * Size
              * @default [
@@ -7171,6 +7281,11 @@ export interface components {
              */
             piece?: string;
             /**
+             * Of Body
+             * @default false
+             */
+            of_body?: boolean;
+            /**
              * Other
              * @default
              */
@@ -7201,6 +7316,11 @@ export interface components {
              * @default
              */
             piece?: string;
+            /**
+             * Of Body
+             * @default false
+             */
+            of_body?: boolean;
             /**
              * Other
              * @default
@@ -8148,6 +8268,11 @@ export interface components {
              * @default
              */
             piece?: string;
+            /**
+             * Of Body
+             * @default false
+             */
+            of_body?: boolean;
             /** Wanted */
             wanted?: number | null;
             /**
@@ -8184,6 +8309,11 @@ export interface components {
              * @default
              */
             piece?: string;
+            /**
+             * Of Body
+             * @default false
+             */
+            of_body?: boolean;
             /** Wanted */
             wanted?: number | null;
             /**
@@ -9325,6 +9455,11 @@ export interface components {
              */
             piece?: string;
             /**
+             * Of Body
+             * @default false
+             */
+            of_body?: boolean;
+            /**
              * Along
              * @default [
              *       0,
@@ -9364,6 +9499,11 @@ export interface components {
              * @default
              */
             piece?: string;
+            /**
+             * Of Body
+             * @default false
+             */
+            of_body?: boolean;
             /**
              * Along
              * @default [
@@ -9606,7 +9746,7 @@ export interface components {
          * PictureAsk
          * @description What a picture is taken by. ``turned`` degrees about z is where the light comes from; ``clear`` is no background.
          *     Pieces are drawn ``apart`` by so many times their distance from the middle; of ``turns`` above 1 so many views are taken
-         *     all round.
+         *     all round; with ``fire`` stones part light into its colours, which takes three times as long.
          */
         PictureAsk: {
             camera: components["schemas"]["CameraAsk"];
@@ -9641,6 +9781,11 @@ export interface components {
              * @default 0
              */
             exposure?: number;
+            /**
+             * Fire
+             * @default false
+             */
+            fire?: boolean;
             /**
              * Background
              * @default floor
@@ -11566,6 +11711,11 @@ export interface components {
              * @default
              */
             piece?: string;
+            /**
+             * Of Body
+             * @default false
+             */
+            of_body?: boolean;
             /** Wanted */
             wanted?: number | null;
             /**
@@ -11604,6 +11754,11 @@ export interface components {
              * @default
              */
             piece?: string;
+            /**
+             * Of Body
+             * @default false
+             */
+            of_body?: boolean;
             /** Wanted */
             wanted?: number | null;
             /**
@@ -12143,6 +12298,11 @@ export interface components {
              */
             piece?: string;
             /**
+             * Of Body
+             * @default false
+             */
+            of_body?: boolean;
+            /**
              * Axis
              * @default x
              * @enum {string}
@@ -12183,6 +12343,11 @@ export interface components {
              * @default
              */
             piece?: string;
+            /**
+             * Of Body
+             * @default false
+             */
+            of_body?: boolean;
             /**
              * Axis
              * @default x
@@ -12571,6 +12736,11 @@ export interface components {
              */
             piece?: string;
             /**
+             * Of Body
+             * @default false
+             */
+            of_body?: boolean;
+            /**
              * Axis
              * @default x
              * @enum {string}
@@ -12607,6 +12777,11 @@ export interface components {
              * @default
              */
             piece?: string;
+            /**
+             * Of Body
+             * @default false
+             */
+            of_body?: boolean;
             /**
              * Axis
              * @default x
@@ -12759,6 +12934,11 @@ export interface components {
              */
             piece?: string;
             /**
+             * Of Body
+             * @default false
+             */
+            of_body?: boolean;
+            /**
              * @description discriminator enum property added by openapi-typescript
              * @enum {string}
              */
@@ -12779,6 +12959,11 @@ export interface components {
              * @default
              */
             piece?: string;
+            /**
+             * Of Body
+             * @default false
+             */
+            of_body?: boolean;
             /**
              * @description discriminator enum property added by openapi-typescript
              * @enum {string}
@@ -13211,6 +13396,11 @@ export interface components {
              */
             piece?: string;
             /**
+             * Of Body
+             * @default false
+             */
+            of_body?: boolean;
+            /**
              * Up
              * @default [
              *       0,
@@ -13252,6 +13442,11 @@ export interface components {
              * @default
              */
             piece?: string;
+            /**
+             * Of Body
+             * @default false
+             */
+            of_body?: boolean;
             /**
              * Up
              * @default [
@@ -13941,6 +14136,11 @@ export interface components {
              */
             piece?: string;
             /**
+             * Of Body
+             * @default false
+             */
+            of_body?: boolean;
+            /**
              * Axis
              * @default x
              * @enum {string}
@@ -13977,6 +14177,11 @@ export interface components {
              * @default
              */
             piece?: string;
+            /**
+             * Of Body
+             * @default false
+             */
+            of_body?: boolean;
             /**
              * Axis
              * @default x
@@ -15065,6 +15270,11 @@ export interface components {
              */
             piece?: string;
             /**
+             * Of Body
+             * @default false
+             */
+            of_body?: boolean;
+            /**
              * Least
              * @default 0.8
              */
@@ -15102,6 +15312,11 @@ export interface components {
              */
             piece?: string;
             /**
+             * Of Body
+             * @default false
+             */
+            of_body?: boolean;
+            /**
              * Least
              * @default 0.8
              */
@@ -15120,7 +15335,7 @@ export interface components {
         };
         /**
          * WeighsAtMost
-         * @description In ``material`` it weighs ``most`` grams or less; by the volume within its surface, before any follower.
+         * @description In ``material`` it weighs ``most`` grams or less; by the volume within its surface.
          */
         "WeighsAtMost-Input": {
             /**
@@ -15133,6 +15348,11 @@ export interface components {
              * @default
              */
             piece?: string;
+            /**
+             * Of Body
+             * @default false
+             */
+            of_body?: boolean;
             /**
              * Material
              * @default Silver, 925 with copper
@@ -15151,7 +15371,7 @@ export interface components {
         };
         /**
          * WeighsAtMost
-         * @description In ``material`` it weighs ``most`` grams or less; by the volume within its surface, before any follower.
+         * @description In ``material`` it weighs ``most`` grams or less; by the volume within its surface.
          */
         "WeighsAtMost-Output": {
             /**
@@ -15164,6 +15384,11 @@ export interface components {
              * @default
              */
             piece?: string;
+            /**
+             * Of Body
+             * @default false
+             */
+            of_body?: boolean;
             /**
              * Material
              * @default Silver, 925 with copper
@@ -15318,6 +15543,11 @@ export interface components {
              * @default
              */
             piece?: string;
+            /**
+             * Of Body
+             * @default false
+             */
+            of_body?: boolean;
             /**
              * Wanted
              * @default null
@@ -15717,6 +15947,11 @@ export interface components {
              */
             piece?: string;
             /**
+             * Of Body
+             * @default false
+             */
+            of_body?: boolean;
+            /**
              * Least
              * @default 1
              */
@@ -15872,6 +16107,11 @@ export interface components {
              */
             piece?: string;
             /**
+             * Of Body
+             * @default false
+             */
+            of_body?: boolean;
+            /**
              * Diameter
              * @default 17.3
              */
@@ -15942,6 +16182,11 @@ export interface components {
              * @default
              */
             piece?: string;
+            /**
+             * Of Body
+             * @default false
+             */
+            of_body?: boolean;
             /**
              * Axis
              * @default z
@@ -16047,6 +16292,11 @@ export interface components {
              * @default
              */
             piece?: string;
+            /**
+             * Of Body
+             * @default false
+             */
+            of_body?: boolean;
             /**
              * Component
              * @default
@@ -16379,6 +16629,11 @@ export interface components {
              */
             piece?: string;
             /**
+             * Of Body
+             * @default false
+             */
+            of_body?: boolean;
+            /**
              * Other
              * @default
              */
@@ -16415,6 +16670,11 @@ export interface components {
              * @default
              */
             piece?: string;
+            /**
+             * Of Body
+             * @default false
+             */
+            of_body?: boolean;
             /**
              * Wanted
              * @default null
@@ -16457,6 +16717,11 @@ export interface components {
              * @default
              */
             piece?: string;
+            /**
+             * Of Body
+             * @default false
+             */
+            of_body?: boolean;
             /**
              * Along
              * @default [
@@ -16666,6 +16931,11 @@ export interface components {
              */
             piece?: string;
             /**
+             * Of Body
+             * @default false
+             */
+            of_body?: boolean;
+            /**
              * Size
              * @default [
              *       100,
@@ -16759,6 +17029,11 @@ export interface components {
              * @default
              */
             piece?: string;
+            /**
+             * Of Body
+             * @default false
+             */
+            of_body?: boolean;
             /**
              * Other
              * @default
@@ -16986,6 +17261,11 @@ export interface components {
              * @default
              */
             piece?: string;
+            /**
+             * Of Body
+             * @default false
+             */
+            of_body?: boolean;
             /**
              * Wanted
              * @default null
@@ -17278,6 +17558,11 @@ export interface components {
              * @default
              */
             piece?: string;
+            /**
+             * Of Body
+             * @default false
+             */
+            of_body?: boolean;
             /**
              * Along
              * @default [
@@ -17959,6 +18244,11 @@ export interface components {
              */
             piece?: string;
             /**
+             * Of Body
+             * @default false
+             */
+            of_body?: boolean;
+            /**
              * Wanted
              * @default null
              */
@@ -18137,6 +18427,11 @@ export interface components {
              */
             piece?: string;
             /**
+             * Of Body
+             * @default false
+             */
+            of_body?: boolean;
+            /**
              * Axis
              * @default x
              * @enum {string}
@@ -18228,6 +18523,11 @@ export interface components {
              */
             piece?: string;
             /**
+             * Of Body
+             * @default false
+             */
+            of_body?: boolean;
+            /**
              * Axis
              * @default x
              * @enum {string}
@@ -18292,6 +18592,11 @@ export interface components {
              * @default
              */
             piece?: string;
+            /**
+             * Of Body
+             * @default false
+             */
+            of_body?: boolean;
             /**
              * Kind
              * @default sound
@@ -18428,6 +18733,11 @@ export interface components {
              * @default
              */
             piece?: string;
+            /**
+             * Of Body
+             * @default false
+             */
+            of_body?: boolean;
             /**
              * Up
              * @default [
@@ -18724,6 +19034,11 @@ export interface components {
              * @default
              */
             piece?: string;
+            /**
+             * Of Body
+             * @default false
+             */
+            of_body?: boolean;
             /**
              * Axis
              * @default x
@@ -19089,6 +19404,11 @@ export interface components {
              */
             piece?: string;
             /**
+             * Of Body
+             * @default false
+             */
+            of_body?: boolean;
+            /**
              * Least
              * @default 0.8
              */
@@ -19108,7 +19428,7 @@ export interface components {
         };
         /**
          * WeighsAtMost
-         * @description In ``material`` it weighs ``most`` grams or less; by the volume within its surface, before any follower.
+         * @description In ``material`` it weighs ``most`` grams or less; by the volume within its surface.
          */
         WeighsAtMost: {
             /**
@@ -19121,6 +19441,11 @@ export interface components {
              * @default
              */
             piece?: string;
+            /**
+             * Of Body
+             * @default false
+             */
+            of_body?: boolean;
             /**
              * Material
              * @default Silver, 925 with copper
@@ -19782,6 +20107,19 @@ export interface components {
             problem: components["schemas"]["Problem"];
         };
         /**
+         * TellProofs
+         * @description Comes by itself, once the bodies are made that some of them go by.
+         */
+        TellProofs: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            type: "proofs";
+            /** Proofs */
+            proofs: components["schemas"]["ShownProof"][];
+        };
+        /**
          * TellState
          * @description The design as it stands. The first message is one of these. By the version a page knows that it is old.
          */
@@ -19856,7 +20194,7 @@ export interface components {
              */
             rows: Float32Array;
         };
-        LiveTold: components["schemas"]["TellState"] | components["schemas"]["TellFrame"] | components["schemas"]["TellFound"] | components["schemas"]["TellWeights"] | components["schemas"]["TellCurves"] | components["schemas"]["TellGaps"] | components["schemas"]["TellMap"] | components["schemas"]["TellBodies"] | components["schemas"]["TellWorking"] | components["schemas"]["TellProblem"];
+        LiveTold: components["schemas"]["TellState"] | components["schemas"]["TellFrame"] | components["schemas"]["TellFound"] | components["schemas"]["TellWeights"] | components["schemas"]["TellCurves"] | components["schemas"]["TellGaps"] | components["schemas"]["TellMap"] | components["schemas"]["TellBodies"] | components["schemas"]["TellProofs"] | components["schemas"]["TellWorking"] | components["schemas"]["TellProblem"];
     };
     responses: never;
     parameters: never;
@@ -29977,6 +30315,145 @@ export interface operations {
     stop_at_this: {
         parameters: {
             query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description The request cannot be read. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The key is missing. */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It comes from another place, or designs are only read here. */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such design, piece, asset, job or file. */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description This is not done here. */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The rest of the request did not arrive. */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The design has moved on, or the work was stopped. */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request does not say how long it is. */
+            411: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The request is too large. */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description It is refused: the detail says what is wrong, and the place where. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Something nobody foresaw; nothing was changed. */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is too much to do at once, another program holds the designs, or they are damaged. */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full; nothing was changed. */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    let_rest: {
+        parameters: {
+            query?: {
+                on?: boolean;
+            };
             header?: never;
             path: {
                 key: string;

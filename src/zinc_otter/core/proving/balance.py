@@ -26,6 +26,7 @@ class CentreOfMass(Proof):
     """Along an ``axis`` the centre of mass lies from ``least`` to ``most`` mm."""
 
     what: ClassVar[str] = "Centre of mass"
+    asks_bodies: ClassVar[bool] = True
     axis: Literal["x", "y", "z"] = "z"
     least: float = 0.0
     most: float = 10.0
@@ -63,6 +64,7 @@ class StandsUp(Proof):
     """
 
     what: ClassVar[str] = "Stands up"
+    asks_bodies: ClassVar[bool] = True
     up: Vec = (0.0, 0.0, 1.0)
     least: float = 10.0
     kind: Literal["stands-up"] = "stands-up"

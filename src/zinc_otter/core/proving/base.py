@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from abc import ABC, abstractmethod
-from collections.abc import Callable
+from collections.abc import Callable, Mapping
 from dataclasses import astuple, dataclass
 from typing import ClassVar, Literal, Self
 
@@ -43,7 +43,8 @@ class Ground:
     the cage is closed, the surfaces of other pieces and of components by their ids (None for what is gone), and all pieces'
     forms.
 
-    ``fine`` is False while something is dragged: then the surface is coarse, and less of it is looked at.
+    ``fine`` is False while something is dragged: then the surface is coarse, and less of it is looked at. Of a ``body``, the
+    form with its followers, points and triangles are that one's; it is closed whatever the form is.
     """
 
     cage: Cage
@@ -54,10 +55,11 @@ class Ground:
     component: Callable[[str], tuple[MeshDistance, Callable[[Floats], Floats]] | None]
     fine: bool = True
     form_of: Callable[[str], Form | None] = lambda _: None
+    body: bool = False
 
     @property
     def closed(self) -> bool:
-        return self.cage.topology.is_closed
+        return self.body or self.cage.topology.is_closed
 
 
 @dataclass(frozen=True, eq=False)
@@ -106,7 +108,8 @@ class Valued:
 
 @dataclass(frozen=True)
 class Proof(ABC):
-    """One question to the form of ``piece``. Equal ones are answered alike; ``id`` names it in its design."""
+    """One question to the form of ``piece``, or with ``of_body`` to what its followers make of it. Equal ones are answered
+    alike; ``id`` names it in its design."""
 
     what: ClassVar[str]
     """What it is called."""
@@ -114,11 +117,17 @@ class Proof(ABC):
     by_surface: ClassVar[bool] = True
     """Whether it looks at the dense surface; what does not can be asked of a curve as well."""
 
+    asks_bodies: ClassVar[bool] = False
+    """Whether it can be asked of a body: it goes by points and triangles alone."""
+
     id: str = ""
     piece: str = ""
+    of_body: bool = False
 
     def __post_init__(self) -> None:
         """Raises BadNumberError for a number that is not finite or too large; further checks are the kinds' own."""
+        if self.of_body and not self.asks_bodies:
+            raise BadNumberError(f"{self.what}: this is asked of the form alone, before its followers.")
         if not all(np.isfinite(number) and abs(number) <= LARGEST_LENGTH for number in numbers_of(astuple(self))):
             raise BadNumberError(f"{self.what}: a number is not finite, or larger than {LARGEST_LENGTH:g}.")
 
@@ -135,6 +144,10 @@ class Proof(ABC):
     @abstractmethod
     def asked(self, name_of: Callable[[str], str]) -> str:
         """What is asked, in words: ``Wall of Grip at least 0.8 mm``."""
+
+    def called(self, names: Mapping[str, str]) -> str:
+        """The same, with what pieces and components are called by their ids."""
+        return self.asked(lambda key: names.get(key, "what is gone"))
 
     @abstractmethod
     def judge(self, at: Ground) -> Verdict:

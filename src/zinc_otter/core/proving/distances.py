@@ -19,6 +19,7 @@ class GapKept(Proof):
     """At least ``least`` mm lie between it and the piece ``other``."""
 
     what: ClassVar[str] = "Gap kept"
+    asks_bodies: ClassVar[bool] = True
     other: str = ""
     least: float = 0.3
     kind: Literal["gap"] = "gap"
@@ -56,6 +57,7 @@ class ClearanceKept(Proof):
     """At least ``least`` mm lie between it and the component ``component``."""
 
     what: ClassVar[str] = "Clearance kept"
+    asks_bodies: ClassVar[bool] = True
     component: str = ""
     least: float = 1.0
     kind: Literal["clearance"] = "clearance"
@@ -91,6 +93,7 @@ class Deviation(Proof):
     """Its surface lies within ``most`` mm of the piece ``other``, or of a ``component``, everywhere."""
 
     what: ClassVar[str] = "Deviation"
+    asks_bodies: ClassVar[bool] = True
     other: str = ""
     component: str = ""
     most: float = 0.5
@@ -167,6 +170,7 @@ class Symmetric(Proof):
     """Its mirror image in the plane across ``axis`` at ``at`` mm lies within ``tolerance`` mm of it."""
 
     what: ClassVar[str] = "Symmetric"
+    asks_bodies: ClassVar[bool] = True
     axis: Literal["x", "y", "z"] = "x"
     at: float = 0.0
     tolerance: float = 0.05

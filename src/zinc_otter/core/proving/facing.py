@@ -51,6 +51,7 @@ class Draft(Proof):
     """
 
     what: ClassVar[str] = "Draft"
+    asks_bodies: ClassVar[bool] = True
     along: Vec = (0.0, 0.0, 1.0)
     least: float = 1.0
     kind: Literal["draft"] = "draft"
@@ -83,6 +84,7 @@ class Overhang(Proof):
     lies on the floor does not count."""
 
     what: ClassVar[str] = "Overhang"
+    asks_bodies: ClassVar[bool] = True
     along: Vec = (0.0, 0.0, 1.0)
     most: float = 45.0
     kind: Literal["overhang"] = "overhang"

@@ -19,6 +19,7 @@ class SizeHeld(Proof):
     """The surface's extent along an axis is ``size`` mm, give or take ``tolerance``."""
 
     what: ClassVar[str] = "Size held"
+    asks_bodies: ClassVar[bool] = True
     axis: Literal["x", "y", "z"] = "x"
     size: float = 50.0
     tolerance: float = 0.1
@@ -48,6 +49,7 @@ class FitsIn(Proof):
     """It fits into a box of ``size`` mm, turned by quarters if that helps and ``turned`` allows it."""
 
     what: ClassVar[str] = "Fits in"
+    asks_bodies: ClassVar[bool] = True
     size: Vec = (100.0, 100.0, 100.0)
     turned: bool = True
     kind: Literal["fits-in"] = "fits-in"
@@ -75,6 +77,7 @@ class BoreHeld(Proof):
     """The widest cylinder through it is ``diameter`` mm, give or take ``tolerance``."""
 
     what: ClassVar[str] = "Bore held"
+    asks_bodies: ClassVar[bool] = True
     diameter: float = 17.3
     tolerance: float = 0.05
     kind: Literal["bore"] = "bore"

@@ -39,9 +39,10 @@ class Sound(Proof):
 
 @dataclass(frozen=True)
 class WeighsAtMost(Proof):
-    """In ``material`` it weighs ``most`` grams or less; by the volume within its surface, before any follower."""
+    """In ``material`` it weighs ``most`` grams or less; by the volume within its surface."""
 
     what: ClassVar[str] = "Weighs at most"
+    asks_bodies: ClassVar[bool] = True
     material: str = "Silver, 925 with copper"
     most: float = 10.0
     kind: Literal["weight"] = "weight"

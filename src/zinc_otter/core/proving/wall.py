@@ -37,6 +37,7 @@ class Wall(Proof):
     """
 
     what: ClassVar[str] = "Wall"
+    asks_bodies: ClassVar[bool] = True
     least: float = 0.8
     by: Literal["ray", "ball"] = "ray"
     kind: Literal["wall"] = "wall"

@@ -115,6 +115,11 @@ class Note:
         return cls(**{**data, "place": read_place(data["place"])})
 
 
+def lacking(notes: Iterable[Note]) -> str:
+    """What could not be done, in its words; "" where all was."""
+    return " ".join(note.words for note in notes if note.status in ("failed", "waits"))
+
+
 def in_order(recipe: Recipe, notes: Iterable[Note]) -> tuple[Note, ...]:
     """Notes in the order of the followers that they are on."""
     place = {follower.id: i for i, follower in enumerate(recipe.followers)}

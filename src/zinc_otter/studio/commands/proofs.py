@@ -96,5 +96,4 @@ def _check(design: Design, proof: Proof) -> None:
 
 
 def _asked(design: Design, proof: Proof) -> str:
-    names = {p.id: p.name for p in design.pieces} | {r.id: r.name for r in design.references}
-    return proof.asked(lambda key: names.get(key, "what is gone"))
+    return proof.called(design.names)

@@ -12,7 +12,7 @@ export const tool = proofTool({
     least: length("From", 0, { step: 1 }),
     most: length("To", 10, { step: 1 }),
   },
-  kind: "centre-of-mass",
+  kind: "centre-of-mass", ofBody: true,
   make: (v) => ({ kind: "centre-of-mass", axis: v.axis, least: v.least, most: v.most }),
   read: (p) => ({ axis: p.axis, least: p.least, most: p.most }),
 });
