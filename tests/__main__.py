@@ -13,6 +13,7 @@ import sys
 import tempfile
 import time
 import unittest
+from collections import Counter
 from concurrent.futures import ThreadPoolExecutor
 from functools import partial
 from pathlib import Path
@@ -24,11 +25,12 @@ _HEAPS = 9
 
 
 class Result(unittest.TextTestResult):
-    """Counts each test once, whatever its subtests did."""
+    """Counts each test once, whatever its subtests did, and how long each file takes."""
 
     def __init__(self, *arguments: object, **named: object) -> None:
         super().__init__(*arguments, **named)  # type: ignore[arg-type]
         self.started_at = 0.0
+        self.seconds: Counter[str] = Counter()
 
     def startTest(self, test: unittest.TestCase) -> None:  # noqa: N802
         super().startTest(test)
@@ -37,6 +39,7 @@ class Result(unittest.TextTestResult):
     def stopTest(self, test: unittest.TestCase) -> None:  # noqa: N802
         super().stopTest(test)
         took = time.monotonic() - self.started_at
+        self.seconds[type(test).__module__] += int(1000 * took)
         if took > 10:
             self.stream.writeln(f"    ({took:.0f} s: {test})")
 
@@ -50,6 +53,9 @@ def run(parts: list[str]) -> int:
         folder, pattern = (path.parent, path.name) if path.suffix else (path, "test*.py")
         suite.addTests(loader.discover(str(folder), pattern, str(HERE.parent)))
     result = unittest.TextTestRunner(verbosity=1, resultclass=Result).run(suite)
+    for module, milliseconds in result.seconds.most_common():
+        if milliseconds > 15_000:
+            print(f"{milliseconds / 1000:.0f} s in {module.removeprefix('tests.')}")
     bad = {str(getattr(test, "test_case", test)) for test, _ in [*result.failures, *result.errors]}
     bad |= {str(test) for test in result.unexpectedSuccesses}
     skipped = len(result.skipped)

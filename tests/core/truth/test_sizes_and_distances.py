@@ -111,7 +111,7 @@ def furthest_border(one: Cage, other: Cage) -> float:
 class HeldForms(unittest.TestCase):
     def test_the_deviation_said_holds_on_open_sheets_also_at_their_borders(self) -> None:
         for cage in (bent((4, 4), 0), bent((5, 3), 1), tray()):
-            for edge in (0, 3, 12):
+            for edge in (0, 12):
                 done = add_holding_loops(cage, Selection.of("edge", [edge]))
                 # By a search that shares nothing with the one that says it; dense triangles lie off by 2 microns or so.
                 for measure in (furthest, furthest_border):
