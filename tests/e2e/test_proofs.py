@@ -388,9 +388,9 @@ class Standing(VerbCase):
         self.previewed()
         self.apply(4)
         # Moved by 1.5 mm along z it lies outside of itself by that on top, and inside below.
-        page.get_by_text(re.compile(r"^Up to 1\.5 mm (outside|inside)")).wait_for()
+        page.get_by_text(re.compile(r"Up to 1\.5 mm (outside|inside)")).wait_for()
         self.assertEqual(screen.state()["proofs"][0]["component"], earlier["id"])
         screen.tool("Seam even")
         self.previewed()
         self.apply(5)
-        page.get_by_text(re.compile(r"^They meet at up to [\d.e-]+°, looked at in")).wait_for()
+        page.get_by_text(re.compile(r"They meet at up to [\d.e-]+°, looked at in")).wait_for()

@@ -179,8 +179,8 @@ def bake_piece(
     require_faces(piece.form, piece.name)
     made = room.intake.call(f"Baking {piece.name}", bake_cage, piece.faces)
     place = next((one.place for one in saved.steps if one.id == step), None)
-    when = "as triangles" if step is None else "as it was" if place is None else f"at step {place}"
-    return _put_down(room, design_id, revision, f"{piece.name[:60]}, {when}", made, scan=step is not None)
+    when = ", as triangles" if step is None else " as it was" if place is None else f" at step {place}"
+    return _put_down(room, design_id, revision, f"{piece.name[:60]}{when}", made, scan=step is not None)
 
 
 @router.post("/designs/{design_id}/components/{reference}/cleaned")

@@ -68,7 +68,7 @@ export function ShowMenu() {
             <Typography variant="body2" sx={{ flexShrink: 0 }}>Light turned</Typography>
             <Slider size="small" aria-label="Light turned" value={look.light.turn} min={-180} max={180} step={5} marks={[{ value: 0 }]} valueLabelDisplay="auto" valueLabelFormat={(v) => `${v}°`} onChange={(_, turn) => show({ light: { ...look.light, turn } })} />
             <Typography variant="body2">brighter</Typography>
-            <Slider size="small" aria-label="Light brighter" value={look.light.stops} min={-2} max={2} step={0.1} marks={[{ value: 0 }]} valueLabelDisplay="auto" valueLabelFormat={(v) => `${v} stops`} onChange={(_, stops) => show({ light: { ...look.light, stops } })} />
+            <Slider size="small" aria-label="Light brighter" value={look.light.stops} min={-2} max={2} step={0.1} marks={[{ value: 0 }]} valueLabelDisplay="auto" valueLabelFormat={(v) => v.toFixed(1)} onChange={(_, stops) => show({ light: { ...look.light, stops } })} />
           </Stack>
           <Choice label="Isolines to a face" value={look.isolines} options={[[0, "none"], [1, "1"], [2, "2"], [4, "4"], [8, "8"]]} onChange={(isolines) => show({ isolines })} />
           <Choice label="Wireframe of level" value={look.wire} options={[[0, "none"], [1, "1"], [2, "2"], [3, "3"], [4, "4"]]} onChange={(wire) => show({ wire })} />
