@@ -154,7 +154,7 @@ function Gaps() {
   const of = stones.some((s) => s.piece === least.piece) ? "stones of " : "images of ";
   // Between stones that are set it is the metal that counts.
   const seats = stones.find((s) => s.piece === least.piece)?.between;
-  const metal = seats != null && seats > 0 && least.state === "apart" ? `, ${lengthWords(seats, unit)} of metal between their seats` : "";
+  const metal = seats != null && seats > 0 && least.state === "apart" ? `; ${lengthWords(seats, unit)} of metal` : "";
   const words = { apart: `${wide} between ${of}`, touch: `Touch: ${of}`, overlap: `Overlap by ${wide}: ${of}` }[least.state];
   return (
     <Typography variant="body2" data-testid="gap" role="status" sx={{ flexShrink: 0, fontWeight: 600, color: least.state === "apart" ? undefined : "error.main" }}>
