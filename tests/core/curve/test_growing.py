@@ -149,6 +149,9 @@ class Frames(unittest.TestCase):
 
     def test_a_plane_curve_keeps_its_normal(self) -> None:
         made = pieces_of(Curve([(0, 0, 0), (10, 5, 0), (20, -5, 0), (30, 0, 0)]))
+        alone = minimal_frames(made, [1.0])
+        np.testing.assert_allclose(alone.points, made.at([1.0]))
+        self.assertAlmostEqual(float(alone.side[0] @ alone.along[0]), 0)
         frames = minimal_frames(made, np.linspace(0, 3, 20), first=(0, 0, 1))
         np.testing.assert_allclose(frames.side, np.tile([0, 0, 1], (20, 1)), atol=1e-12)
 

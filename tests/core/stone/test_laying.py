@@ -12,6 +12,7 @@ from tests import sample_cages
 from zinc_otter.core.cage import Cage, Selection
 from zinc_otter.core.cage.edits.move import move
 from zinc_otter.core.errors import BadNumberError, BadSelectionError, CoreError
+from zinc_otter.core.growth.stones import Stones
 from zinc_otter.core.primitives.sized import sized_plane, sized_torus
 from zinc_otter.core.stone.laying import LaidBy, along_length, laid_places, over_faces
 from zinc_otter.core.surface import build_stencils, evaluate
@@ -210,6 +211,14 @@ class Refused(unittest.TestCase):
             laid_places(design.piece("p1").faces, LaidBy("curve"), 1.0)
         with self.assertRaises(BadSelectionError):
             over_faces(design.piece("p1").faces, np.array([500]), 1.0, 0.1)
+
+    def test_a_single_stone_lies_where_it_is_said_along_a_curve(self) -> None:
+        arc = done(Design(), kind="draw-curve", points=[[0, 0, 0], [10, 0, 0], [20, 0, 0], [30, 0, 0]])
+        for share in (0.0, 0.25, 0.5, 1.0):
+            laid = done(arc, kind="lay-stones", curve="p1", cut=ROUND, way="curve", count=1, at=share)
+            np.testing.assert_allclose(places(laid)[0], [30 * share, 0, 0], atol=1e-6)
+        with self.assertRaisesRegex(BadNumberError, "at 0 to 100 % of a curve's length; 150 % is not"):
+            Stones(rail="p1", laid=LaidBy("curve", count=1, at=1.5))
 
     def test_an_open_sheet_takes_stones_and_a_curve_does_not(self) -> None:
         design = done(Design(), kind="add-plane", size=[20, 20], counts=[4, 4])

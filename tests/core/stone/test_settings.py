@@ -6,6 +6,7 @@ import unittest
 from typing import Any
 
 import numpy as np
+from scipy.spatial import ConvexHull
 
 from tests.core.stone.test_laying import BAND, done
 from tests.kernel import made_in_kernel
@@ -148,6 +149,40 @@ class OnAllGround(unittest.TestCase):
             lift = [0, 0, 0.5 * float(np.sin(3.0 * k))]
             design = done(design, kind="move", piece="p1", picked={"kind": "vertex", "ids": [vertex]}, vector=lift)
         self.hold(design, {"kind": "round", "width": 2.6}, [3, 3, 2], kernel=True, every=slice(1, None, 2))
+
+
+class SeatsAlone(unittest.TestCase):
+    def test_cut_into_the_form_and_as_bodies_by_themselves(self) -> None:
+        above, sink = 2.0, 0.6
+        for cut in ({"kind": "round", "width": 3.0}, {"kind": "step", "width": 3.0, "length": 4.0}):
+            design = set_on(plate(), cut, [0, 0, 2], {"kind": "seats", "clearance": 0.0, "above": above}, sink)
+            ((stone, _),) = design.piece("p2").form.stones  # type: ignore[union-attr]
+            gem = stone.gem
+            # Frustums of its outline below the girdle's upper edge, and above it a prism; no less than the stone there.
+            area = float(ConvexHull(gem.outline).volume)
+            steps = [(z, share) for z, share in gem.profile if z <= gem.girdle / 2 + 1e-9]
+            below = sum(
+                area * (high - low) * (a * a + a * b + b * b) / 3
+                for (low, a), (high, b) in zip(steps, steps[1:], strict=False)
+            )
+            self.assertGreaterEqual(below, ConvexHull(gem.points[gem.points[:, 2] <= gem.girdle / 2 + 1e-9]).volume - 1e-9)
+            body, bare = made(design)
+            self.assertEqual([(note.status, note.words) for note in body.notes], [("done", "")])
+            self.assertAlmostEqual((bare - body.body.volume) / (below + area * (sink - gem.girdle / 2)), 1, delta=0.02)
+            follower = {**design.piece("p1").followers[0].__dict__, "kind": "seats", "way": "alone"}
+            alone = done(design, kind="change-follower", piece="p1", follower=follower)
+            recipe = recipe_of(alone, "p1")
+            by_mesh = made_of_triangles(recipe)
+            self.assertAlmostEqual(by_mesh.body.volume / (below + area * above), 1, delta=0.02)
+            self.assertAlmostEqual(made_in_kernel(recipe, by_mesh).volume / by_mesh.body.volume, 1, delta=0.02)
+
+    def test_two_cutters_are_two_bodies(self) -> None:
+        cut, points = {"kind": "round", "width": 3.0}, [[-5, 0, 2], [5, 0, 2]]
+        design = done(plate(), kind="lay-stones", host="p1", cut=cut, points=points)
+        design = done(design, kind="add-follower", piece="p1", follower={"kind": "seats", "stones": "p2", "way": "alone"})
+        self.assertEqual(len(made_of_triangles(recipe_of(design, "p1")).body.solid.decompose()), 2)
+        with self.assertRaisesRegex(BadNumberError, "Seats: the way up is 0.05 to 50; 0 is not"):
+            read_follower({"kind": "seats", "id": "f1", "stones": "p2", "above": 0.0})
 
 
 class Feet(unittest.TestCase):

@@ -2093,7 +2093,7 @@ export interface components {
              */
             kind: "add-follower";
             /** Follower */
-            follower: components["schemas"]["Beads-Input"] | components["schemas"]["Bezel-Input"] | components["schemas"]["Channel-Input"] | components["schemas"]["Combine-Input"] | components["schemas"]["CutEdge-Input"] | components["schemas"]["Fillet-Input"] | components["schemas"]["FitBore-Input"] | components["schemas"]["Flush-Input"] | components["schemas"]["Hollow-Input"] | components["schemas"]["MirrorBody-Input"] | components["schemas"]["Prongs-Input"] | components["schemas"]["RepeatAlong-Input"] | components["schemas"]["RepeatRound-Input"] | components["schemas"]["ScaleToSize-Input"] | components["schemas"]["Sprue-Input"] | components["schemas"]["Thickened-Input"] | components["schemas"]["Trim-Input"] | components["schemas"]["TrimBySheet-Input"];
+            follower: components["schemas"]["Beads-Input"] | components["schemas"]["Bezel-Input"] | components["schemas"]["Channel-Input"] | components["schemas"]["Combine-Input"] | components["schemas"]["CutEdge-Input"] | components["schemas"]["Fillet-Input"] | components["schemas"]["FitBore-Input"] | components["schemas"]["Flush-Input"] | components["schemas"]["Hollow-Input"] | components["schemas"]["MirrorBody-Input"] | components["schemas"]["Prongs-Input"] | components["schemas"]["RepeatAlong-Input"] | components["schemas"]["RepeatRound-Input"] | components["schemas"]["ScaleToSize-Input"] | components["schemas"]["Seats-Input"] | components["schemas"]["Sprue-Input"] | components["schemas"]["Thickened-Input"] | components["schemas"]["Trim-Input"] | components["schemas"]["TrimBySheet-Input"];
             /** Before */
             before?: string | null;
         };
@@ -4250,7 +4250,7 @@ export interface components {
              */
             kind: "change-follower";
             /** Follower */
-            follower: components["schemas"]["Beads-Input"] | components["schemas"]["Bezel-Input"] | components["schemas"]["Channel-Input"] | components["schemas"]["Combine-Input"] | components["schemas"]["CutEdge-Input"] | components["schemas"]["Fillet-Input"] | components["schemas"]["FitBore-Input"] | components["schemas"]["Flush-Input"] | components["schemas"]["Hollow-Input"] | components["schemas"]["MirrorBody-Input"] | components["schemas"]["Prongs-Input"] | components["schemas"]["RepeatAlong-Input"] | components["schemas"]["RepeatRound-Input"] | components["schemas"]["ScaleToSize-Input"] | components["schemas"]["Sprue-Input"] | components["schemas"]["Thickened-Input"] | components["schemas"]["Trim-Input"] | components["schemas"]["TrimBySheet-Input"];
+            follower: components["schemas"]["Beads-Input"] | components["schemas"]["Bezel-Input"] | components["schemas"]["Channel-Input"] | components["schemas"]["Combine-Input"] | components["schemas"]["CutEdge-Input"] | components["schemas"]["Fillet-Input"] | components["schemas"]["FitBore-Input"] | components["schemas"]["Flush-Input"] | components["schemas"]["Hollow-Input"] | components["schemas"]["MirrorBody-Input"] | components["schemas"]["Prongs-Input"] | components["schemas"]["RepeatAlong-Input"] | components["schemas"]["RepeatRound-Input"] | components["schemas"]["ScaleToSize-Input"] | components["schemas"]["Seats-Input"] | components["schemas"]["Sprue-Input"] | components["schemas"]["Thickened-Input"] | components["schemas"]["Trim-Input"] | components["schemas"]["TrimBySheet-Input"];
         };
         /**
          * ChangeMask
@@ -7903,6 +7903,7 @@ export interface components {
          *     - "points": where they were clicked, ``points``
          *     - "round": from each of ``points`` again, ``count`` times round the axis ``along`` through ``point``
          *     - "faces": evenly over ``ids``, faces of the form, ``gap`` apart
+         *     - "curve": along a curve, by ``count`` or ``gap`` likewise; a single one lies ``at`` a share of its length
          *     - "edges": along the chain ``ids`` of edges, by ``count``, or where that is 0 ``gap`` apart
          */
         "LaidBy-Input": {
@@ -7937,6 +7938,11 @@ export interface components {
              */
             gap?: number;
             /**
+             * At
+             * @default 0.5
+             */
+            at?: number;
+            /**
              * Point
              * @default [
              *       0,
@@ -7970,6 +7976,7 @@ export interface components {
          *     - "points": where they were clicked, ``points``
          *     - "round": from each of ``points`` again, ``count`` times round the axis ``along`` through ``point``
          *     - "faces": evenly over ``ids``, faces of the form, ``gap`` apart
+         *     - "curve": along a curve, by ``count`` or ``gap`` likewise; a single one lies ``at`` a share of its length
          *     - "edges": along the chain ``ids`` of edges, by ``count``, or where that is 0 ``gap`` apart
          */
         "LaidBy-Output": {
@@ -8003,6 +8010,11 @@ export interface components {
              * @default 0.2
              */
             gap?: number;
+            /**
+             * At
+             * @default 0.5
+             */
+            at?: number;
             /**
              * Point
              * @default [
@@ -8216,6 +8228,11 @@ export interface components {
              * @default 0.2
              */
             gap?: number;
+            /**
+             * At
+             * @default 0.5
+             */
+            at?: number;
             /**
              * Point
              * @default [
@@ -9969,7 +9986,7 @@ export interface components {
             /** Digest */
             digest: string;
             /** Followers */
-            followers: (components["schemas"]["Beads-Output"] | components["schemas"]["Bezel-Output"] | components["schemas"]["Channel-Output"] | components["schemas"]["Combine-Output"] | components["schemas"]["CutEdge-Output"] | components["schemas"]["Fillet-Output"] | components["schemas"]["FitBore-Output"] | components["schemas"]["Flush-Output"] | components["schemas"]["Hollow-Output"] | components["schemas"]["MirrorBody-Output"] | components["schemas"]["Prongs-Output"] | components["schemas"]["RepeatAlong-Output"] | components["schemas"]["RepeatRound-Output"] | components["schemas"]["ScaleToSize-Output"] | components["schemas"]["Sprue-Output"] | components["schemas"]["Thickened-Output"] | components["schemas"]["Trim-Output"] | components["schemas"]["TrimBySheet-Output"])[];
+            followers: (components["schemas"]["Beads-Output"] | components["schemas"]["Bezel-Output"] | components["schemas"]["Channel-Output"] | components["schemas"]["Combine-Output"] | components["schemas"]["CutEdge-Output"] | components["schemas"]["Fillet-Output"] | components["schemas"]["FitBore-Output"] | components["schemas"]["Flush-Output"] | components["schemas"]["Hollow-Output"] | components["schemas"]["MirrorBody-Output"] | components["schemas"]["Prongs-Output"] | components["schemas"]["RepeatAlong-Output"] | components["schemas"]["RepeatRound-Output"] | components["schemas"]["ScaleToSize-Output"] | components["schemas"]["Seats-Output"] | components["schemas"]["Sprue-Output"] | components["schemas"]["Thickened-Output"] | components["schemas"]["Trim-Output"] | components["schemas"]["TrimBySheet-Output"])[];
             /**
              * Called
              * @description ids of followers to what they are called
@@ -12369,6 +12386,126 @@ export interface components {
              * @enum {string}
              */
             kind: "seam";
+        };
+        /**
+         * Seats
+         * @description A seat about each stone, its outline as wide at every height as the stone reaches there, to its girdle's upper edge
+         *     and ``above`` mm straight up: "cut" into the body, or "alone", the cutters in its place. It holds nothing.
+         *
+         *     >>> import numpy as np
+         *     >>> from zinc_otter.core.primitives import box
+         *     >>> from zinc_otter.core.solid.mesh.route import made_of_triangles
+         *     >>> from zinc_otter.core.solid.recipe import Recipe
+         *     >>> from zinc_otter.core.stone.stone import Stone
+         *     >>> where = np.eye(4)[None].copy()
+         *     >>> where[0, 2, 3] = 15.0
+         *     >>> laid = {"p2": [(Stone(), where)]}
+         *     >>> recipe = Recipe("Box", box((30, 30, 30), (2, 2, 2)), (Seats("f1", stones="p2", way="alone"),), stones=laid)
+         *     >>> made_of_triangles(recipe).body.size[0] < 7
+         *     True
+         */
+        "Seats-Input": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
+            /**
+             * On
+             * @default true
+             */
+            on?: boolean;
+            /**
+             * Stones
+             * @default
+             */
+            stones?: string;
+            /**
+             * Clearance
+             * @default 0.02
+             */
+            clearance?: number;
+            /**
+             * Way
+             * @default cut
+             * @enum {string}
+             */
+            way?: "cut" | "alone";
+            /**
+             * Above
+             * @default 2
+             */
+            above?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "seats";
+        };
+        /**
+         * Seats
+         * @description A seat about each stone, its outline as wide at every height as the stone reaches there, to its girdle's upper edge
+         *     and ``above`` mm straight up: "cut" into the body, or "alone", the cutters in its place. It holds nothing.
+         *
+         *     >>> import numpy as np
+         *     >>> from zinc_otter.core.primitives import box
+         *     >>> from zinc_otter.core.solid.mesh.route import made_of_triangles
+         *     >>> from zinc_otter.core.solid.recipe import Recipe
+         *     >>> from zinc_otter.core.stone.stone import Stone
+         *     >>> where = np.eye(4)[None].copy()
+         *     >>> where[0, 2, 3] = 15.0
+         *     >>> laid = {"p2": [(Stone(), where)]}
+         *     >>> recipe = Recipe("Box", box((30, 30, 30), (2, 2, 2)), (Seats("f1", stones="p2", way="alone"),), stones=laid)
+         *     >>> made_of_triangles(recipe).body.size[0] < 7
+         *     True
+         */
+        "Seats-Output": {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
+            /**
+             * On
+             * @default true
+             */
+            on?: boolean;
+            /**
+             * Stones
+             * @default
+             */
+            stones?: string;
+            /**
+             * Clearance
+             * @default 0.02
+             */
+            clearance?: number;
+            /**
+             * Way
+             * @default cut
+             * @enum {string}
+             */
+            way?: "cut" | "alone";
+            /**
+             * Above
+             * @default 2
+             */
+            above?: number;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "seats";
         };
         /**
          * Section
@@ -17186,6 +17323,7 @@ export interface components {
          *     - "points": where they were clicked, ``points``
          *     - "round": from each of ``points`` again, ``count`` times round the axis ``along`` through ``point``
          *     - "faces": evenly over ``ids``, faces of the form, ``gap`` apart
+         *     - "curve": along a curve, by ``count`` or ``gap`` likewise; a single one lies ``at`` a share of its length
          *     - "edges": along the chain ``ids`` of edges, by ``count``, or where that is 0 ``gap`` apart
          */
         LaidBy: {
@@ -17219,6 +17357,11 @@ export interface components {
              * @default 0.2
              */
             gap?: number;
+            /**
+             * At
+             * @default 0.5
+             */
+            at?: number;
             /**
              * Point
              * @default [
@@ -18453,6 +18596,67 @@ export interface components {
              * @constant
              */
             kind: "seam";
+        };
+        /**
+         * Seats
+         * @description A seat about each stone, its outline as wide at every height as the stone reaches there, to its girdle's upper edge
+         *     and ``above`` mm straight up: "cut" into the body, or "alone", the cutters in its place. It holds nothing.
+         *
+         *     >>> import numpy as np
+         *     >>> from zinc_otter.core.primitives import box
+         *     >>> from zinc_otter.core.solid.mesh.route import made_of_triangles
+         *     >>> from zinc_otter.core.solid.recipe import Recipe
+         *     >>> from zinc_otter.core.stone.stone import Stone
+         *     >>> where = np.eye(4)[None].copy()
+         *     >>> where[0, 2, 3] = 15.0
+         *     >>> laid = {"p2": [(Stone(), where)]}
+         *     >>> recipe = Recipe("Box", box((30, 30, 30), (2, 2, 2)), (Seats("f1", stones="p2", way="alone"),), stones=laid)
+         *     >>> made_of_triangles(recipe).body.size[0] < 7
+         *     True
+         */
+        Seats: {
+            /**
+             * Id
+             * @default
+             */
+            id?: string;
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
+            /**
+             * On
+             * @default true
+             */
+            on?: boolean;
+            /**
+             * Stones
+             * @default
+             */
+            stones?: string;
+            /**
+             * Clearance
+             * @default 0.02
+             */
+            clearance?: number;
+            /**
+             * Way
+             * @default cut
+             * @enum {string}
+             */
+            way?: "cut" | "alone";
+            /**
+             * Above
+             * @default 2
+             */
+            above?: number;
+            /**
+             * Kind
+             * @default seats
+             * @constant
+             */
+            kind: "seats";
         };
         /**
          * Section

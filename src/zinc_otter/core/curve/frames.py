@@ -36,8 +36,9 @@ def minimal_frames(curve: Pieces, places: ArrayLike, first: ArrayLike | None = N
     """
     u = np.asarray(places, dtype=np.float64)
     ends = np.append(u, u[0] + curve.breaks[-1] - curve.breaks[0]) if curve.closed else u
-    dense = np.concatenate([np.linspace(a, b, _STEPS, endpoint=False) for a, b in zip(ends[:-1], ends[1:], strict=True)])
-    dense = np.append(dense, ends[-1])
+    # Of a single place there is nothing between.
+    between = [np.linspace(a, b, _STEPS, endpoint=False) for a, b in zip(ends[:-1], ends[1:], strict=True)]
+    dense = np.concatenate([*between, ends[-1:]])
     points, along = curve.at(dense), curve.directions(dense)
     side = _carried(points, along, _square(along[0], first))
     if curve.closed:

@@ -48,6 +48,8 @@ class Stones(Growth):
         super().__post_init__()
         if not self.host and not self.rail:
             raise GrowthError("Stones are laid on a form, or along a curve; pick one.")
+        if not 0 <= self.laid.at <= 1:
+            raise BadNumberError(f"A stone lies at 0 to 100 % of a curve's length; {100 * self.laid.at:g} % is not.")
         count = self.laid.count if self.rail else len(self.places)
         if count > MOST_STONES:
             raise BadNumberError(f"That would be {count:,} stones; {MOST_STONES:,} are the most of one piece.")
@@ -77,7 +79,7 @@ class Stones(Growth):
         count = len(self.places)
         many = f"{count} stones" if count != 1 else "a stone"
         if self.rail:
-            many = f"{self.laid.count} stones" if self.laid.count else "a row of stones"
+            many = {0: "a row of stones", 1: "a stone"}.get(self.laid.count, f"{self.laid.count} stones")
         return (
             f"Laid {many}, {self.stone.called}, {f'along {name_of(self.rail)}' if self.rail else f'on {name_of(self.host)}'}"
         )
@@ -109,7 +111,10 @@ class Stones(Growth):
 
     def _on_rail(self, curve: Curve, host: Cage | None) -> tuple[Floats, Floats]:
         made = pieces_of(curve)
-        lengths = along_length(made.length, made.closed, self.laid.count, self.stone.cut.width, self.laid.gap)
+        laid = self.laid
+        lengths = along_length(made.length, made.closed, laid.count, self.stone.cut.width, laid.gap)
+        if laid.count == 1:
+            lengths = np.array([laid.at * made.length])
         places = made.places_at(lengths)
         if host is not None:
             points, normals = nearest_on(host).at(made.at(places))

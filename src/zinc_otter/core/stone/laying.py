@@ -48,6 +48,7 @@ class LaidBy:
     - "points": where they were clicked, ``points``
     - "round": from each of ``points`` again, ``count`` times round the axis ``along`` through ``point``
     - "faces": evenly over ``ids``, faces of the form, ``gap`` apart
+    - "curve": along a curve, by ``count`` or ``gap`` likewise; a single one lies ``at`` a share of its length
     - "edges": along the chain ``ids`` of edges, by ``count``, or where that is 0 ``gap`` apart
     """
 
@@ -56,6 +57,7 @@ class LaidBy:
     ids: tuple[int, ...] = ()
     count: int = 1
     gap: float = 0.2
+    at: float = 0.5
     point: Vec = (0.0, 0.0, 0.0)
     along: Vec = (0.0, 0.0, 1.0)
 

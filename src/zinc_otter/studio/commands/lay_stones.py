@@ -42,6 +42,7 @@ class LayStones(Command):
     ids: Annotated[tuple[Annotated[int, Field(ge=0, lt=2**31)], ...], Field(max_length=200_000)] = ()
     count: Annotated[int, Field(ge=0, le=10_000_000)] = 0
     gap: Length = 0.2
+    at: Annotated[float, Field(ge=0, le=1)] = 0.5
     point: Vector = (0.0, 0.0, 0.0)
     along: Direction = (0.0, 0.0, 1.0)
     sink: Length = 0.0
@@ -51,7 +52,7 @@ class LayStones(Command):
         """What the stones grow by. Raises CoreError."""
         cut = self.cut if self.carats is None else weighing(self.cut, self.material, self.carats)
         stone = Stone(cut, self.material)
-        laid = LaidBy(self.way, self.points, self.ids, self.count, self.gap, self.point, self.along)
+        laid = LaidBy(self.way, self.points, self.ids, self.count, self.gap, self.at, self.point, self.along)
         if self.way == "curve":
             if not self.curve:
                 raise BadSelectionError("Pick the curve along which the stones are to be laid.")

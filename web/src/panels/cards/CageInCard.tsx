@@ -10,7 +10,6 @@ import Typography from "@mui/material/Typography";
 import { useEffect, useMemo, useRef, useState } from "react";
 import { give, preview as show } from "../../live/line";
 import { attempt } from "../../live/picks";
-import { takeDropped } from "../../live/stores/dropped";
 import { say } from "../../live/stores/problem";
 import { useAnyWrong } from "../../live/stores/wrong";
 import { takeTool } from "../../live/tooling";
@@ -20,6 +19,7 @@ import type { NumberField as Field } from "../../model/fields";
 import type { CardProps } from "../../model/tool";
 import { CardHead } from "../parts/CardHead";
 import { NumberField } from "../parts/NumberField";
+import { useDroppedFile } from "../parts/useDroppedFile";
 import { useEntered } from "../parts/useEntered";
 import { useFor } from "../parts/useFor";
 
@@ -29,7 +29,7 @@ const knowTheirUnit = /\.(usd[ac]?|glb|3mf)$/i;
 
 export default function CageInCard({ tool }: CardProps) {
   const input = useRef<HTMLInputElement>(null);
-  const [file, setFile] = useState<File | null>(takeDropped);
+  const [file, setFile] = useDroppedFile();
   const [serial, setSerial] = useState(0);
   const [unit, setUnit] = useState("mm");
   const [merge, setMerge] = useState(0.001);

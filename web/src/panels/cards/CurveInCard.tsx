@@ -10,18 +10,18 @@ import { give, preview as show } from "../../live/line";
 import { attempt } from "../../live/picks";
 import { service } from "../../live/service";
 import { useUnit } from "../../live/stores/design";
-import { takeDropped } from "../../live/stores/dropped";
 import { say } from "../../live/stores/problem";
 import { takeTool } from "../../live/tooling";
 import type { CardProps } from "../../model/tool";
 import type { CurveFile } from "../../model/types";
 import { lengthsWords, lengthWords } from "../../model/units";
 import { CardHead } from "../parts/CardHead";
+import { useDroppedFile } from "../parts/useDroppedFile";
 import { useEntered } from "../parts/useEntered";
 import { useFor } from "../parts/useFor";
 
 export default function CurveInCard({ tool }: CardProps) {
-  const [file, setFile] = useState<File | null>(takeDropped);
+  const [file, setFile] = useDroppedFile();
   const [serial, setSerial] = useState(0);
   const [unit, setUnit] = useState("mm");
   const [answer, setAnswer] = useFor<{ read: CurveFile | null }>(`${serial} ${unit}`);

@@ -29,6 +29,7 @@ const fields = {
   way: choice("Laid", { points: "where clicked", round: "round an axis, from a click", faces: "over picked faces", edges: "along picked edges", curve: "along a curve" }),
   count: count("Stones", 12, 0, { max: 1000, help: "0: as many as the gap leaves room for" }),
   gap: length("Gap", 0.2, { step: 0.05 }),
+  at: share("At", 50, { min: 0, max: 100, help: "of the curve's length" }),
   ...towards("axis", "About", "+z"),
   onto: list("Lie on", forms),
   sink: length("Sunk by", 0, { step: 0.1 }),
@@ -133,6 +134,7 @@ export const tool = verb({
     carats: (v) => v.weighs === "yes",
     count: (v) => round(v) || v.way === "edges" || v.way === "curve",
     gap: byGap,
+    at: (v) => v.way === "curve" && v.count === 1,
     ...typedShown("axis", round), x: round, y: round, z: round,
     onto: (v) => v.way === "curve",
     table: has("table"), crown: has("crown"), pavilion: has("pavilion"), girdle: has("girdle"), star: has("star"), lower: has("lower"),
@@ -161,7 +163,7 @@ export const tool = verb({
     const axis: Vec = directionOf(v, "axis") ?? [0, 0, 1];
     const command: Laying = {
       kind: "lay-stones", piece: regrowing?.id ?? null, name: null, host: "", curve: "", cut: cutOf(v), material: v.material,
-      carats: v.weighs === "yes" ? v.carats : null, way: v.way, points: [], ids: [], count: v.count, gap: v.gap, point: [v.x, v.y, v.z],
+      carats: v.weighs === "yes" ? v.carats : null, way: v.way, points: [], ids: [], count: v.count, gap: v.gap, at: v.at / 100, point: [v.x, v.y, v.z],
       along: axis, sink: v.sink, turn: v.turn,
     };
     if (v.way === "curve") {
@@ -183,7 +185,7 @@ export const tool = verb({
 });
 
 /** The fields of the rule by which stones were laid. */
-function valuesOf({ way = "points", count: many = 12, gap = 0.2, point = [0, 0, 0], along = [0, 0, 1], points: at = [], ids = [] }: NonNullable<Stones["laid"]>): Partial<V> {
+function valuesOf({ way = "points", count: many = 12, gap = 0.2, at: part = 0.5, point = [0, 0, 0], along = [0, 0, 1], points: at = [], ids = [] }: NonNullable<Stones["laid"]>): Partial<V> {
   const [x, y, z] = point;
-  return { way, count: many, gap, x, y, z, clicked: at.map(([a, b, c]): Vec => [a, b, c]), ids: copyOf(ids), ...towardsValues("axis", along) };
+  return { way, count: many, gap, at: 100 * part, x, y, z, clicked: at.map(([a, b, c]): Vec => [a, b, c]), ids: copyOf(ids), ...towardsValues("axis", along) };
 }

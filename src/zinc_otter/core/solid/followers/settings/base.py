@@ -91,7 +91,8 @@ class Seat:
         rings = [(z, share, clearance) for z, share in self.gem.profile if z < -self.half - 1e-9]
         flat = not rings
         first = -self.half if flat else rings[0][0]
-        rings = [(first - clearance, 1.0 if flat else rings[0][1], clearance), *rings]
+        if flat or clearance > 1e-6:
+            rings = [(first - clearance, 1.0 if flat else rings[0][1], clearance), *rings]
         if not flat and self.half > 0:
             rings.append((-self.half, 1.0, clearance))
         return [*rings, (self.half, 1.0, clearance)]
