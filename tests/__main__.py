@@ -53,6 +53,7 @@ def run(parts: list[str]) -> int:
         folder, pattern = (path.parent, path.name) if path.suffix else (path, "test*.py")
         suite.addTests(loader.discover(str(folder), pattern, str(HERE.parent)))
     result = unittest.TextTestRunner(verbosity=1, resultclass=Result).run(suite)
+    assert isinstance(result, Result)
     for module, milliseconds in result.seconds.most_common():
         if milliseconds > 15_000:
             print(f"{milliseconds / 1000:.0f} s in {module.removeprefix('tests.')}")

@@ -28,7 +28,7 @@ class Seats(Setting):
     >>> where[0, 2, 3] = 15.0
     >>> laid = {"p2": [(Stone(), where)]}
     >>> recipe = Recipe("Box", box((30, 30, 30), (2, 2, 2)), (Seats("f1", stones="p2", way="alone"),), stones=laid)
-    >>> made_of_triangles(recipe).body.size[0] < 7
+    >>> bool(made_of_triangles(recipe).body.size[0] < 7)
     True
     """
 
