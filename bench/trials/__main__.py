@@ -1,4 +1,5 @@
-"""`python -m bench.trials --kills 500 --commands 10000 --files 2000`: prints what was tried, and every fault by its number.
+"""`python -m bench.trials --kills 500 --commands 10000 --files 2000 --placings 100`: prints what was tried, and every fault
+by its number.
 
 `--from 137 --commands 1` runs trial 137 again. The exit code is 1 when there was a fault.
 """
@@ -10,7 +11,7 @@ import sys
 import time
 from collections.abc import Callable, Iterator
 
-from bench.trials import commands, files, kills
+from bench.trials import commands, files, kills, placings
 
 Trial = Callable[[int, int], Iterator[str]]
 """From the first number and the count to a fault for each that there was; an empty text says that one was sound."""
@@ -18,7 +19,9 @@ Trial = Callable[[int, int], Iterator[str]]
 
 def main() -> int:
     parser = argparse.ArgumentParser(description=__doc__)
-    kinds: dict[str, Trial] = {"kills": kills.trials, "commands": commands.trials, "files": files.trials}
+    kinds: dict[str, Trial] = {
+        "kills": kills.trials, "commands": commands.trials, "files": files.trials, "placings": placings.trials,
+    }  # fmt: skip
     for kind in kinds:
         parser.add_argument(f"--{kind}", type=int, default=0, metavar="COUNT")
     parser.add_argument("--from", type=int, default=0, dest="first", metavar="NUMBER", help="the first number tried")
@@ -42,7 +45,7 @@ def main() -> int:
 
 
 summaries: dict[str, Callable[[], list[str]]] = {
-    "commands": commands.summary, "files": files.summary, "kills": kills.summary,
+    "commands": commands.summary, "files": files.summary, "kills": kills.summary, "placings": placings.summary,
 }  # fmt: skip
 
 if __name__ == "__main__":
