@@ -23,14 +23,30 @@ def unpacked(data: bytes) -> Any:
 
 
 class ServiceCase(unittest.TestCase):
+    """``one_service``: the tests of a class go on in one service, each with designs of its own; so they must not look at
+    what others left. Each service has workers, and each of these takes some seconds to begin."""
+
+    one_service = False
+    _kept: tuple[type, Path, Room, TestClient] | None = None
+
     def setUp(self) -> None:
-        holder = tempfile.TemporaryDirectory()
-        self.addCleanup(holder.cleanup)
-        self.folder = Path(holder.name)
-        self.room = Room(self.folder)
-        self.client = TestClient(create_app(self.room), base_url="http://127.0.0.1", raise_server_exceptions=False)
-        self.client.__enter__()
-        self.addCleanup(lambda: self.client.__exit__(None, None, None))
+        kept = ServiceCase._kept
+        if not self.one_service or kept is None or kept[0] is not type(self):
+            kept = self._begun_service()
+        _, self.folder, self.room, self.client = kept
+
+    def _begun_service(self) -> tuple[type, Path, Room, TestClient]:
+        later = type(self).addClassCleanup if self.one_service else self.addCleanup
+        holder = tempfile.TemporaryDirectory(ignore_cleanup_errors=self.one_service)
+        later(holder.cleanup)
+        room = Room(Path(holder.name))
+        client = TestClient(create_app(room), base_url="http://127.0.0.1", raise_server_exceptions=False)
+        client.__enter__()
+        later(lambda: client.__exit__(None, None, None))
+        made = type(self), Path(holder.name), room, client
+        if self.one_service:
+            ServiceCase._kept = made
+        return made
 
     def begun(self, *commands: dict[str, Any]) -> dict[str, Any]:
         """A new design to which commands were given, by REST."""

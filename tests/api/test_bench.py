@@ -25,6 +25,8 @@ FLUSH: dict[str, Any] = {"kind": "add-follower", "piece": "p1", "follower": {"ki
 
 
 class Frames(TalkCase):
+    one_service = True
+
     def test_stones_come_as_instances_and_what_they_look_like_once(self) -> None:
         state = self.begun(RING, STONE)
         with self.talk(state) as talk:
@@ -200,6 +202,8 @@ class Refused(SolidCase):
 
 
 class Proofs(TalkCase):
+    one_service = True
+
     def test_proofs_are_told_with_every_frame_and_turn_while_a_form_is_pulled(self) -> None:
         state = self.begun({"kind": "add-torus", "ring": 20, "section": 4, "counts": [16, 8], "size_of": "surface"})
         for proof in (

@@ -34,6 +34,8 @@ def png_bomb(side: int = 60_000) -> bytes:
 
 
 class ReferenceCase(ServiceCase):
+    one_service = True
+
     def add(self, state: dict[str, Any], what: str, data: bytes, name: str, **more: Any) -> Any:
         query = {"revision": state["revision"], "name": name, **more}
         return self.client.post(f"/api/designs/{state['id']}/{what}", params=query, content=data)
@@ -185,6 +187,8 @@ class Components(ReferenceCase):
 
 
 class Stands(ServiceCase):
+    one_service = True
+
     RING = {"kind": "add-ring", "name": "Band", "bore": 17.3, "width": 4, "thickness": 2}
 
     def put(self, state: dict[str, Any], **asked: Any) -> Any:

@@ -35,6 +35,8 @@ def stroke(way: list[list[float]], **more: Any) -> dict[str, Any]:
 
 
 class ReliefCase(ServiceCase):
+    one_service = True
+
     def setUp(self) -> None:
         super().setUp()
         self.state = self.begun(RING)

@@ -20,6 +20,8 @@ SCAN = {"piece": "p1", "spacing": 1.2, "noise": 0.03, "looks": "around"}
 
 
 class ScanCase(ServiceCase):
+    one_service = True
+
     def setUp(self) -> None:
         super().setUp()
         self.state = self.begun({"kind": "add-sphere", "name": "Clay", "diameter": 40})

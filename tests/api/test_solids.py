@@ -15,6 +15,8 @@ from zinc_otter.core.solid.exact import Cylinder
 
 
 class SolidCase(ServiceCase):
+    one_service = True
+
     def path(self, state: dict[str, Any], piece: str = "p1") -> str:
         return f"/api/designs/{state['id']}/pieces/{piece}"
 

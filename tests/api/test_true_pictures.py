@@ -16,7 +16,7 @@ from tests.api.test_solids import SolidCase
 CAMERA = {"eye": [0, -90, 30], "back": [0, -0.9487, 0.3162], "up": [0, 0.3162, 0.9487], "field": 32, "tall": 50}
 
 
-class Pictures(SolidCase):
+class PictureCase(SolidCase):
     def begin(self, state: dict[str, Any], **asked: Any) -> Any:
         small = {"camera": CAMERA, "width": 64, "height": 48, "samples": 8}
         return self.client.post(f"/api/designs/{state['id']}/true-pictures", json={**small, **asked})
@@ -24,6 +24,8 @@ class Pictures(SolidCase):
     def kept(self, state: dict[str, Any]) -> list[dict[str, Any]]:
         return self.client.get(f"/api/designs/{state['id']}/true-pictures").json()
 
+
+class Pictures(PictureCase):
     def test_taken_fetched_and_kept_beside_yesterdays(self) -> None:
         state = self.begun(BOX)
         self.assertEqual(self.kept(state), [])
@@ -119,34 +121,6 @@ class Pictures(SolidCase):
         self.problem(self.begin(state, beside={"step": 10**6}), 404, "unknown-design")
         self.problem(self.begin(state, beside={"pieces": ["p1", "p9"]}), 404, "unknown-piece")
 
-    def test_they_go_with_the_archive_and_stay_when_files_are_cleared(self) -> None:
-        state = self.begun(BOX)
-        for turns in (1, 3):
-            self.wait(self.begin(state, turns=turns, light="dusk").json()["job"])
-            time.sleep(1.1)
-        kept = self.kept(state)
-        self.assertEqual([one["turns"] for one in kept], [3, 1])
-        self.client.delete("/api/keeping/made")
-        self.assertEqual(self.kept(state), kept)
-        archive = self.client.get(f"/api/designs/{state['id']}/archive").content
-        back = self.client.post("/api/designs/archives", content=archive).json()
-        again = self.kept(back)
-        # The same pictures under keys of their own; yesterday's are still of the revision that they were taken at.
-        for one, other in zip(kept, again, strict=True):
-            self.assertNotEqual(one.pop("key"), key := other.pop("key"))
-            self.assertEqual(one, other)
-        moving = self.client.get(f"/api/true-pictures/{key}?moving=true")
-        self.assertEqual(moving.status_code, 404)
-        first = self.kept(back)[0]["key"]
-        self.assertEqual(self.client.get(f"/api/true-pictures/{first}?moving=true").status_code, 200)
-        # Thrown away here it is still there.
-        self.assertEqual(self.client.delete(f"/api/designs/{back['id']}/true-pictures/{first}").status_code, 204)
-        self.problem(self.client.get(f"/api/true-pictures/{first}"), 404, "no-solid")
-        self.assertEqual((len(self.kept(back)), len(self.kept(state))), (1, 2))
-        self.problem(self.client.delete(f"/api/designs/{state['id']}/true-pictures/{first}"), 404, "no-solid")
-        self.client.delete(f"/api/designs/{state['id']}")
-        self.assertEqual([path.name for path in self.folder.rglob("shots/*.webp")], [])
-
     def test_what_is_no_picture_in_an_archive_is_left_out(self) -> None:
         state = self.begun(BOX)
         self.wait(self.begin(state).json()["job"])
@@ -190,3 +164,37 @@ class Pictures(SolidCase):
         self.problem(self.client.get(f"/api/true-pictures/{'0' * 32}"), 404, "no-solid")
         none = self.client.post("/api/designs/none/true-pictures", json={"camera": CAMERA})
         self.problem(none, 404, "unknown-design")
+
+
+class Cleared(PictureCase):
+    """What is cleared is cleared for all: in a service of its own."""
+
+    one_service = False
+
+    def test_they_go_with_the_archive_and_stay_when_files_are_cleared(self) -> None:
+        state = self.begun(BOX)
+        for turns in (1, 3):
+            self.wait(self.begin(state, turns=turns, light="dusk").json()["job"])
+            time.sleep(1.1)
+        kept = self.kept(state)
+        self.assertEqual([one["turns"] for one in kept], [3, 1])
+        self.client.delete("/api/keeping/made")
+        self.assertEqual(self.kept(state), kept)
+        archive = self.client.get(f"/api/designs/{state['id']}/archive").content
+        back = self.client.post("/api/designs/archives", content=archive).json()
+        again = self.kept(back)
+        # The same pictures under keys of their own; yesterday's are still of the revision that they were taken at.
+        for one, other in zip(kept, again, strict=True):
+            self.assertNotEqual(one.pop("key"), key := other.pop("key"))
+            self.assertEqual(one, other)
+        moving = self.client.get(f"/api/true-pictures/{key}?moving=true")
+        self.assertEqual(moving.status_code, 404)
+        first = self.kept(back)[0]["key"]
+        self.assertEqual(self.client.get(f"/api/true-pictures/{first}?moving=true").status_code, 200)
+        # Thrown away here it is still there.
+        self.assertEqual(self.client.delete(f"/api/designs/{back['id']}/true-pictures/{first}").status_code, 204)
+        self.problem(self.client.get(f"/api/true-pictures/{first}"), 404, "no-solid")
+        self.assertEqual((len(self.kept(back)), len(self.kept(state))), (1, 2))
+        self.problem(self.client.delete(f"/api/designs/{state['id']}/true-pictures/{first}"), 404, "no-solid")
+        self.client.delete(f"/api/designs/{state['id']}")
+        self.assertEqual([path.name for path in self.folder.rglob("shots/*.webp")], [])
