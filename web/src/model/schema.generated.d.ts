@@ -12401,7 +12401,7 @@ export interface components {
          *     >>> where[0, 2, 3] = 15.0
          *     >>> laid = {"p2": [(Stone(), where)]}
          *     >>> recipe = Recipe("Box", box((30, 30, 30), (2, 2, 2)), (Seats("f1", stones="p2", way="alone"),), stones=laid)
-         *     >>> made_of_triangles(recipe).body.size[0] < 7
+         *     >>> bool(made_of_triangles(recipe).body.size[0] < 7)
          *     True
          */
         "Seats-Input": {
@@ -12461,7 +12461,7 @@ export interface components {
          *     >>> where[0, 2, 3] = 15.0
          *     >>> laid = {"p2": [(Stone(), where)]}
          *     >>> recipe = Recipe("Box", box((30, 30, 30), (2, 2, 2)), (Seats("f1", stones="p2", way="alone"),), stones=laid)
-         *     >>> made_of_triangles(recipe).body.size[0] < 7
+         *     >>> bool(made_of_triangles(recipe).body.size[0] < 7)
          *     True
          */
         "Seats-Output": {
@@ -18611,7 +18611,7 @@ export interface components {
          *     >>> where[0, 2, 3] = 15.0
          *     >>> laid = {"p2": [(Stone(), where)]}
          *     >>> recipe = Recipe("Box", box((30, 30, 30), (2, 2, 2)), (Seats("f1", stones="p2", way="alone"),), stones=laid)
-         *     >>> made_of_triangles(recipe).body.size[0] < 7
+         *     >>> bool(made_of_triangles(recipe).body.size[0] < 7)
          *     True
          */
         Seats: {
