@@ -311,6 +311,21 @@ class Proofs(TalkCase):
             self.assertEqual(told["holds"], "unknown")
             self.assertRegex(told["words"], "^Of the body without one of its followers: Wall 20 mm .* Hollow: ")
 
+    def test_the_body_of_a_hidden_piece_is_judged_as_well(self) -> None:
+        hidden = {"kind": "show-piece", "piece": "p1", "visible": False}
+        wall = {"kind": "wall", "piece": "p1", "least": 1.5, "of_body": True}
+        hollow = {"kind": "add-follower", "piece": "p1", "follower": {"kind": "hollow", "wall": 1.0}}
+        block = {"kind": "add-box", "size": [31, 30, 20], "counts": [2, 2, 2]}
+        state = self.begun(block, hollow, {"kind": "add-proof", "proof": wall}, hidden)
+        with self.talk(state) as talk:
+            told = self.told_proofs(talk)
+        self.assertEqual(told["holds"], "fails")
+        self.assertAlmostEqual(told["figure"], 1.0, delta=0.05)
+        # Found once it is told at once, also where the body itself was forgotten since.
+        self.room.bodies._shapes.drop(lambda _: True)
+        with self.talk(state) as talk:
+            self.assertEqual(talk.hear()["proofs"][0]["holds"], "fails")
+
     def test_what_goes_by_the_cage_is_not_asked_of_a_body(self) -> None:
         state = self.begun({"kind": "add-box", "size": [30, 30, 20], "counts": [1, 1, 1]})
         command = {"kind": "add-proof", "proof": {"piece": "p1", "kind": "sound", "of_body": True}}

@@ -14,6 +14,7 @@ from zinc_otter.api.designs import AtHand
 from zinc_otter.api.room import Room
 from zinc_otter.api.solid_schemas import RemarkState
 from zinc_otter.api.solids import download
+from zinc_otter.api.stones import between_seats
 from zinc_otter.api.triangle_files import triangles_for
 from zinc_otter.core.errors import BadNumberError
 from zinc_otter.core.proof.bore import bore
@@ -29,7 +30,7 @@ from zinc_otter.core.stone.spacing import spacing
 from zinc_otter.core.words import fine_length_words, length_words, lengths_in
 from zinc_otter.studio.bill import Bill, bill_csv, bill_of
 from zinc_otter.studio.design import Design, Piece
-from zinc_otter.studio.followers import clearances_in, recipe_of
+from zinc_otter.studio.followers import recipe_of
 from zinc_otter.studio.images import stand_for
 
 router = APIRouter(prefix="/api", tags=["bench"])
@@ -186,7 +187,7 @@ def _bill(room: Room, design_id: str) -> Bill:
                 continue
             lacks += [
                 f"{piece.name} is weighed as it is without one of its followers. {words}"
-                for _, status, words, _ in body["notes"] if status == "failed"
+                for _, status, words, _ in body["notes"] if status in ("failed", "waits")
             ]  # fmt: skip
             volumes[piece.id] = body["volume"]
             made = bore(body["points"].reshape(-1, 3).astype(float), body["triangles"].reshape(-1, 3))
@@ -224,10 +225,8 @@ def _gap(design: Design, piece: Piece, least: float) -> list[Remark]:
     near = spacing([(gem, motions) for _, gem, motions in laid]) if laid else None
     if near is None:
         return []
-    # A seat is wider than its stone on every side.
-    clearances = clearances_in(design)
-    owner = [one for one, _, motions in laid for _ in range(len(motions))]
-    metal = near.gap.distance - sum(clearances.get(owner[k], 0.0) for k in near.between)
+    found = between_seats(design, near, [one for one, _, motions in laid for _ in range(len(motions))])
+    metal = near.gap.distance if found is None else found[1]
     if metal >= least - TOUCH:
         return []
     words = (

@@ -47,9 +47,9 @@ class Bodies:
         kernel = fineness == FINE and "problem" not in body and not recipe.has_relief
         return _with_kernel(body, self.folder(recipe)) if kernel else body
 
-    def at_hand(self, recipe: Recipe, fineness: tuple[int, int]) -> Made | CoreError | None:
-        """What was made of a recipe, or why nothing was; None where nobody has asked for it yet."""
-        return self._shapes.peek((recipe.digest, fineness))
+    def is_at_hand(self, recipe: Recipe, fineness: tuple[int, int]) -> bool:
+        """Whether :meth:`shape` need not make it."""
+        return self._shapes.peek((recipe.digest, fineness)) is not None
 
     def shape(self, recipe: Recipe, fineness: tuple[int, int]) -> Made:
         """The body of a recipe, and what became of its followers. Raises CoreError."""

@@ -256,7 +256,7 @@ class _Channel:
         """What is asked of bodies can be told now."""
         if any(goes_by_body(design, proof) for proof in design.proofs):
             with lengths_in(unit):
-                proofs = await asyncio.to_thread(self._room.proofs.of, design, True)
+                proofs = await asyncio.to_thread(self._room.proofs.of, design, True, True)
             await self._send({"type": "proofs", "proofs": proofs})
 
     async def _look_closer(self, seq: int, before: Saved, command: Command, outcome: Outcome) -> None:

@@ -45,14 +45,14 @@ class Proofs:
         self._solid = solid
         self._judged: Kept[tuple[object, ...], Verdict] = Kept(400)
 
-    def of(self, design: Design, settled: bool) -> list[ShownProof]:
+    def of(self, design: Design, settled: bool, with_bodies: bool = False) -> list[ShownProof]:
         """Every proof with its verdict, in the unit that is told in; those of hidden pieces as well: a form does not become
         right by being hidden."""
         found: list[ShownProof] = []
         for proof in design.proofs:
             # What does not go by the dense surface is as true in a drag.
             fine = settled or not proof.by_surface
-            verdict = self._verdict(design, proof, fine)
+            verdict = self._verdict(design, proof, fine, with_bodies)
             drawn = verdict.measured
             found.append({
                 "id": proof.id,
@@ -102,7 +102,7 @@ class Proofs:
             "share": found.share,
         }
 
-    def _verdict(self, design: Design, proof: Proof, settled: bool) -> Verdict:
+    def _verdict(self, design: Design, proof: Proof, settled: bool, with_bodies: bool) -> Verdict:
         forms = {p.id: p.form for p in design.pieces if p.curve is None or not proof.by_surface}
         own = forms.get(proof.piece)
         if own is None:
@@ -111,24 +111,31 @@ class Proofs:
         beside = tuple(forms[one].digest if one in forms else "" for one in proof.beside)
         placed = tuple(repr(components.get(one)) for one in proof.components)
         if goes_by_body(design, proof):
-            return self._of_body(design, proof, (beside, placed), settled)
+            return self._of_body(design, proof, (beside, placed), settled, with_bodies)
         verdict = self._judged.get(
             (repr(proof), own.digest, beside, placed, settled, told_in()),
             lambda: self._judge(design, proof, own, settled),
         )
         return of_the_form(design, proof, verdict)
 
-    def _of_body(self, design: Design, proof: Proof, around: tuple[object, ...], settled: bool) -> Verdict:
-        """Bodies are made behind the hand: until then there is nothing to judge."""
+    def _of_body(
+        self, design: Design, proof: Proof, around: tuple[object, ...], settled: bool, with_bodies: bool
+    ) -> Verdict:
+        """Bodies are made behind the hand: until then there is nothing to judge, unless they are to be made now, as those of
+        hidden pieces and such as were forgotten since."""
         if not settled:
             return Verdict("unknown", "Told once the hand rests: it goes by the body.")
         recipe = recipe_of(design, proof.piece, self._solid)
-        made = self._bodies.at_hand(recipe, FINE)
-        if made is None:
-            return Verdict("unknown", "Told once its body is made.")
-        if isinstance(made, CoreError):
-            return Verdict("unknown", f"There is no body: {made}", place=made.place)
         key = (repr(proof), recipe.digest, *around, True, told_in())
+        kept = self._judged.peek(key)
+        if kept is not None:
+            return kept
+        if not (with_bodies or self._bodies.is_at_hand(recipe, FINE)):
+            return Verdict("unknown", "Told once its body is made.")
+        try:
+            made = self._bodies.shape(recipe, FINE)
+        except CoreError as error:
+            return Verdict("unknown", f"There is no body: {error}", place=error.place)
         return self._judged.get(key, lambda: self._judge_body(design, proof, made))
 
     def _judge_body(self, design: Design, proof: Proof, made: Made) -> Verdict:

@@ -38,11 +38,11 @@ def told_stones(design: Design, gaps: Gaps, settled: bool) -> tuple[list[ShownGa
     if near is not None:
         a, b = (owner[k] for k in near.between)
         shown_gaps.append(told(near.gap, a, None if a == b else b))
-    left = None if near is None else _between_seats(design, near, owner)
+    left = None if near is None else between_seats(design, near, owner)
     return shown_gaps, [_piece(design, piece, gaps, near, owner, left, settled) for piece in pieces]
 
 
-def _between_seats(design: Design, near: Spacing, owner: list[str]) -> tuple[set[str], float] | None:
+def between_seats(design: Design, near: Spacing, owner: list[str]) -> tuple[set[str], float] | None:
     """How many mm of metal are left between the seats of the two nearest stones, and whose they are.
 
     A seat is wider than its stone by the clearance of the setting that cuts it. None where one of them has no seat.
