@@ -45,7 +45,7 @@ function Lines({ bill }: { bill: Bill }) {
         <tbody>
           {bill.metal.map((line) => (
             <tr key={line.piece}>
-              <th scope="row">{line.count > 1 ? `${line.count} × ${line.name}` : line.name}</th>
+              <th scope="row">{line.count > 1 ? `${line.name}, ${line.count} bodies` : line.name}</th>
               <td>{trimmed(line.volume, 1)} mm³</td>
               <td colSpan={2}>{line.bore ? `bore ⌀ ${lengthWords(line.bore, unit)}${line.bore_words ? `: ${line.bore_words}` : ""}` : ""}</td>
             </tr>
