@@ -8,6 +8,7 @@ import tempfile
 import unittest
 from dataclasses import replace
 from pathlib import Path
+from unittest.mock import patch
 
 import numpy as np
 from PIL import Image
@@ -45,9 +46,9 @@ def ball(finish: Finish, width: float = 20.0) -> Seen:
 
 
 def traced(scene: Scene, film: Film) -> Floats:
-    *_, (count, light) = passes(scene, film)
-    assert count == film.samples
-    return light
+    *_, last = passes(scene, film)
+    assert last.samples == film.samples
+    return last.light
 
 
 class Energy(unittest.TestCase):
@@ -133,8 +134,35 @@ class Cameras(unittest.TestCase):
         scene = Scene((ball(finish_named("silver")),), FRONT, "tent")
         first, second = (traced(scene, Film(32, 24, 16)) for _ in range(2))
         np.testing.assert_array_equal(first, second)
-        counts = [count for count, _ in passes(scene, Film(32, 24, 20))]
+        counts = [stage.samples for stage in passes(scene, Film(32, 24, 20))]
         self.assertEqual(counts, [8, 16, 20])
+
+    def test_a_large_one_comes_in_bands_and_is_the_same(self) -> None:
+        """Of the same light, and of the same place: no band is shifted, left out, or looked at twice."""
+        scene = Scene((ball(Finish("white", "matt", WHITE)),), FLAT, "even")
+        film = Film(96, 72, 48, clear=True)
+        whole = traced(scene, film)
+        with patch("zinc_otter.jobs.path_tracing._BAND", 96 * 20):
+            stages = list(passes(scene, film))
+        self.assertEqual([stage.samples for stage in stages[:5]], [0, 0, 0, 8, 8])
+        self.assertEqual([stage.share for stage in stages], sorted({stage.share for stage in stages}))
+        self.assertEqual(stages[-1].share, 1.0)
+        # What was not looked at yet is empty, what was is there.
+        self.assertEqual(float(np.abs(stages[1].light[40:]).max()), 0.0)
+        np.testing.assert_allclose(stages[1].light[30, 48, 3], 1.0)
+        np.testing.assert_allclose(stages[-1].light[..., 3], whole[..., 3], atol=0.25)
+        self.assertAlmostEqual(stages[-1].light[..., 3].sum() / whole[..., 3].sum(), 1, delta=5e-3)
+
+    def test_smoothed_it_is_nearer_to_what_many_samples_show(self) -> None:
+        scene = Scene((ball(Finish("clay", "matt", (0.7, 0.5, 0.4))),), FRONT, "tent", floor=-10.0)
+        film = Film(96, 72, 8, smooth=True)
+        *_, last = passes(scene, film)
+        fine = traced(scene, Film(96, 72, 512))[..., :3]
+        rough, smooth = (float(np.sqrt(((light[..., :3] - fine) ** 2).mean())) for light in (last.light, last.smoothed()))
+        self.assertLess(smooth, 0.5 * rough)
+        # The light as a whole and what is covered stay, and so do the edges of the ball.
+        np.testing.assert_allclose(last.smoothed()[..., :3].mean() / last.light[..., :3].mean(), 1, atol=0.02)
+        np.testing.assert_array_equal(last.smoothed()[..., 3], last.light[..., 3])
 
     def test_wrong_numbers_are_refused_in_words(self) -> None:
         for words, act in (

@@ -32,7 +32,7 @@ const lines = Object.entries(parameters).flatMap(([kind, fields]) => [
 ]);
 const cuts = Object.entries(schemas.LayStones.properties.cut.discriminator.mapping).map(([kind, address]) => {
   const { title, properties } = schemas[address.split("/").at(-1)];
-  const { kind: _, ...own } = Object.fromEntries(Object.entries(properties).map(([name, given]) => [name, given.default]));
+  const { kind: _, ...own } = Object.fromEntries(Object.entries(properties).filter(([, given]) => given.type !== "array").map(([name, given]) => [name, given.default]));
   return `  "${kind}": ${JSON.stringify({ name: title.replace(/(?<!^)[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`), begins: own })},`;
 });
 lines.push("} as const;", "", "/** Kinds of commands that can keep the surface on a scan. */", `export const sticking: ReadonlySet<string> = new Set(${JSON.stringify(sticking)});`);

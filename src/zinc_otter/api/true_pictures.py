@@ -79,7 +79,8 @@ class BesideAsk(BaseModel):
 class PictureAsk(BaseModel):
     """What a picture is taken by. ``turned`` degrees about z is where the light comes from; ``clear`` is no background.
     Pieces are drawn ``apart`` by so many times their distance from the middle; of ``turns`` above 1 so many views are taken
-    all round; with ``fire`` stones part light into its colours, which takes three times as long."""
+    all round; with ``fire`` stones part light into its colours, which takes three times as long; a ``smooth`` one is rid of
+    grain at the end."""
 
     model_config = ConfigDict(extra="forbid", frozen=True)
     camera: CameraAsk
@@ -90,6 +91,7 @@ class PictureAsk(BaseModel):
     turned: Annotated[float, Field(ge=-360, le=360)] = 0.0
     exposure: Annotated[float, Field(ge=-6, le=6)] = 0.0
     fire: bool = False
+    smooth: bool = True
     background: Literal["floor", "clear"] = "floor"
     cut: CutAsk | None = None
     apart: Annotated[float, Field(ge=0, le=MOST_APART)] = 0.0
@@ -102,7 +104,8 @@ def begin_picture(design_id: str, asked: PictureAsk, room: AtHand) -> KeyedJob:
     """Begin to picture what is shown, as the design stands now; it is fetched by its key, also while it gets finer."""
     saved = room.studio.saved(design_id)
     facts, seen = saved.facts, asked.camera
-    film = Film(asked.width, asked.height, asked.samples, asked.exposure, asked.background == "clear", asked.fire)
+    clear = asked.background == "clear"
+    film = Film(asked.width, asked.height, asked.samples, asked.exposure, clear, asked.fire, asked.smooth)
     if asked.width * asked.height * asked.turns > MOST_PIXELS_OF_TURNS:
         raise BadNumberError(
             f"{asked.turns} views of {asked.width} × {asked.height} pixels are more than {MOST_PIXELS_OF_TURNS:,} together; "

@@ -3,8 +3,8 @@
 from __future__ import annotations
 
 import tempfile
-from collections.abc import Iterator
-from dataclasses import replace
+from collections.abc import Iterator, Sequence
+from dataclasses import dataclass, replace
 from functools import lru_cache
 from pathlib import Path
 from typing import Any
@@ -20,28 +20,63 @@ from zinc_otter.core.srgb import from_linear
 _PAPER: Colour = (0.78, 0.76, 0.72)
 _PRIMARIES = (611.0, 549.0, 464.0)
 """Dominant wavelengths of the primaries of sRGB (IEC 61966-2-1), nm."""
+_BAND = 1 << 17
+"""Pixels that are traced in one go."""
+_GUIDES = 6
+"""Channels of colour and direction of what is first met, by which grain is told from detail."""
 _BOUNCES = 24
 """How often light is followed on: stones send it back and forth."""
 
 
-def passes(scene: Scene, film: Film, each: int = 8) -> Iterator[tuple[int, Floats]]:
-    """The picture, better and better: samples so far, and (height, width, 4) linear light with what it covers.
+@dataclass(frozen=True, eq=False)
+class Stage:
+    """How far a picture has come: ``samples`` that every pixel has, the ``share`` of all work that is done, and ``light``,
+    (height, width, 4) linear with what it covers."""
 
-    Each pass has a seed of its own, so that the same scene gives the same picture.
+    samples: int
+    share: float
+    light: Floats
+    guides: Floats
+
+    def smoothed(self) -> Floats:
+        """The light without the grain of few samples; see :mod:`denoising`."""
+        from zinc_otter.jobs.denoising import smoothed
+
+        return smoothed(self.light, self.guides[..., :3], self.guides[..., 3:])
+
+
+def passes(scene: Scene, film: Film, each: int = 8) -> Iterator[Stage]:
+    """The picture, better and better, by bands of it, so that a large one can be shown, paused and ended soon.
+
+    Each band of each pass has a seed of its own, so that the same scene gives the same picture.
     """
     mi = _library()
+    bands = bands_of(film)
     with tempfile.TemporaryDirectory() as folder:
         ways = by_colour(scene) if film.fire else (scene,)
-        loaded = [mi.load_dict(_described(way, film, Path(folder), mi)) for way in ways]
-        total = np.zeros((film.height, film.width, 4))
+        loaded = [mi.load_dict(_described(way, film, bands, Path(folder), mi)) for way in ways]
+        total = np.zeros((film.height, film.width, 4 + _GUIDES * film.smooth))
+        taken = np.zeros((film.height, 1, 1))
         done = 0
         while done < film.samples:
             count = min(each, film.samples - done)
-            # By the same seed each: where nothing parts the colours, they stay together.
-            seen = [np.array(mi.render(way, spp=count, seed=done), dtype=np.float64) for way in loaded]
-            total += count * (seen[0] if len(seen) == 1 else _joined(seen))
+            for k, band in enumerate(bands):
+                # By the same seed each: where nothing parts the colours, they stay together.
+                seed = done * len(bands) + k
+                seen = [np.array(mi.render(way, sensor=k, spp=count, seed=seed), dtype=np.float64) for way in loaded]
+                total[band] += count * (seen[0] if len(seen) == 1 else _joined(seen))
+                taken[band] += count
+                whole = k == len(bands) - 1
+                share = (done + count * (k + 1) / len(bands)) / film.samples
+                mean = total / np.maximum(taken, 1)
+                yield Stage(done + count if whole else done, share, mean[..., :4], mean[..., 4:])
             done += count
-            yield done, total / done
+
+
+def bands_of(film: Film) -> list[slice]:
+    """Rows of a picture that are traced together: so many that one takes a few seconds."""
+    rows = max(_BAND // film.width, 1)
+    return [slice(first, min(first + rows, film.height)) for first in range(0, film.height, rows)]
 
 
 def by_colour(scene: Scene) -> tuple[Scene, ...]:
@@ -63,7 +98,8 @@ def by_colour(scene: Scene) -> tuple[Scene, ...]:
 def _joined(seen: list[Floats]) -> Floats:
     """Red of the first, green of the second with what it covers, blue of the third."""
     red, green, blue = seen
-    return np.stack([red[..., 0], green[..., 1], blue[..., 2], green[..., 3]], axis=2)
+    light = np.stack([red[..., 0], green[..., 1], blue[..., 2], green[..., 3]], axis=2)
+    return np.concatenate([light, green[..., 4:]], axis=2)
 
 
 def developed(light: Floats, exposure: float) -> Floats:
@@ -84,15 +120,16 @@ def _library() -> Any:
     return mitsuba
 
 
-def _described(scene: Scene, film: Film, folder: Path, mi: Any) -> dict[str, Any]:
+def _described(scene: Scene, film: Film, bands: Sequence[slice], folder: Path, mi: Any) -> dict[str, Any]:
     turn = mi.ScalarTransform4f().rotate([0, 0, 1], scene.turned)
     # Its pictures of the sphere stand on y, and begin at another side.
     stands = mi.ScalarTransform4f().rotate([1, 0, 0], 90)
-    clear = film.clear
+    path = {"type": "path", "max_depth": _BOUNCES, "hide_emitters": film.clear or scene.floor is not None}
+    guides = {"type": "aov", "aovs": "albedo:albedo,normals:sh_normal", "light": path}
     found: dict[str, Any] = {
         "type": "scene",
-        "integrator": {"type": "path", "max_depth": _BOUNCES, "hide_emitters": clear or scene.floor is not None},
-        "sensor": _sensor(scene.camera, film, mi),
+        "integrator": guides if film.smooth else path,
+        **{f"sensor{k:04}": _sensor(scene.camera, film, band, mi) for k, band in enumerate(bands)},
         "light": {
             "type": "envmap",
             "bitmap": mi.Bitmap(np.ascontiguousarray(sphere_of(scene.light), dtype=np.float32)),
@@ -100,10 +137,10 @@ def _described(scene: Scene, film: Film, folder: Path, mi: Any) -> dict[str, Any
         },
     }
     for k, body in enumerate(scene.bodies):
-        path = folder / f"body{k}.ply"
-        path.write_bytes(_ply(body))
+        file = folder / f"body{k}.ply"
+        file.write_bytes(_ply(body))
         bsdf = _bsdf(body.finish, body.own)
-        found[f"body{k}"] = {"type": "ply", "filename": str(path), "face_normals": body.normals is None, "bsdf": bsdf}
+        found[f"body{k}"] = {"type": "ply", "filename": str(file), "face_normals": body.normals is None, "bsdf": bsdf}
     if scene.floor is not None and scene.bodies:
         points = np.concatenate([body.points for body in scene.bodies])
         middle, extent = (points.min(axis=0) + points.max(axis=0)) / 2, float(np.ptp(points, axis=0).max())
@@ -112,11 +149,12 @@ def _described(scene: Scene, film: Film, folder: Path, mi: Any) -> dict[str, Any
     return found
 
 
-def _sensor(camera: Camera, film: Film, mi: Any) -> dict[str, Any]:
+def _sensor(camera: Camera, film: Film, band: slice, mi: Any) -> dict[str, Any]:
     eye, back = np.array(camera.eye), np.array(camera.back)
     sight = mi.ScalarTransform4f().look_at(eye.tolist(), (eye - back).tolist(), list(camera.up))
     size = {
         "type": "hdrfilm", "width": film.width, "height": film.height, "pixel_format": "rgba", "component_format": "float32",
+        "crop_offset_x": 0, "crop_offset_y": band.start, "crop_width": film.width, "crop_height": band.stop - band.start,
         # No pixel takes part in another: sums do not hang on the order in which parts are done.
         "rfilter": {"type": "box"},
     }  # fmt: skip

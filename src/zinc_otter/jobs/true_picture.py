@@ -20,6 +20,7 @@ from zinc_otter.jobs.triangle_work import Fineness, made_body
 
 if TYPE_CHECKING:
     from zinc_otter.core.picture.scene import Camera, Film, Scene
+    from zinc_otter.jobs.path_tracing import Stage
     from zinc_otter.studio.design import Design
 
 _ROUND = 6_000
@@ -27,6 +28,8 @@ _ROUND = 6_000
 _IN_A_ROW = 6
 _LOOK_AGAIN = 0.2
 """Seconds after which one that is paused looks whether it is to go on."""
+_SHOW_AGAIN = 0.5
+"""Seconds after which what there is so far is shown anew."""
 _WIDER = 1.5
 """Each of two is seen so much wider: its half of the picture is narrow."""
 
@@ -82,22 +85,27 @@ def take_picture(
     frames: list[np.ndarray] = []
     try:
         for k in range(set_up.turns):
-            light = np.zeros((film.height, film.width * len(sides), 4))
+            stages: list[Stage] = []
             views = [_turned(scene, k / set_up.turns) for scene in scenes]
-            for done, light in _passes(views, replace(film, samples=samples)):
-                so_far = _pixels(developed(light, film.exposure), film.clear)
-                put(between, lambda fresh, pixels=so_far: _write(fresh, pixels, {}))  # type: ignore[misc]
+            shown = 0.0
+            for stages in _passes(views, replace(film, samples=samples)):
+                done, share = stages[0].samples, 0.03 + 0.96 * (k + stages[0].share) / set_up.turns
+                if time.monotonic() > shown + _SHOW_AGAIN:
+                    so_far = _pixels(developed(_beside(stages), film.exposure), film.clear)
+                    put(between, lambda fresh, pixels=so_far: _write(fresh, pixels, {}))  # type: ignore[misc]
+                    shown = time.monotonic()
                 of = "" if set_up.turns == 1 else f", view {k + 1} of {set_up.turns}"
-                progress(0.03 + 0.96 * (k + done / samples) / set_up.turns, f"{done} of {samples} samples{of}")
+                progress(share, f"{done} of {samples} samples{of}")
                 if rest.exists():
-                    progress(0.03 + 0.96 * (k + done / samples) / set_up.turns, f"Paused at {done} of {samples} samples{of}")
+                    progress(share, f"Paused at {done} of {samples} samples{of}")
                 while rest.exists() and not enough.exists():
                     time.sleep(_LOOK_AGAIN)
-                if enough.exists():
+                # A picture of which a part was never looked at is none.
+                if enough.exists() and done:
                     break
             # What was fine enough is so for the other views, too.
             samples = done
-            frames.append(_pixels(developed(light, film.exposure), film.clear))
+            frames.append(_pixels(developed(_beside(stages, film.smooth), film.exposure), film.clear))
         path.parent.mkdir(parents=True, exist_ok=True)
         if len(frames) > 1:
             put(path.with_suffix(".webp"), lambda fresh: _write_moving(fresh, frames))
@@ -137,12 +145,16 @@ def _turned(scene: Scene, share: float) -> Scene:
     return replace(scene, camera=turned_about(scene.camera, middle, degrees), turned=scene.turned + degrees)
 
 
-def _passes(scenes: Sequence[Scene], film: Film) -> Iterator[tuple[int, Floats]]:
+def _passes(scenes: Sequence[Scene], film: Film) -> Iterator[list[Stage]]:
     """Of scenes side by side."""
     from zinc_otter.jobs.path_tracing import passes
 
     for parts in zip(*(passes(scene, film) for scene in scenes), strict=True):
-        yield parts[0][0], np.concatenate([light for _, light in parts], axis=1)
+        yield list(parts)
+
+
+def _beside(stages: Sequence[Stage], smooth: bool = False) -> Floats:
+    return np.concatenate([stage.smoothed() if smooth else stage.light for stage in stages], axis=1)
 
 
 def _in_rows(frames: Sequence[np.ndarray]) -> np.ndarray:

@@ -419,6 +419,7 @@ export const cuts = {
   "baguette": {"name":"Baguette","begins":{"width":2,"length":4,"table":65,"crown":35,"pavilion":45,"girdle":4,"steps":2}},
   "cabochon": {"name":"Cabochon","begins":{"width":5,"length":5,"dome":40,"back":0,"girdle":8}},
   "cushion": {"name":"Cushion brilliant","begins":{"width":5,"length":5.5,"table":58,"crown":34.5,"pavilion":40.75,"girdle":3.5,"star":50,"lower":77,"culet":0}},
+  "drawn": {"name":"Drawn cabochon","begins":{"width":5,"dome":40,"back":0,"girdle":8}},
   "marquise": {"name":"Marquise brilliant","begins":{"width":5,"length":10,"table":57,"crown":34.5,"pavilion":40.75,"girdle":3.5,"star":50,"lower":77,"culet":0}},
   "oval": {"name":"Oval brilliant","begins":{"width":5,"length":7,"table":57,"crown":34.5,"pavilion":40.75,"girdle":3.5,"star":50,"lower":77,"culet":0}},
   "pear": {"name":"Pear brilliant","begins":{"width":5,"length":7,"table":57,"crown":34.5,"pavilion":40.75,"girdle":3.5,"star":50,"lower":77,"culet":0}},

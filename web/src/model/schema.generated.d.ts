@@ -6168,6 +6168,607 @@ export interface components {
             ends?: "flat" | "round" | "open";
         };
         /**
+         * DrawnCabochon
+         * @description A dome over any ``outline`` that bulges all round: corners counter-clockwise about the origin, in shares of the width,
+         *     which is the least distance of two parallels that hold it. Dome, back and girdle as those of a cabochon, of the width.
+         *
+         *     At a share s of the outline the dome is as high as that of an ellipse, √(1 - s²), so that its volume is two thirds of
+         *     area times height whatever the outline.
+         */
+        "DrawnCabochon-Input": {
+            /**
+             * Width
+             * @default 5
+             */
+            width?: number;
+            /**
+             * Dome
+             * @default 40
+             */
+            dome?: number;
+            /**
+             * Back
+             * @default 0
+             */
+            back?: number;
+            /**
+             * Girdle
+             * @default 8
+             */
+            girdle?: number;
+            /**
+             * Outline
+             * @default [
+             *       [
+             *         0.5,
+             *         0
+             *       ],
+             *       [
+             *         0.49759236333609846,
+             *         0.06126071270597538
+             *       ],
+             *       [
+             *         0.4903926402016152,
+             *         0.12193145126008015
+             *       ],
+             *       [
+             *         0.4784701678661044,
+             *         0.18142792328403895
+             *       ],
+             *       [
+             *         0.46193976625564337,
+             *         0.23917714522818112
+             *       ],
+             *       [
+             *         0.4409606321741775,
+             *         0.29462296051624853
+             *       ],
+             *       [
+             *         0.4157348061512726,
+             *         0.34723139563725136
+             *       ],
+             *       [
+             *         0.3865052266813685,
+             *         0.39649580260227846
+             *       ],
+             *       [
+             *         0.3535533905932738,
+             *         0.44194173824159216
+             *       ],
+             *       [
+             *         0.31719664208182274,
+             *         0.4831315333517106
+             *       ],
+             *       [
+             *         0.27778511650980114,
+             *         0.5196685076890908
+             *       ],
+             *       [
+             *         0.2356983684129989,
+             *         0.5512007902177218
+             *       ],
+             *       [
+             *         0.19134171618254492,
+             *         0.5774247078195542
+             *       ],
+             *       [
+             *         0.14514233862723117,
+             *         0.5980877098326306
+             *       ],
+             *       [
+             *         0.09754516100806417,
+             *         0.612990800252019
+             *       ],
+             *       [
+             *         0.049008570164780385,
+             *         0.621990454170123
+             *       ],
+             *       [
+             *         3.061616997868383e-17,
+             *         0.625
+             *       ],
+             *       [
+             *         -0.04900857016478032,
+             *         0.6219904541701231
+             *       ],
+             *       [
+             *         -0.0975451610080641,
+             *         0.612990800252019
+             *       ],
+             *       [
+             *         -0.14514233862723108,
+             *         0.5980877098326306
+             *       ],
+             *       [
+             *         -0.19134171618254486,
+             *         0.5774247078195542
+             *       ],
+             *       [
+             *         -0.23569836841299885,
+             *         0.551200790217722
+             *       ],
+             *       [
+             *         -0.277785116509801,
+             *         0.5196685076890909
+             *       ],
+             *       [
+             *         -0.3171966420818227,
+             *         0.48313153335171066
+             *       ],
+             *       [
+             *         -0.35355339059327373,
+             *         0.4419417382415922
+             *       ],
+             *       [
+             *         -0.3865052266813685,
+             *         0.39649580260227846
+             *       ],
+             *       [
+             *         -0.4157348061512727,
+             *         0.34723139563725136
+             *       ],
+             *       [
+             *         -0.44096063217417747,
+             *         0.29462296051624864
+             *       ],
+             *       [
+             *         -0.46193976625564337,
+             *         0.23917714522818118
+             *       ],
+             *       [
+             *         -0.4784701678661044,
+             *         0.181427923284039
+             *       ],
+             *       [
+             *         -0.4903926402016152,
+             *         0.12193145126008038
+             *       ],
+             *       [
+             *         -0.4975923633360984,
+             *         0.061260712705975516
+             *       ],
+             *       [
+             *         -0.5,
+             *         7.654042494670958e-17
+             *       ],
+             *       [
+             *         -0.49759236333609846,
+             *         -0.06126071270597537
+             *       ],
+             *       [
+             *         -0.4903926402016152,
+             *         -0.12193145126008023
+             *       ],
+             *       [
+             *         -0.47847016786610447,
+             *         -0.1814279232840388
+             *       ],
+             *       [
+             *         -0.4619397662556434,
+             *         -0.23917714522818104
+             *       ],
+             *       [
+             *         -0.4409606321741775,
+             *         -0.29462296051624853
+             *       ],
+             *       [
+             *         -0.41573480615127273,
+             *         -0.34723139563725125
+             *       ],
+             *       [
+             *         -0.38650522668136855,
+             *         -0.3964958026022783
+             *       ],
+             *       [
+             *         -0.35355339059327384,
+             *         -0.44194173824159216
+             *       ],
+             *       [
+             *         -0.31719664208182297,
+             *         -0.48313153335171044
+             *       ],
+             *       [
+             *         -0.2777851165098011,
+             *         -0.5196685076890908
+             *       ],
+             *       [
+             *         -0.23569836841299893,
+             *         -0.5512007902177218
+             *       ],
+             *       [
+             *         -0.19134171618254517,
+             *         -0.577424707819554
+             *       ],
+             *       [
+             *         -0.14514233862723122,
+             *         -0.5980877098326305
+             *       ],
+             *       [
+             *         -0.09754516100806433,
+             *         -0.6129908002520189
+             *       ],
+             *       [
+             *         -0.049008570164780225,
+             *         -0.6219904541701231
+             *       ],
+             *       [
+             *         -9.184850993605148e-17,
+             *         -0.625
+             *       ],
+             *       [
+             *         0.049008570164780045,
+             *         -0.6219904541701231
+             *       ],
+             *       [
+             *         0.09754516100806415,
+             *         -0.612990800252019
+             *       ],
+             *       [
+             *         0.14514233862723103,
+             *         -0.5980877098326306
+             *       ],
+             *       [
+             *         0.191341716182545,
+             *         -0.5774247078195541
+             *       ],
+             *       [
+             *         0.2356983684129988,
+             *         -0.551200790217722
+             *       ],
+             *       [
+             *         0.2777851165098009,
+             *         -0.5196685076890909
+             *       ],
+             *       [
+             *         0.3171966420818228,
+             *         -0.48313153335171055
+             *       ],
+             *       [
+             *         0.3535533905932737,
+             *         -0.44194173824159233
+             *       ],
+             *       [
+             *         0.38650522668136833,
+             *         -0.3964958026022787
+             *       ],
+             *       [
+             *         0.4157348061512726,
+             *         -0.34723139563725136
+             *       ],
+             *       [
+             *         0.4409606321741774,
+             *         -0.2946229605162487
+             *       ],
+             *       [
+             *         0.46193976625564326,
+             *         -0.2391771452281815
+             *       ],
+             *       [
+             *         0.4784701678661044,
+             *         -0.18142792328403906
+             *       ],
+             *       [
+             *         0.49039264020161516,
+             *         -0.12193145126008045
+             *       ],
+             *       [
+             *         0.49759236333609846,
+             *         -0.061260712705975315
+             *       ]
+             *     ]
+             */
+            outline?: [
+                number,
+                number
+            ][];
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "drawn";
+        };
+        /**
+         * DrawnCabochon
+         * @description A dome over any ``outline`` that bulges all round: corners counter-clockwise about the origin, in shares of the width,
+         *     which is the least distance of two parallels that hold it. Dome, back and girdle as those of a cabochon, of the width.
+         *
+         *     At a share s of the outline the dome is as high as that of an ellipse, √(1 - s²), so that its volume is two thirds of
+         *     area times height whatever the outline.
+         */
+        "DrawnCabochon-Output": {
+            /**
+             * Width
+             * @default 5
+             */
+            width?: number;
+            /**
+             * Dome
+             * @default 40
+             */
+            dome?: number;
+            /**
+             * Back
+             * @default 0
+             */
+            back?: number;
+            /**
+             * Girdle
+             * @default 8
+             */
+            girdle?: number;
+            /**
+             * Outline
+             * @default [
+             *       [
+             *         0.5,
+             *         0
+             *       ],
+             *       [
+             *         0.49759236333609846,
+             *         0.06126071270597538
+             *       ],
+             *       [
+             *         0.4903926402016152,
+             *         0.12193145126008015
+             *       ],
+             *       [
+             *         0.4784701678661044,
+             *         0.18142792328403895
+             *       ],
+             *       [
+             *         0.46193976625564337,
+             *         0.23917714522818112
+             *       ],
+             *       [
+             *         0.4409606321741775,
+             *         0.29462296051624853
+             *       ],
+             *       [
+             *         0.4157348061512726,
+             *         0.34723139563725136
+             *       ],
+             *       [
+             *         0.3865052266813685,
+             *         0.39649580260227846
+             *       ],
+             *       [
+             *         0.3535533905932738,
+             *         0.44194173824159216
+             *       ],
+             *       [
+             *         0.31719664208182274,
+             *         0.4831315333517106
+             *       ],
+             *       [
+             *         0.27778511650980114,
+             *         0.5196685076890908
+             *       ],
+             *       [
+             *         0.2356983684129989,
+             *         0.5512007902177218
+             *       ],
+             *       [
+             *         0.19134171618254492,
+             *         0.5774247078195542
+             *       ],
+             *       [
+             *         0.14514233862723117,
+             *         0.5980877098326306
+             *       ],
+             *       [
+             *         0.09754516100806417,
+             *         0.612990800252019
+             *       ],
+             *       [
+             *         0.049008570164780385,
+             *         0.621990454170123
+             *       ],
+             *       [
+             *         3.061616997868383e-17,
+             *         0.625
+             *       ],
+             *       [
+             *         -0.04900857016478032,
+             *         0.6219904541701231
+             *       ],
+             *       [
+             *         -0.0975451610080641,
+             *         0.612990800252019
+             *       ],
+             *       [
+             *         -0.14514233862723108,
+             *         0.5980877098326306
+             *       ],
+             *       [
+             *         -0.19134171618254486,
+             *         0.5774247078195542
+             *       ],
+             *       [
+             *         -0.23569836841299885,
+             *         0.551200790217722
+             *       ],
+             *       [
+             *         -0.277785116509801,
+             *         0.5196685076890909
+             *       ],
+             *       [
+             *         -0.3171966420818227,
+             *         0.48313153335171066
+             *       ],
+             *       [
+             *         -0.35355339059327373,
+             *         0.4419417382415922
+             *       ],
+             *       [
+             *         -0.3865052266813685,
+             *         0.39649580260227846
+             *       ],
+             *       [
+             *         -0.4157348061512727,
+             *         0.34723139563725136
+             *       ],
+             *       [
+             *         -0.44096063217417747,
+             *         0.29462296051624864
+             *       ],
+             *       [
+             *         -0.46193976625564337,
+             *         0.23917714522818118
+             *       ],
+             *       [
+             *         -0.4784701678661044,
+             *         0.181427923284039
+             *       ],
+             *       [
+             *         -0.4903926402016152,
+             *         0.12193145126008038
+             *       ],
+             *       [
+             *         -0.4975923633360984,
+             *         0.061260712705975516
+             *       ],
+             *       [
+             *         -0.5,
+             *         7.654042494670958e-17
+             *       ],
+             *       [
+             *         -0.49759236333609846,
+             *         -0.06126071270597537
+             *       ],
+             *       [
+             *         -0.4903926402016152,
+             *         -0.12193145126008023
+             *       ],
+             *       [
+             *         -0.47847016786610447,
+             *         -0.1814279232840388
+             *       ],
+             *       [
+             *         -0.4619397662556434,
+             *         -0.23917714522818104
+             *       ],
+             *       [
+             *         -0.4409606321741775,
+             *         -0.29462296051624853
+             *       ],
+             *       [
+             *         -0.41573480615127273,
+             *         -0.34723139563725125
+             *       ],
+             *       [
+             *         -0.38650522668136855,
+             *         -0.3964958026022783
+             *       ],
+             *       [
+             *         -0.35355339059327384,
+             *         -0.44194173824159216
+             *       ],
+             *       [
+             *         -0.31719664208182297,
+             *         -0.48313153335171044
+             *       ],
+             *       [
+             *         -0.2777851165098011,
+             *         -0.5196685076890908
+             *       ],
+             *       [
+             *         -0.23569836841299893,
+             *         -0.5512007902177218
+             *       ],
+             *       [
+             *         -0.19134171618254517,
+             *         -0.577424707819554
+             *       ],
+             *       [
+             *         -0.14514233862723122,
+             *         -0.5980877098326305
+             *       ],
+             *       [
+             *         -0.09754516100806433,
+             *         -0.6129908002520189
+             *       ],
+             *       [
+             *         -0.049008570164780225,
+             *         -0.6219904541701231
+             *       ],
+             *       [
+             *         -9.184850993605148e-17,
+             *         -0.625
+             *       ],
+             *       [
+             *         0.049008570164780045,
+             *         -0.6219904541701231
+             *       ],
+             *       [
+             *         0.09754516100806415,
+             *         -0.612990800252019
+             *       ],
+             *       [
+             *         0.14514233862723103,
+             *         -0.5980877098326306
+             *       ],
+             *       [
+             *         0.191341716182545,
+             *         -0.5774247078195541
+             *       ],
+             *       [
+             *         0.2356983684129988,
+             *         -0.551200790217722
+             *       ],
+             *       [
+             *         0.2777851165098009,
+             *         -0.5196685076890909
+             *       ],
+             *       [
+             *         0.3171966420818228,
+             *         -0.48313153335171055
+             *       ],
+             *       [
+             *         0.3535533905932737,
+             *         -0.44194173824159233
+             *       ],
+             *       [
+             *         0.38650522668136833,
+             *         -0.3964958026022787
+             *       ],
+             *       [
+             *         0.4157348061512726,
+             *         -0.34723139563725136
+             *       ],
+             *       [
+             *         0.4409606321741774,
+             *         -0.2946229605162487
+             *       ],
+             *       [
+             *         0.46193976625564326,
+             *         -0.2391771452281815
+             *       ],
+             *       [
+             *         0.4784701678661044,
+             *         -0.18142792328403906
+             *       ],
+             *       [
+             *         0.49039264020161516,
+             *         -0.12193145126008045
+             *       ],
+             *       [
+             *         0.49759236333609846,
+             *         -0.061260712705975315
+             *       ]
+             *     ]
+             */
+            outline?: [
+                number,
+                number
+            ][];
+            /**
+             * Kind
+             * @default drawn
+             * @constant
+             */
+            kind: "drawn";
+        };
+        /**
          * DuplicatePiece
          * @description Put down a copy of a piece, ``offset`` mm away, under a name of its own.
          */
@@ -7904,6 +8505,7 @@ export interface components {
          *     - "round": from each of ``points`` again, ``count`` times round the axis ``along`` through ``point``
          *     - "faces": evenly over ``ids``, faces of the form, ``gap`` apart
          *     - "curve": along a curve, by ``count`` or ``gap`` likewise; a single one lies ``at`` a share of its length
+         *     - "within": in a closed curve, which is the outline of a drawn stone
          *     - "edges": along the chain ``ids`` of edges, by ``count``, or where that is 0 ``gap`` apart
          */
         "LaidBy-Input": {
@@ -7912,7 +8514,7 @@ export interface components {
              * @default points
              * @enum {string}
              */
-            way?: "points" | "round" | "faces" | "edges" | "curve";
+            way?: "points" | "round" | "faces" | "edges" | "curve" | "within";
             /**
              * Points
              * @default []
@@ -7977,6 +8579,7 @@ export interface components {
          *     - "round": from each of ``points`` again, ``count`` times round the axis ``along`` through ``point``
          *     - "faces": evenly over ``ids``, faces of the form, ``gap`` apart
          *     - "curve": along a curve, by ``count`` or ``gap`` likewise; a single one lies ``at`` a share of its length
+         *     - "within": in a closed curve, which is the outline of a drawn stone
          *     - "edges": along the chain ``ids`` of edges, by ``count``, or where that is 0 ``gap`` apart
          */
         "LaidBy-Output": {
@@ -7985,7 +8588,7 @@ export interface components {
              * @default points
              * @enum {string}
              */
-            way?: "points" | "round" | "faces" | "edges" | "curve";
+            way?: "points" | "round" | "faces" | "edges" | "curve" | "within";
             /**
              * Points
              * @default []
@@ -8164,7 +8767,7 @@ export interface components {
         };
         /**
          * LayStones
-         * @description Lay stones of a cut and a material on the form ``host``, or along ``curve``; see ``LaidBy`` for the ways.
+         * @description Lay stones of a cut and a material on the form ``host``, along ``curve`` or in it; see ``LaidBy`` for the ways.
          *
          *     With ``piece`` those of that piece are laid anew; its name stays. With ``carats`` the stones are as large as they have to
          *     be to weigh that much each.
@@ -8190,7 +8793,7 @@ export interface components {
              */
             curve?: string;
             /** Cut */
-            cut: components["schemas"]["Baguette-Input"] | components["schemas"]["Cabochon-Input"] | components["schemas"]["CushionBrilliant-Input"] | components["schemas"]["MarquiseBrilliant-Input"] | components["schemas"]["OvalBrilliant-Input"] | components["schemas"]["PearBrilliant-Input"] | components["schemas"]["Pearl-Input"] | components["schemas"]["RectangularBrilliant-Input"] | components["schemas"]["RoseCut-Input"] | components["schemas"]["RoundBrilliant-Input"] | components["schemas"]["StepCut-Input"] | components["schemas"]["TrillionBrilliant-Input"];
+            cut: components["schemas"]["Baguette-Input"] | components["schemas"]["Cabochon-Input"] | components["schemas"]["CushionBrilliant-Input"] | components["schemas"]["DrawnCabochon-Input"] | components["schemas"]["MarquiseBrilliant-Input"] | components["schemas"]["OvalBrilliant-Input"] | components["schemas"]["PearBrilliant-Input"] | components["schemas"]["Pearl-Input"] | components["schemas"]["RectangularBrilliant-Input"] | components["schemas"]["RoseCut-Input"] | components["schemas"]["RoundBrilliant-Input"] | components["schemas"]["StepCut-Input"] | components["schemas"]["TrillionBrilliant-Input"];
             /**
              * Material
              * @default diamond
@@ -8203,7 +8806,7 @@ export interface components {
              * @default points
              * @enum {string}
              */
-            way?: "points" | "round" | "faces" | "edges" | "curve";
+            way?: "points" | "round" | "faces" | "edges" | "curve" | "within";
             /**
              * Points
              * @default []
@@ -13763,7 +14366,7 @@ export interface components {
              *       "kind": "round"
              *     }
              */
-            cut?: components["schemas"]["Baguette-Input"] | components["schemas"]["Cabochon-Input"] | components["schemas"]["CushionBrilliant-Input"] | components["schemas"]["MarquiseBrilliant-Input"] | components["schemas"]["OvalBrilliant-Input"] | components["schemas"]["PearBrilliant-Input"] | components["schemas"]["Pearl-Input"] | components["schemas"]["RectangularBrilliant-Input"] | components["schemas"]["RoseCut-Input"] | components["schemas"]["RoundBrilliant-Input"] | components["schemas"]["StepCut-Input"] | components["schemas"]["TrillionBrilliant-Input"];
+            cut?: components["schemas"]["Baguette-Input"] | components["schemas"]["Cabochon-Input"] | components["schemas"]["CushionBrilliant-Input"] | components["schemas"]["DrawnCabochon-Input"] | components["schemas"]["MarquiseBrilliant-Input"] | components["schemas"]["OvalBrilliant-Input"] | components["schemas"]["PearBrilliant-Input"] | components["schemas"]["Pearl-Input"] | components["schemas"]["RectangularBrilliant-Input"] | components["schemas"]["RoseCut-Input"] | components["schemas"]["RoundBrilliant-Input"] | components["schemas"]["StepCut-Input"] | components["schemas"]["TrillionBrilliant-Input"];
             /**
              * Material
              * @default diamond
@@ -13789,7 +14392,7 @@ export interface components {
              *       "kind": "round"
              *     }
              */
-            cut?: components["schemas"]["Baguette-Output"] | components["schemas"]["Cabochon-Output"] | components["schemas"]["CushionBrilliant-Output"] | components["schemas"]["MarquiseBrilliant-Output"] | components["schemas"]["OvalBrilliant-Output"] | components["schemas"]["PearBrilliant-Output"] | components["schemas"]["Pearl-Output"] | components["schemas"]["RectangularBrilliant-Output"] | components["schemas"]["RoseCut-Output"] | components["schemas"]["RoundBrilliant-Output"] | components["schemas"]["StepCut-Output"] | components["schemas"]["TrillionBrilliant-Output"];
+            cut?: components["schemas"]["Baguette-Output"] | components["schemas"]["Cabochon-Output"] | components["schemas"]["CushionBrilliant-Output"] | components["schemas"]["DrawnCabochon-Output"] | components["schemas"]["MarquiseBrilliant-Output"] | components["schemas"]["OvalBrilliant-Output"] | components["schemas"]["PearBrilliant-Output"] | components["schemas"]["Pearl-Output"] | components["schemas"]["RectangularBrilliant-Output"] | components["schemas"]["RoseCut-Output"] | components["schemas"]["RoundBrilliant-Output"] | components["schemas"]["StepCut-Output"] | components["schemas"]["TrillionBrilliant-Output"];
             /**
              * Material
              * @default diamond
@@ -13874,7 +14477,8 @@ export interface components {
         };
         /**
          * Stones
-         * @description ``stone`` in each of ``places`` on the form ``host``; or along the curve ``rail``, by the count or gap of ``laid``.
+         * @description ``stone`` in each of ``places`` on the form ``host``; or along the curve ``rail``, by the count or gap of ``laid``; or in
+         *     that curve, closed, where it is a drawn one.
          *
          *     On a form the table looks along the normal, along a curve to where the form ``host`` looks beside it, or else up. The
          *     girdle's middle lies ``sink`` mm below the surface; all are turned by ``turn`` degrees.
@@ -13915,7 +14519,8 @@ export interface components {
         };
         /**
          * Stones
-         * @description ``stone`` in each of ``places`` on the form ``host``; or along the curve ``rail``, by the count or gap of ``laid``.
+         * @description ``stone`` in each of ``places`` on the form ``host``; or along the curve ``rail``, by the count or gap of ``laid``; or in
+         *     that curve, closed, where it is a drawn one.
          *
          *     On a form the table looks along the normal, along a curve to where the form ``host`` looks beside it, or else up. The
          *     girdle's middle lies ``sink`` mm below the surface; all are turned by ``turn`` degrees.
@@ -16885,6 +17490,307 @@ export interface components {
             kind: "draft";
         };
         /**
+         * DrawnCabochon
+         * @description A dome over any ``outline`` that bulges all round: corners counter-clockwise about the origin, in shares of the width,
+         *     which is the least distance of two parallels that hold it. Dome, back and girdle as those of a cabochon, of the width.
+         *
+         *     At a share s of the outline the dome is as high as that of an ellipse, √(1 - s²), so that its volume is two thirds of
+         *     area times height whatever the outline.
+         */
+        DrawnCabochon: {
+            /**
+             * Width
+             * @default 5
+             */
+            width?: number;
+            /**
+             * Dome
+             * @default 40
+             */
+            dome?: number;
+            /**
+             * Back
+             * @default 0
+             */
+            back?: number;
+            /**
+             * Girdle
+             * @default 8
+             */
+            girdle?: number;
+            /**
+             * Outline
+             * @default [
+             *       [
+             *         0.5,
+             *         0
+             *       ],
+             *       [
+             *         0.49759236333609846,
+             *         0.06126071270597538
+             *       ],
+             *       [
+             *         0.4903926402016152,
+             *         0.12193145126008015
+             *       ],
+             *       [
+             *         0.4784701678661044,
+             *         0.18142792328403895
+             *       ],
+             *       [
+             *         0.46193976625564337,
+             *         0.23917714522818112
+             *       ],
+             *       [
+             *         0.4409606321741775,
+             *         0.29462296051624853
+             *       ],
+             *       [
+             *         0.4157348061512726,
+             *         0.34723139563725136
+             *       ],
+             *       [
+             *         0.3865052266813685,
+             *         0.39649580260227846
+             *       ],
+             *       [
+             *         0.3535533905932738,
+             *         0.44194173824159216
+             *       ],
+             *       [
+             *         0.31719664208182274,
+             *         0.4831315333517106
+             *       ],
+             *       [
+             *         0.27778511650980114,
+             *         0.5196685076890908
+             *       ],
+             *       [
+             *         0.2356983684129989,
+             *         0.5512007902177218
+             *       ],
+             *       [
+             *         0.19134171618254492,
+             *         0.5774247078195542
+             *       ],
+             *       [
+             *         0.14514233862723117,
+             *         0.5980877098326306
+             *       ],
+             *       [
+             *         0.09754516100806417,
+             *         0.612990800252019
+             *       ],
+             *       [
+             *         0.049008570164780385,
+             *         0.621990454170123
+             *       ],
+             *       [
+             *         3.061616997868383e-17,
+             *         0.625
+             *       ],
+             *       [
+             *         -0.04900857016478032,
+             *         0.6219904541701231
+             *       ],
+             *       [
+             *         -0.0975451610080641,
+             *         0.612990800252019
+             *       ],
+             *       [
+             *         -0.14514233862723108,
+             *         0.5980877098326306
+             *       ],
+             *       [
+             *         -0.19134171618254486,
+             *         0.5774247078195542
+             *       ],
+             *       [
+             *         -0.23569836841299885,
+             *         0.551200790217722
+             *       ],
+             *       [
+             *         -0.277785116509801,
+             *         0.5196685076890909
+             *       ],
+             *       [
+             *         -0.3171966420818227,
+             *         0.48313153335171066
+             *       ],
+             *       [
+             *         -0.35355339059327373,
+             *         0.4419417382415922
+             *       ],
+             *       [
+             *         -0.3865052266813685,
+             *         0.39649580260227846
+             *       ],
+             *       [
+             *         -0.4157348061512727,
+             *         0.34723139563725136
+             *       ],
+             *       [
+             *         -0.44096063217417747,
+             *         0.29462296051624864
+             *       ],
+             *       [
+             *         -0.46193976625564337,
+             *         0.23917714522818118
+             *       ],
+             *       [
+             *         -0.4784701678661044,
+             *         0.181427923284039
+             *       ],
+             *       [
+             *         -0.4903926402016152,
+             *         0.12193145126008038
+             *       ],
+             *       [
+             *         -0.4975923633360984,
+             *         0.061260712705975516
+             *       ],
+             *       [
+             *         -0.5,
+             *         7.654042494670958e-17
+             *       ],
+             *       [
+             *         -0.49759236333609846,
+             *         -0.06126071270597537
+             *       ],
+             *       [
+             *         -0.4903926402016152,
+             *         -0.12193145126008023
+             *       ],
+             *       [
+             *         -0.47847016786610447,
+             *         -0.1814279232840388
+             *       ],
+             *       [
+             *         -0.4619397662556434,
+             *         -0.23917714522818104
+             *       ],
+             *       [
+             *         -0.4409606321741775,
+             *         -0.29462296051624853
+             *       ],
+             *       [
+             *         -0.41573480615127273,
+             *         -0.34723139563725125
+             *       ],
+             *       [
+             *         -0.38650522668136855,
+             *         -0.3964958026022783
+             *       ],
+             *       [
+             *         -0.35355339059327384,
+             *         -0.44194173824159216
+             *       ],
+             *       [
+             *         -0.31719664208182297,
+             *         -0.48313153335171044
+             *       ],
+             *       [
+             *         -0.2777851165098011,
+             *         -0.5196685076890908
+             *       ],
+             *       [
+             *         -0.23569836841299893,
+             *         -0.5512007902177218
+             *       ],
+             *       [
+             *         -0.19134171618254517,
+             *         -0.577424707819554
+             *       ],
+             *       [
+             *         -0.14514233862723122,
+             *         -0.5980877098326305
+             *       ],
+             *       [
+             *         -0.09754516100806433,
+             *         -0.6129908002520189
+             *       ],
+             *       [
+             *         -0.049008570164780225,
+             *         -0.6219904541701231
+             *       ],
+             *       [
+             *         -9.184850993605148e-17,
+             *         -0.625
+             *       ],
+             *       [
+             *         0.049008570164780045,
+             *         -0.6219904541701231
+             *       ],
+             *       [
+             *         0.09754516100806415,
+             *         -0.612990800252019
+             *       ],
+             *       [
+             *         0.14514233862723103,
+             *         -0.5980877098326306
+             *       ],
+             *       [
+             *         0.191341716182545,
+             *         -0.5774247078195541
+             *       ],
+             *       [
+             *         0.2356983684129988,
+             *         -0.551200790217722
+             *       ],
+             *       [
+             *         0.2777851165098009,
+             *         -0.5196685076890909
+             *       ],
+             *       [
+             *         0.3171966420818228,
+             *         -0.48313153335171055
+             *       ],
+             *       [
+             *         0.3535533905932737,
+             *         -0.44194173824159233
+             *       ],
+             *       [
+             *         0.38650522668136833,
+             *         -0.3964958026022787
+             *       ],
+             *       [
+             *         0.4157348061512726,
+             *         -0.34723139563725136
+             *       ],
+             *       [
+             *         0.4409606321741774,
+             *         -0.2946229605162487
+             *       ],
+             *       [
+             *         0.46193976625564326,
+             *         -0.2391771452281815
+             *       ],
+             *       [
+             *         0.4784701678661044,
+             *         -0.18142792328403906
+             *       ],
+             *       [
+             *         0.49039264020161516,
+             *         -0.12193145126008045
+             *       ],
+             *       [
+             *         0.49759236333609846,
+             *         -0.061260712705975315
+             *       ]
+             *     ]
+             */
+            outline?: [
+                number,
+                number
+            ][];
+            /**
+             * Kind
+             * @default drawn
+             * @constant
+             */
+            kind: "drawn";
+        };
+        /**
          * Filled
          * @description ``source`` filled with quads, ``around`` faces along its border, and ``rings`` of faces before the middle.
          */
@@ -17324,6 +18230,7 @@ export interface components {
          *     - "round": from each of ``points`` again, ``count`` times round the axis ``along`` through ``point``
          *     - "faces": evenly over ``ids``, faces of the form, ``gap`` apart
          *     - "curve": along a curve, by ``count`` or ``gap`` likewise; a single one lies ``at`` a share of its length
+         *     - "within": in a closed curve, which is the outline of a drawn stone
          *     - "edges": along the chain ``ids`` of edges, by ``count``, or where that is 0 ``gap`` apart
          */
         LaidBy: {
@@ -17332,7 +18239,7 @@ export interface components {
              * @default points
              * @enum {string}
              */
-            way?: "points" | "round" | "faces" | "edges" | "curve";
+            way?: "points" | "round" | "faces" | "edges" | "curve" | "within";
             /**
              * Points
              * @default []
@@ -19039,7 +19946,7 @@ export interface components {
              *       "kind": "round"
              *     }
              */
-            cut?: components["schemas"]["Baguette"] | components["schemas"]["Cabochon"] | components["schemas"]["CushionBrilliant"] | components["schemas"]["MarquiseBrilliant"] | components["schemas"]["OvalBrilliant"] | components["schemas"]["PearBrilliant"] | components["schemas"]["Pearl"] | components["schemas"]["RectangularBrilliant"] | components["schemas"]["RoseCut"] | components["schemas"]["RoundBrilliant"] | components["schemas"]["StepCut"] | components["schemas"]["TrillionBrilliant"];
+            cut?: components["schemas"]["Baguette"] | components["schemas"]["Cabochon"] | components["schemas"]["CushionBrilliant"] | components["schemas"]["DrawnCabochon"] | components["schemas"]["MarquiseBrilliant"] | components["schemas"]["OvalBrilliant"] | components["schemas"]["PearBrilliant"] | components["schemas"]["Pearl"] | components["schemas"]["RectangularBrilliant"] | components["schemas"]["RoseCut"] | components["schemas"]["RoundBrilliant"] | components["schemas"]["StepCut"] | components["schemas"]["TrillionBrilliant"];
             /**
              * Material
              * @default diamond
@@ -19076,7 +19983,8 @@ export interface components {
         };
         /**
          * Stones
-         * @description ``stone`` in each of ``places`` on the form ``host``; or along the curve ``rail``, by the count or gap of ``laid``.
+         * @description ``stone`` in each of ``places`` on the form ``host``; or along the curve ``rail``, by the count or gap of ``laid``; or in
+         *     that curve, closed, where it is a drawn one.
          *
          *     On a form the table looks along the normal, along a curve to where the form ``host`` looks beside it, or else up. The
          *     girdle's middle lies ``sink`` mm below the surface; all are turned by ``turn`` degrees.

@@ -17,6 +17,8 @@ from zinc_otter.core.errors import BadNumberError
 from zinc_otter.core.form import Form, require_faces
 from zinc_otter.core.growth.base import Growth, GrowthError, NameOf, Outgrowth, curve_of
 from zinc_otter.core.repeated import Images, Repeated
+from zinc_otter.core.stone.cuts.drawn import DrawnCabochon
+from zinc_otter.core.stone.in_curve import stone_in
 from zinc_otter.core.stone.laying import MOST_STONES, LaidBy, StonePlace, along_length
 from zinc_otter.core.stone.stone import Stone
 from zinc_otter.core.surface.anchors import anchored, rooted
@@ -26,7 +28,8 @@ from zinc_otter.core.words import fine_length_words, length_words
 
 @dataclass(frozen=True)
 class Stones(Growth):
-    """``stone`` in each of ``places`` on the form ``host``; or along the curve ``rail``, by the count or gap of ``laid``.
+    """``stone`` in each of ``places`` on the form ``host``; or along the curve ``rail``, by the count or gap of ``laid``; or,
+    where it is a drawn one, in that curve, closed.
 
     On a form the table looks along the normal, along a curve to where the form ``host`` looks beside it, or else up. The
     girdle's middle lies ``sink`` mm below the surface; all are turned by ``turn`` degrees.
@@ -50,6 +53,10 @@ class Stones(Growth):
             raise GrowthError("Stones are laid on a form, or along a curve; pick one.")
         if not 0 <= self.laid.at <= 1:
             raise BadNumberError(f"A stone lies at 0 to 100 % of a curve's length; {100 * self.laid.at:g} % is not.")
+        if isinstance(self.stone.cut, DrawnCabochon) != (self.laid.way == "within"):
+            raise GrowthError("A drawn cabochon lies in a closed curve, its outline; other cuts have outlines of their own.")
+        if self.laid.way == "within" and not self.rail:
+            raise GrowthError("Pick the closed curve that is the outline of the stone.")
         count = self.laid.count if self.rail else len(self.places)
         if count > MOST_STONES:
             raise BadNumberError(f"That would be {count:,} stones; {MOST_STONES:,} are the most of one piece.")
@@ -60,15 +67,12 @@ class Stones(Growth):
 
     def grow(self, forms: Sequence[Form]) -> Outgrowth:
         host = require_faces(forms[0], "What stones are laid on") if self.host else None
+        if self.laid.way == "within":
+            return self._within(curve_of(forms[-1], "A drawn cabochon"), host)
         frames, sizes = self._on_rail(curve_of(forms[-1], "A row of stones"), host) if self.rail else self._on_form(host)
         if not len(frames):
             raise GrowthError("There is no room for a stone here.")
-        extent = None if host is None else float(np.ptp(host.bounds, axis=0).max())
-        if extent is not None and self.stone.cut.width > extent:
-            raise GrowthError(
-                f"A stone of {length_words(self.stone.cut.width)} is larger than the form that it is to be laid on, "
-                f"{fine_length_words(extent)}."
-            )
+        _require_room(self.stone.cut.width, host)
         parts = []
         for size in np.unique(sizes):
             stone = self.stone.sized(float(size))
@@ -76,6 +80,8 @@ class Stones(Growth):
         return Outgrowth(Repeated(tuple(parts)))
 
     def deed(self, name_of: NameOf) -> str:
+        if self.laid.way == "within":
+            return f"Laid a stone, {self.stone.called}, in {name_of(self.rail)}"
         count = len(self.places)
         many = f"{count} stones" if count != 1 else "a stone"
         if self.rail:
@@ -99,6 +105,14 @@ class Stones(Growth):
             for place, a, turn in zip(self.places, found, turns, strict=True)
         )
         return replace(self, places=places)
+
+    def _within(self, curve: Curve, host: Cage | None) -> Outgrowth:
+        assert isinstance(self.stone.cut, DrawnCabochon)
+        cut, middle, ahead, normal = stone_in(curve, host, self.stone.cut)
+        _require_room(cut.width, host)
+        stone = replace(self.stone, cut=cut)
+        at = _framed((middle - self.sink * normal)[None], ahead[None], normal[None])
+        return Outgrowth(Repeated((Images(stone.gem.cage, at, stone),)))
 
     def _on_form(self, host: Cage | None) -> tuple[Floats, Floats]:
         if host is None:
@@ -127,6 +141,15 @@ class Stones(Growth):
         turn = np.radians(self.turn)
         ahead = np.cos(turn) * ahead + np.sin(turn) * np.cross(normals, ahead)
         return _framed(points - self.sink * normals, ahead, normals), np.ones(len(points))
+
+
+def _require_room(width: float, host: Cage | None) -> None:
+    extent = None if host is None else float(np.ptp(host.bounds, axis=0).max())
+    if extent is not None and width > extent:
+        raise GrowthError(
+            f"A stone of {length_words(width)} is larger than the form that it is to be laid on, "
+            f"{fine_length_words(extent)}."
+        )
 
 
 def _framed(points: Floats, ahead: Floats, normals: Floats) -> Floats:

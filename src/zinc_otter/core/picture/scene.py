@@ -54,7 +54,8 @@ class Camera:
 @dataclass(frozen=True)
 class Film:
     """``width`` by ``height`` pixels, so many ``samples`` to each; ``exposure`` in stops, ``clear`` behind the form. With
-    ``fire`` red, green and blue go their own ways through what is clear, which takes three times as long."""
+    ``fire`` red, green and blue go their own ways through what is clear, which takes three times as long. A ``smooth`` one
+    is rid of grain once it is taken."""
 
     width: int = 960
     height: int = 720
@@ -62,6 +63,7 @@ class Film:
     exposure: float = 0.0
     clear: bool = False
     fire: bool = False
+    smooth: bool = False
 
     def __post_init__(self) -> None:
         """Raises BadNumberError."""

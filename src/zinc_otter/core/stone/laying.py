@@ -49,10 +49,11 @@ class LaidBy:
     - "round": from each of ``points`` again, ``count`` times round the axis ``along`` through ``point``
     - "faces": evenly over ``ids``, faces of the form, ``gap`` apart
     - "curve": along a curve, by ``count`` or ``gap`` likewise; a single one lies ``at`` a share of its length
+    - "within": in a closed curve, which is the outline of a drawn stone
     - "edges": along the chain ``ids`` of edges, by ``count``, or where that is 0 ``gap`` apart
     """
 
-    way: Literal["points", "round", "faces", "edges", "curve"] = "points"
+    way: Literal["points", "round", "faces", "edges", "curve", "within"] = "points"
     points: tuple[Vec, ...] = ()
     ids: tuple[int, ...] = ()
     count: int = 1

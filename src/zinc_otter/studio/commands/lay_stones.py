@@ -8,9 +8,10 @@ from typing import Annotated, Literal
 from pydantic import Field, JsonValue
 
 from zinc_otter.core.cage.cage import Cage
-from zinc_otter.core.errors import BadSelectionError
+from zinc_otter.core.errors import BadNumberError, BadSelectionError
 from zinc_otter.core.form import require_faces
 from zinc_otter.core.growth.stones import Stones
+from zinc_otter.core.stone.cuts.drawn import DrawnCabochon
 from zinc_otter.core.stone.laying import LaidBy, StonePlace, laid_places
 from zinc_otter.core.stone.materials import STONE_MATERIALS, carats_by_rule, weighing
 from zinc_otter.core.stone.stone import Stone
@@ -23,7 +24,7 @@ _MATERIALS = {one.id: one.name for one in STONE_MATERIALS}
 
 
 class LayStones(Command):
-    """Lay stones of a cut and a material on the form ``host``, or along ``curve``; see ``LaidBy`` for the ways.
+    """Lay stones of a cut and a material on the form ``host``, along ``curve`` or in it; see ``LaidBy`` for the ways.
 
     With ``piece`` those of that piece are laid anew; its name stays. With ``carats`` the stones are as large as they have to
     be to weigh that much each.
@@ -37,7 +38,7 @@ class LayStones(Command):
     cut: AnyStoneCut
     material: Annotated[str, Field(max_length=40), labelled("Of", words=_MATERIALS)] = "diamond"
     carats: Annotated[float, Field(gt=0, le=1e5)] | None = None
-    way: Literal["points", "round", "faces", "edges", "curve"] = "points"
+    way: Literal["points", "round", "faces", "edges", "curve", "within"] = "points"
     points: Annotated[tuple[Vector, ...], Field(max_length=100_000)] = ()
     ids: Annotated[tuple[Annotated[int, Field(ge=0, lt=2**31)], ...], Field(max_length=200_000)] = ()
     count: Annotated[int, Field(ge=0, le=10_000_000)] = 0
@@ -50,6 +51,8 @@ class LayStones(Command):
 
     def growth(self, design: Design) -> Stones:
         """What the stones grow by. Raises CoreError."""
+        if self.carats is not None and self.way == "within":
+            raise BadNumberError("A drawn cabochon is as large as its curve: pull that larger, or thicken the dome.")
         cut = self.cut if self.carats is None else weighing(self.cut, self.material, self.carats)
         stone = Stone(cut, self.material)
         laid = LaidBy(self.way, self.points, self.ids, self.count, self.gap, self.at, self.point, self.along)
@@ -57,6 +60,8 @@ class LayStones(Command):
             if not self.curve:
                 raise BadSelectionError("Pick the curve along which the stones are to be laid.")
             return Stones(self.host, self.curve, stone, (), self.sink, self.turn, laid)
+        if self.way == "within" or isinstance(cut, DrawnCabochon):
+            return Stones(self.host, self.curve, stone, (), self.sink, 0.0, laid)
         if not self.host:
             raise BadSelectionError("Pick the form that the stones are to be laid on.")
         host = design.piece(self.host)
@@ -99,9 +104,11 @@ class LayStones(Command):
         on, along = there.get(self.host, ""), there.get(self.curve, "")
         many = {
             "points": "a stone" if len(self.points) == 1 else f"{len(self.points)} stones",
+            "within": "a stone",
             "round": f"{self.count * max(len(self.points), 1)} stones",
         }.get(self.way, f"{self.count} stones" if self.count else "stones")
-        where = f"along {along}" if self.way == "curve" else f"over faces of {on}" if self.way == "faces" else f"on {on}"
+        ways = {"curve": f"along {along}", "within": f"in {along}", "faces": f"over faces of {on}"}
+        where = ways.get(self.way, f"on {on}")
         deed = f"aid {many} ({self.cut.what.lower()}) {where}"
         return f"L{deed}" if self.piece is None else f"{there.get(self.piece, '')}: l{deed}"
 

@@ -56,6 +56,7 @@ export default function TruePictureCard({ tool }: CardProps) {
   const [around, setAround] = useState<keyof typeof views>("1");
   const [beside, setBeside] = useState("nothing");
   const [fire, setFire] = useState<"no" | "yes">("no");
+  const [grain, setGrain] = useState<"smoothed" | "kept">("smoothed");
   const [resting, setResting] = useState(false);
   const section = useShow((s) => s.section);
   const [cut, setCut] = useState<"yes" | "no">("yes");
@@ -74,7 +75,7 @@ export default function TruePictureCard({ tool }: CardProps) {
     void attempt(async () => {
       const [width, height] = sizes[size];
       const begun = await service.beginPicture(id, {
-        camera: cameraNow(+lens), width, height, samples: +fine, light, turned, background, exposure: useShow.getState().light.stops, fire: fire === "yes",
+        camera: cameraNow(+lens), width, height, samples: +fine, light, turned, background, exposure: useShow.getState().light.stops, fire: fire === "yes", smooth: grain === "smoothed",
         cut: section && cut === "yes" ? section : null, apart: +drawnApart, turns: +around, beside: besideOf(standsBeside, compared),
       });
       setKey(begun.key);
@@ -101,6 +102,7 @@ export default function TruePictureCard({ tool }: CardProps) {
             <Choice label="Pieces" value={drawnApart} words={aparts} wide={110} onChange={(v) => setDrawnApart(v)} />
             <Choice label="Views" value={around} words={views} onChange={(v) => setAround(v)} />
             <Choice label="Stones" value={fire} words={{ no: "clear", yes: "with fire, slower" }} wide={130} onChange={(v) => setFire(v)} />
+            <Choice label="Grain" value={grain} words={{ smoothed: "smoothed at the end", kept: "as traced" }} wide={140} onChange={(v) => setGrain(v)} />
             <Choice label="Beside it" value={standsBeside} words={offered} wide={130} onChange={setBeside} />
           </>
         )}

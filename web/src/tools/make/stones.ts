@@ -59,10 +59,16 @@ type V = ValuesOf<typeof fields>;
 
 const copyOf = (list: readonly number[] = []): number[] => [...list];
 
+/** A drawn one lies in its curve, whatever way was chosen for others. */
+const isDrawn = (v: { cut?: unknown }) => v.cut === "drawn";
+const wayOf = (v: V): Laying["way"] => (isDrawn(v) ? "within" : v.way);
+const along = (v: { way?: unknown; cut?: unknown }) => !isDrawn(v) && v.way === "curve";
 const has = (name: string) => (v: { cut?: unknown }) => name in cuts[v.cut as CutKind].begins;
-const byGap = (v: { way?: unknown; count?: unknown }) => v.way === "faces" || ((v.way === "edges" || v.way === "curve") && v.count === 0);
-const round = (v: { way?: unknown }) => v.way === "round";
-const pointed = (v: { way?: unknown }) => v.way === "points" || v.way === "round";
+const byEdges = (v: { way?: unknown; cut?: unknown }) => !isDrawn(v) && v.way === "edges";
+const byGap = (v: { way?: unknown; count?: unknown; cut?: unknown }) =>
+  !isDrawn(v) && (v.way === "faces" || ((v.way === "edges" || v.way === "curve") && v.count === 0));
+const round = (v: { way?: unknown; cut?: unknown }) => !isDrawn(v) && v.way === "round";
+const pointed = (v: { way?: unknown; cut?: unknown }) => !isDrawn(v) && (v.way === "points" || v.way === "round");
 
 /** The cut of these values: its own proportions alone. */
 function cutOf(v: V): Laying["cut"] {
@@ -106,12 +112,13 @@ const pointing: Pointing = {
   },
 };
 
-const needed: Record<V["way"], string> = {
+const needed: Record<Laying["way"] & string, string> = {
   points: "Click on a form, where the stone is to be.",
   round: "Click on a form, where the first stone is to be.",
   faces: "Pick the faces that stones are to lie on (F).",
   edges: "Pick the edges along which stones are to lie (E).",
   curve: "Pick the curve along which stones are to lie (W).",
+  within: "Pick the closed curve that is the stone's outline (W).",
 };
 
 export const tool = verb({
@@ -121,22 +128,25 @@ export const tool = verb({
   section: "Stones",
   order: 60,
   icon: drawn(["M7 5h10l4 5-9 10-9-10z", "M3 10h18", "M9 10l3 10 3-10-2-5", "M9 10l2-5"]),
-  also: "gem jewel diamond brilliant cabochon pearl pave row",
-  hint: "They ride on the form: pull its cage, and they go along. Gaps and what sticks out are told at the foot.",
+  also: "gem jewel diamond brilliant cabochon pearl pave row free outline",
+  hint: "They ride on the form: pull its cage, and they go along. A drawn cabochon has a closed curve as its outline. Gaps and what sticks out are told at the foot.",
   needs: "piece",
   eager: true,
   verb: "Lay",
   grows: ["stones"],
   fields,
   shown: {
-    width: (v) => v.weighs === "no",
+    width: (v) => !isDrawn(v) && v.weighs === "no",
     length: (v) => has("length")(v),
-    carats: (v) => v.weighs === "yes",
-    count: (v) => round(v) || v.way === "edges" || v.way === "curve",
+    weighs: (v) => !isDrawn(v),
+    carats: (v) => !isDrawn(v) && v.weighs === "yes",
+    way: (v) => !isDrawn(v),
+    count: (v) => round(v) || byEdges(v) || along(v),
     gap: byGap,
-    at: (v) => v.way === "curve" && v.count === 1,
+    at: (v) => along(v) && v.count === 1,
     ...typedShown("axis", round), x: round, y: round, z: round,
-    onto: (v) => v.way === "curve",
+    onto: (v) => along(v) || isDrawn(v),
+    turn: (v) => !isDrawn(v),
     table: has("table"), crown: has("crown"), pavilion: has("pavilion"), girdle: has("girdle"), star: has("star"), lower: has("lower"),
     culet: has("culet"), corner: has("corner"), steps: has("steps"), chevrons: has("chevrons"), dome: has("dome"), back: has("back"),
     drilled: has("drilled"), bore: (v) => has("bore")(v) && v.drilled !== "whole",
@@ -154,19 +164,20 @@ export const tool = verb({
   missing(context) {
     const v = context.values as V;
     if (!v.way) return null;
-    if (pointed(v)) return points(v, context).length ? null : needed[v.way];
-    if (v.way === "curve") return railOf(context) ? null : needed.curve;
-    return picked(v, context) ? null : needed[v.way];
+    const way = wayOf(v) ?? "points";
+    if (pointed(v)) return points(v, context).length ? null : needed[way];
+    if (way === "curve" || way === "within") return railOf(context) ? null : needed[way];
+    return picked(v, context) ? null : needed[way];
   },
   command(v, context) {
     const { regrowing } = context;
     const axis: Vec = directionOf(v, "axis") ?? [0, 0, 1];
     const command: Laying = {
       kind: "lay-stones", piece: regrowing?.id ?? null, name: null, host: "", curve: "", cut: cutOf(v), material: v.material,
-      carats: v.weighs === "yes" ? v.carats : null, way: v.way, points: [], ids: [], count: v.count, gap: v.gap, at: v.at / 100, point: [v.x, v.y, v.z],
+      carats: v.weighs === "yes" && !isDrawn(v) ? v.carats : null, way: wayOf(v), points: [], ids: [], count: v.count, gap: v.gap, at: v.at / 100, point: [v.x, v.y, v.z],
       along: axis, sink: v.sink, turn: v.turn,
     };
-    if (v.way === "curve") {
+    if (along(v) || isDrawn(v)) {
       const rail = railOf(context);
       return rail ? { ...command, curve: rail, host: v.onto } : null;
     }
@@ -180,12 +191,13 @@ export const tool = verb({
   readsGrowth(growth) {
     const { host: on = "", stone, laid, sink = 0, turn = 0 } = growth as Stones;
     const { kind = "round", ...own } = stone?.cut ?? {};
-    return { cut: kind, ...own, material: (stone?.material ?? "diamond") as V["material"], sink, turn, on, onto: on, ...valuesOf(laid ?? {}) };
+    // An outline is the curve's.
+    return { cut: kind, ...("outline" in own ? { ...own, outline: undefined } : own), material: (stone?.material ?? "diamond") as V["material"], sink, turn, on, onto: on, ...valuesOf(laid ?? {}) };
   },
 });
 
 /** The fields of the rule by which stones were laid. */
 function valuesOf({ way = "points", count: many = 12, gap = 0.2, at: part = 0.5, point = [0, 0, 0], along = [0, 0, 1], points: at = [], ids = [] }: NonNullable<Stones["laid"]>): Partial<V> {
   const [x, y, z] = point;
-  return { way, count: many, gap, at: 100 * part, x, y, z, clicked: at.map(([a, b, c]): Vec => [a, b, c]), ids: copyOf(ids), ...towardsValues("axis", along) };
+  return { way: way === "within" ? "points" : way, count: many, gap, at: 100 * part, x, y, z, clicked: at.map(([a, b, c]): Vec => [a, b, c]), ids: copyOf(ids), ...towardsValues("axis", along) };
 }

@@ -53,6 +53,11 @@ class Cut(ABC):
         """mm along its length."""
         return self.width
 
+    @property
+    def spread(self) -> tuple[float, float]:
+        """How far it reaches along x and y, mm, for what goes round it as round an ellipse."""
+        return self.width, self.long
+
     @abstractmethod
     def made(self) -> Gem:
         """The solid. Raises BadNumberError where the proportions make none."""

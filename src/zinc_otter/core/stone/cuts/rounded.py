@@ -7,6 +7,7 @@ from typing import ClassVar, Literal
 
 import numpy as np
 
+from zinc_otter.core.cage.topology import Floats
 from zinc_otter.core.errors import BadNumberError
 from zinc_otter.core.stone.cuts.base import Cut, LongCut
 from zinc_otter.core.stone.gem import Gem, turned
@@ -32,16 +33,21 @@ class Cabochon(LongCut):
     kind: Literal["cabochon"] = "cabochon"
 
     def made(self) -> Gem:
-        half = self.girdle / 100 * self.width / 2
-        top, low = self.dome / 100 * self.width, self.back / 100 * self.width
-        angle = np.linspace(0, np.pi / 2, _ROWS + 1)
-        over = [(float(np.sin(a)), half + top * float(np.cos(a))) for a in angle]
-        under = [(float(np.sin(a)), -half - low * float(np.cos(a))) for a in angle[::-1]] if low > 0 else [(1.0, -half)]
         area = np.pi * self.width / 2 * self.length / 2
-        rim = ellipse(self.width, self.length).polygon(4)
-        # At the tips the sine is not quite nought.
-        profile = [(0.0 if share < 1e-12 else share, z) for share, z in [*over, *under]]
-        return turned(rim, profile, 2 * half, area * (2 / 3 * (top + low) + 2 * half))
+        return domed(ellipse(self.width, self.length).polygon(4), self.width, self.dome, self.back, self.girdle, area)
+
+
+def domed(rim: Floats, width: float, dome: float, back: float, girdle: float, area: float) -> Gem:
+    """Domes over and under a ``rim`` (m, 2) mm that holds ``area`` mm²; their heights and the girdle's are per cent of the
+    ``width``."""
+    half = girdle / 100 * width / 2
+    top, low = dome / 100 * width, back / 100 * width
+    angle = np.linspace(0, np.pi / 2, _ROWS + 1)
+    over = [(float(np.sin(a)), half + top * float(np.cos(a))) for a in angle]
+    under = [(float(np.sin(a)), -half - low * float(np.cos(a))) for a in angle[::-1]] if low > 0 else [(1.0, -half)]
+    # At the tips the sine is not quite nought.
+    profile = [(0.0 if share < 1e-12 else share, z) for share, z in [*over, *under]]
+    return turned(rim, profile, 2 * half, area * (2 / 3 * (top + low) + 2 * half))
 
 
 @dataclass(frozen=True)

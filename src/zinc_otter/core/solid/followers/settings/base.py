@@ -122,7 +122,8 @@ class Seat:
         n /= np.linalg.norm(n, axis=1, keepdims=True)
         reach = (n * o).sum(axis=1)
         a = np.radians(degrees)
-        ways = np.column_stack([np.cos(a) * self.stone.cut.width, np.sin(a) * self.stone.cut.long])
+        across, along = self.stone.cut.spread
+        ways = np.column_stack([np.cos(a) * across, np.sin(a) * along])
         ways /= np.linalg.norm(ways, axis=1, keepdims=True)
         ahead = ways @ n.T
         far = np.where(ahead > 1e-9, reach / np.where(ahead > 1e-9, ahead, 1.0), np.inf)
