@@ -28,8 +28,8 @@ from zinc_otter.core.words import fine_length_words, length_words
 
 @dataclass(frozen=True)
 class Stones(Growth):
-    """``stone`` in each of ``places`` on the form ``host``; or along the curve ``rail``, by the count or gap of ``laid``; or,
-    where it is a drawn one, in that curve, closed.
+    """``stone`` in each of ``places`` on the form ``host``; or along the curve ``rail``, by the count or gap of ``laid``;
+    or, where it is a drawn one, in that curve, closed.
 
     On a form the table looks along the normal, along a curve to where the form ``host`` looks beside it, or else up. The
     girdle's middle lies ``sink`` mm below the surface; all are turned by ``turn`` degrees.
