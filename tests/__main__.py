@@ -72,7 +72,9 @@ def tell(passed: int, failed: int, skipped: int) -> None:
 def run_beside(parts: list[str]) -> int:
     """Run each part in a process of its own, two at a time, show what it wrote as soon as it ends, and add up the counts."""
     with tempfile.TemporaryDirectory(ignore_cleanup_errors=True) as shared, ThreadPoolExecutor(2) as pool:
-        counts = list(pool.map(partial(_run_apart, {**os.environ, SHARED: shared}), parts))
+        # As the application has it, whatever a test loads first.
+        environment = {"OPENBLAS_NUM_THREADS": "1", **os.environ, SHARED: shared}
+        counts = list(pool.map(partial(_run_apart, environment), parts))
     passed, failed, skipped = (sum(column) for column in zip(*counts, strict=True))
     tell(passed, failed, skipped)
     return 1 if failed or not passed else 0

@@ -215,7 +215,7 @@ class Certificate(unittest.TestCase):
             certify(fit_patches(flipped, 2), True, 1)
 
     def test_it_warns_of_high_valences(self) -> None:
-        steep = sized_poled_sphere(40, (14, 6), "surface")
+        steep = sized_poled_sphere(40, (13, 4), "surface")
         warnings = certify(fit_patches(steep), True, 1).warnings
         (high,) = [warning for warning in warnings if "valence above 12" in warning.words]
         # At both poles, and there it can be shown.

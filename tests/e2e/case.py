@@ -49,16 +49,23 @@ def server_of_all() -> Server:
     return _shared[-1]
 
 
-_pages: dict[type, Screen] = {}
-"""Of classes whose tests go on in one page."""
+_kept: list[tuple[type, Screen]] = []
+"""The page that the tests of this process go on in, and the class of the test that had it last."""
+_DEMO_PORT: list[int] = []
 
 
 class BrowserCase(unittest.TestCase):
-    """``one_page``: the tests of a class go on in one page, each with a design of its own that it enters from the list, as
-    people do; so they must leave alone how a screen shows designs. Loading a page takes as long as a short test."""
+    """Tests go on in one page, loaded anew for each with nothing remembered: what the browser keeps of the program's scripts
+    makes that twice as quick as a page of its own.
+
+    - ``one_page``: within a class it is not even loaded anew; each test enters a design of its own from the list, as people
+      do, and must leave alone how a screen shows designs
+    - ``own_page``: a page of its own, for tests that change how it loads, answers or looks
+    """
 
     demo = False
     one_page = False
+    own_page = False
 
     @property
     def browser(self) -> Any:
@@ -74,7 +81,9 @@ class BrowserCase(unittest.TestCase):
         self.folder = Path(holder.name)
         if self.demo:
             shutil.copytree(demo_data(), self.folder / "data")
-            self.server = Server(self.folder / "data", demo=True)
+            # Always at the same address, so that the browser knows the scripts.
+            self.server = Server(self.folder / "data", demo=True, port=_DEMO_PORT[0] if _DEMO_PORT else None)
+            _DEMO_PORT[:] = [self.server.port]
             self.addCleanup(self.server.kill)
         else:
             self.server = self.server_here()
@@ -84,27 +93,38 @@ class BrowserCase(unittest.TestCase):
         self.expected_errors: tuple[str, ...] = ()
 
     def _screen(self) -> Screen:
-        kept = _pages.get(type(self))
-        if kept is not None and kept.server is self.server:
-            kept.errors.clear()
-            kept.leave_design()
-            return kept
+        if self.own_page:
+            screen = self._fresh()
+            self.addCleanup(screen.page.context.close)
+            return screen
+        if self.demo:
+            # Before its server ends, so that nothing asks it in vain.
+            self.addCleanup(lambda: [kept.rest() for _, kept in _kept])
+        if not _kept:
+            _kept.append((type(self), self._fresh()))
+            return _kept[0][1]
+        ((last, screen),) = _kept
+        _kept[:] = [(type(self), screen)]
+        if self.one_page and last is type(self) and screen.server is self.server:
+            screen.errors.clear()
+            screen.leave_design()
+        else:
+            screen.begin_anew(self.server)
+        return screen
+
+    def _fresh(self) -> Screen:
         context = self.browser.new_context(viewport={"width": 1280, "height": 800}, accept_downloads=True)
         # There is no graphics card here: draw as on any such machine.
         for how, on in (("quick", "yes"), ("smooth", "no")):
             context.add_init_script(f"localStorage.setItem('zinc-otter.{how}-drawing', '{on}')")
-        screen = Screen(context.new_page(), self.server)
-        if self.one_page and not self.demo:
-            _pages[type(self)] = screen
-            self.addClassCleanup(context.close)
-        else:
-            self.addCleanup(context.close)
-        return screen
+        return Screen(context.new_page(), self.server)
 
     def tearDown(self) -> None:
         if not self._outcome.success:  # type: ignore[attr-defined]
             # What a test that failed leaves behind is nobody's beginning.
-            _pages.pop(type(self), None)
+            for _, screen in _kept:
+                screen.page.context.close()
+            _kept.clear()
         self.assertEqual(self.screen.outside, [], "something was asked for from elsewhere")
         unexpected = [e for e in self.screen.errors if not any(word in e for word in self.expected_errors)]
         self.assertEqual(unexpected, [])

@@ -67,10 +67,10 @@ _GO = "path => { history.pushState(null, '', path); dispatchEvent(new PopStateEv
 class Server:
     """The application as a process on a free port, with its own data folder."""
 
-    def __init__(self, data: Path, demo: bool = False) -> None:
+    def __init__(self, data: Path, demo: bool = False, port: int | None = None) -> None:
         self.data = data
         self.demo = demo
-        self.port = _free_port()
+        self.port = port or _free_port()
         self.process: subprocess.Popen[bytes] | None = None
         self.start()
 
@@ -165,11 +165,31 @@ class Screen:
         self.outside: list[str] = []
         self.errors: list[str] = []
         page.set_default_timeout(60_000)
-        # What the printed address leaves in the browser; one test comes in by that address itself.
-        page.context.add_cookies([{"name": f"zinc-otter-{server.port}", "value": server.key, "url": server.address}])
+        self._let_in()
         page.on("request", lambda r: self._note(r.url))
         page.on("pageerror", lambda e: self.errors.append(str(e)))
         page.on("console", self._hear)
+
+    def _let_in(self) -> None:
+        """By what the printed address leaves in the browser; one test comes in by that address itself."""
+        at = self.server
+        self.page.context.add_cookies([{"name": f"zinc-otter-{at.port}", "value": at.key, "url": at.address}])
+
+    def rest(self) -> None:
+        """Leave the application."""
+        self.page.goto("about:blank")
+
+    def begin_anew(self, server: Server) -> None:
+        """As a page that was never here, before a server."""
+        self.rest()
+        tool = self.page.context.new_cdp_session(self.page)
+        for address in {self.server.address, server.address}:
+            tool.send("Storage.clearDataForOrigin", {"origin": address, "storageTypes": "local_storage,indexeddb"})
+        tool.detach()
+        self.server = server
+        self._let_in()
+        self.outside.clear()
+        self.errors.clear()
 
     def _hear(self, message: ConsoleMessage) -> None:
         if message.type == "error":

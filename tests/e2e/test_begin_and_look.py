@@ -8,6 +8,8 @@ from tests.e2e.case import BrowserCase
 
 
 class FirstScreen(BrowserCase):
+    own_page = True
+
     demo = True
 
     def test_demo_designs_as_pictures_and_ways_to_begin(self) -> None:

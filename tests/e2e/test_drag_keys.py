@@ -180,7 +180,7 @@ class Focus(VerbCase):
 
 
 class Touch(VerbCase):
-    one_page = False
+    own_page = True
 
     def test_one_finger_beside_the_form_turns_the_view_and_a_touch_picks_nothing(self) -> None:
         self.begin_box((20, 20, 20), (1, 1, 1))
@@ -206,7 +206,7 @@ class Touch(VerbCase):
 class Haste(Dragging):
     """Without a graphics card a large form is drawn coarsely while it moves, and whole once it rests."""
 
-    one_page = False
+    own_page = True
 
     def setUp(self) -> None:
         super().setUp()

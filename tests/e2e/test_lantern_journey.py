@@ -82,6 +82,8 @@ class Journey(BrowserCase):
 
 
 class Touch(BrowserCase):
+    own_page = True
+
     def touch(self, kind: str, *points: tuple[float, float]) -> None:
         self.session.send(
             "Input.dispatchTouchEvent",

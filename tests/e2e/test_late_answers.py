@@ -12,7 +12,7 @@ from tests.e2e.case import VerbCase
 
 
 class LateAnswers(VerbCase):
-    one_page = False
+    own_page = True
 
     def setUp(self) -> None:
         super().setUp()

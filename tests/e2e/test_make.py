@@ -93,6 +93,8 @@ class Making(BrowserCase):
 
 
 class Journey(BrowserCase):
+    own_page = True
+
     def test_from_a_box_to_a_step_file_with_the_server_killed_in_between(self) -> None:
         self.expected_errors = ("ERR_CONNECTION", "WebSocket", "Failed to load")
         self.begin_box()

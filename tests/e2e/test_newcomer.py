@@ -23,7 +23,7 @@ _COUNT = """() => {
 
 
 class Newcomer(VerbCase):
-    one_page = False
+    own_page = True
 
     def setUp(self) -> None:
         super().setUp()

@@ -43,7 +43,7 @@ def with_trial() -> Server:
 
 
 class OneFile(VerbCase):
-    one_page = False
+    own_page = True
 
     def server_here(self) -> Server:
         return with_trial()
@@ -70,6 +70,8 @@ class OneFile(VerbCase):
 
 
 class OtherVersion(BrowserCase):
+    own_page = True
+
     def test_a_page_of_another_version_says_that_it_is_to_be_loaded_again(self) -> None:
         def between(socket: WebSocketRoute) -> None:
             service = socket.connect_to_server()

@@ -20,6 +20,8 @@ def with_names() -> Server:
 
 
 class Renders(BrowserCase):
+    own_page = True
+
     def server_here(self) -> Server:
         return with_names()
 

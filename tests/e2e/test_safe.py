@@ -39,6 +39,8 @@ class Elsewhere:
 
 
 class Door(BrowserCase):
+    own_page = True
+
     def test_the_printed_address_opens_and_the_plain_one_says_how(self) -> None:
         context = self.browser.new_context()
         self.addCleanup(context.close)
@@ -78,6 +80,8 @@ class Door(BrowserCase):
 
 
 class Arriving(BrowserCase):
+    own_page = True
+
     def test_half_sent_requests_are_given_up(self) -> None:
         held = []
         whole = b"GET /api/health HTTP/1.1\r\nHost: 127.0.0.1\r\n\r\n"
@@ -96,6 +100,8 @@ class Arriving(BrowserCase):
 
 
 class Long(BrowserCase):
+    own_page = True
+
     def test_early_steps_are_shown_by_asking_and_forgotten_by_asking(self) -> None:
         add = {"kind": "add-box", "size": (40, 30, 20), "counts": (2, 2, 1)}
         self.begin_with(add, *({"kind": "rename-piece", "piece": "p1", "name": f"Float {k}"} for k in range(180)))

@@ -46,7 +46,7 @@ def contrast(one: str, other: str) -> float:
 
 
 class Rings(VerbCase):
-    one_page = False
+    own_page = True
 
     def test_whatever_has_the_keys_has_a_ring_of_3_to_1(self) -> None:
         self.begin_box()
@@ -69,7 +69,7 @@ class Rings(VerbCase):
 
 
 class SystemsColours(VerbCase):
-    one_page = False
+    own_page = True
 
     def test_what_is_chosen_is_framed_and_all_can_be_read(self) -> None:
         self.begin_box()
@@ -95,7 +95,7 @@ class SystemsColours(VerbCase):
 
 
 class LittleRoom(VerbCase):
-    one_page = False
+    own_page = True
 
     def work(self) -> None:
         """Extrude a face by mouse, with all that it takes in reach."""
