@@ -16,8 +16,6 @@ from zinc_otter.core.stone.cuts.rounded import Cabochon
 
 
 class ByHand(FollowerCase):
-    demo = False
-
     def begin(self) -> None:
         self.page.goto(self.server.address)
         self.page.get_by_label("Name").fill("Trial")
@@ -220,6 +218,58 @@ class ByHand(FollowerCase):
         self.assertEqual((body[1], body[3]), ("Chain", str(more)))
         wire = 2 * 3 + np.pi * (3 + 1.0237)
         self.assertAlmostEqual(float(body[4]), wire * np.pi * 1.0237**2 / 4, delta=0.3)
+
+    def test_a_cabochon_by_a_drawn_outline_follows_its_curve(self) -> None:
+        page, screen = self.page, self.screen
+        leaf = [[4, 0, 4], [2, 3.3, 4], [-2.6, 4, 4], [-4.6, -0.6, 4], [0, -2.6, 4]]
+        self.begin_with(
+            {"kind": "add-box", "name": "Plate", "size": [24, 24, 4], "counts": [4, 4, 1]},
+            {"kind": "draw-curve", "name": "Leaf", "points": leaf, "closed": True},
+        )
+        screen.station("Make")
+        screen.press("w")
+        page.get_by_label("Pieces", exact=True).get_by_text("Leaf").first.click()
+        screen.tool("Stones")
+        screen.choose("Cut", "Drawn cabochon")
+        screen.choose("Lie on", "Plate")
+        # What its curve says is asked for no second time.
+        for label in ("Width", "Laid", "Size by"):
+            self.assertEqual(screen.field(label).count(), 0, label)
+        self.applied(3)
+        stones = screen.state()["pieces"][2]
+        self.assertEqual((stones["grown"]["kind"], stones["grown"]["laid"]["way"]), ("stones", "within"))
+        across = np.ptp(np.array(screen.cage("p3")["positions"]), axis=0)
+        page.get_by_label("Pieces", exact=True).get_by_text("Plate").first.click()
+        screen.tool("Bezel")
+        self.fill(Wall="0.6")
+        self.applied(4)
+        shown = page.get_by_test_id("body-facts")
+        shown.get_by_text("By triangles").wait_for()
+        narrow = shown.inner_text()
+        # The outline is pulled: the stone and its bezel become as much larger.
+        page.get_by_label("Pieces", exact=True).get_by_text("Leaf").first.click()
+        screen.station("Shape")
+        screen.press("v")
+        point = max(screen.cage("p2")["positions"])
+        screen.click(point)
+        page.get_by_test_id("chosen").get_by_text("at").wait_for()
+        screen.tool("Move")
+        screen.field("Along x").fill("2")
+        self.applied(5)
+        wider = np.ptp(np.array(screen.cage("p3")["positions"]), axis=0)
+        self.assertGreater(wider[0], across[0] + 1)
+        self.assertAlmostEqual(float(wider[1]), float(across[1]), delta=0.5)
+        screen.station("Make")
+        page.get_by_label("Pieces", exact=True).get_by_text("Plate").first.click()
+        page.wait_for_function("t => document.querySelector('[data-testid=body-facts]').innerText !== t", arg=narrow)
+        # Bent inwards it is no outline of a stone, and the words say where to pull.
+        page.get_by_label("Pieces", exact=True).get_by_text("Leaf").first.click()
+        screen.station("Shape")
+        screen.press("v")
+        screen.click(max(screen.cage("p2")["positions"]))
+        screen.tool("Move")
+        screen.field("Along x").fill("-7")
+        page.get_by_text("bends inwards at the marked place").first.wait_for()
 
     def test_a_wrong_size_keeps_the_ring_as_it_was(self) -> None:
         page, screen = self.page, self.screen
