@@ -2,35 +2,40 @@
 
 from __future__ import annotations
 
+import tempfile
 from collections import Counter
 from collections.abc import Iterator
+from dataclasses import asdict
 from functools import partial
+from pathlib import Path
 from typing import Any
 
 import numpy as np
 
 from zinc_otter.core.cage import Cage
 from zinc_otter.core.errors import CoreError
+from zinc_otter.core.formats.step import facts_of, read_step, write_step
 from zinc_otter.core.primitives.sized import sized_box, sized_patched_sphere, sized_torus
 from zinc_otter.core.solid.gate import judged
 from zinc_otter.core.solid.kernel import route
 from zinc_otter.core.solid.mesh.route import made_of_triangles
+from zinc_otter.core.stone.cuts import KINDS
+from zinc_otter.core.stone.cuts.drawn import DrawnCabochon
 from zinc_otter.core.surface import build_stencils, evaluate
 from zinc_otter.jobs.kernel_guard import guarded
 from zinc_otter.studio.commands import read_command
 from zinc_otter.studio.design import Design
 from zinc_otter.studio.followers import recipe_of
 
-_CUTS: tuple[dict[str, Any], ...] = (
-    {"kind": "round"}, {"kind": "oval", "length": 1.3}, {"kind": "pear", "length": 1.5}, {"kind": "cushion", "length": 1.1},
-    {"kind": "step", "length": 1.4}, {"kind": "cabochon", "length": 1.2},
-)  # fmt: skip
+_CUTS = tuple(kind() for kind in KINDS if kind is not DrawnCabochon)
 _SETTINGS: tuple[dict[str, Any], ...] = (
     {"kind": "bezel"}, {"kind": "bezel", "base": "open", "taper": 5.0}, {"kind": "prongs", "count": 4},
     {"kind": "prongs", "count": 6, "lean": 8.0, "rails": 1}, {"kind": "flush"}, {"kind": "beads"}, {"kind": "seats"},
 )  # fmt: skip
 _AGREE = 0.01
 """Of the volume, between the routes."""
+_AS_WRITTEN = 1e-6
+"""Of the volume, between what was made and its STEP file read back."""
 _seen: Counter[str] = Counter()
 
 
@@ -65,9 +70,8 @@ def _one(number: int) -> str:
     cage = _form(chance)
     points = evaluate(build_stencils(cage, 2), cage).points
     width = float(chance.uniform(1.5, 4.0))
-    cut = {**_CUTS[int(chance.integers(len(_CUTS)))], "width": width}
-    if "length" in cut:
-        cut["length"] = cut["length"] * width
+    plain = _CUTS[int(chance.integers(len(_CUTS)))]
+    cut = asdict(plain.sized(width / plain.width))
     sink = float(chance.uniform(-0.2, 0.2)) * width
     design, _ = Design().with_new_piece("Form", cage)
     at = points[int(chance.integers(len(points)))].tolist()
@@ -94,5 +98,11 @@ def _one(number: int) -> str:
     off = abs(made.volume / by_mesh.body.volume - 1)
     if off > _AGREE:
         return f"{number}: the routes differ by {100 * off:.2f} %"
+    with tempfile.TemporaryDirectory() as folder:
+        path = Path(folder) / "set.step"
+        write_step(made.body.shape, path, "set")
+        facts = facts_of(read_step(path))
+    if not (facts.closed and facts.valid) or abs(facts.volume / made.volume - 1) > _AS_WRITTEN:
+        return f"{number}: read back it is {facts.volume:.6g} mm³, and was {made.volume:.6g}"
     _seen["kernel"] += 1
     return ""

@@ -196,5 +196,11 @@ class Cleared(PictureCase):
         self.problem(self.client.get(f"/api/true-pictures/{first}"), 404, "no-solid")
         self.assertEqual((len(self.kept(back)), len(self.kept(state))), (1, 2))
         self.problem(self.client.delete(f"/api/designs/{state['id']}/true-pictures/{first}"), 404, "no-solid")
+        # A copy of the design has them as well, and keeps them when that is deleted.
+        copied = self.client.post(f"/api/designs/{state['id']}/copy", json={"name": "Copy"}).json()
         self.client.delete(f"/api/designs/{state['id']}")
+        mine = self.kept(copied)
+        self.assertEqual([one["turns"] for one in mine], [3, 1])
+        self.assertEqual(self.client.get(f"/api/true-pictures/{mine[1]['key']}").status_code, 200)
+        self.client.delete(f"/api/designs/{copied['id']}")
         self.assertEqual([path.name for path in self.folder.rglob("shots/*.webp")], [])

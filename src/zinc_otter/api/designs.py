@@ -113,8 +113,10 @@ def change_design(design_id: str, new: DesignChange, room: AtHand) -> DesignStat
 
 @router.post("/{design_id}/copy", status_code=201)
 def copy_design(design_id: str, new: NewName, room: AtHand, response: Response) -> DesignState:
-    """A new design that begins where this one stands."""
-    return _created(room.store.copy(design_id, new.name), response)
+    """A new design that begins where this one stands, with the true pictures that are kept of it."""
+    saved = room.store.copy(design_id, new.name)
+    take_in_pictures(room, saved.facts.id, pictures_of(room, design_id))
+    return _created(saved, response)
 
 
 @router.delete("/{design_id}", status_code=204)
