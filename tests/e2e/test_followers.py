@@ -59,7 +59,7 @@ GRIP = {"kind": "add-box", "name": "Grip", "size": [44, 44, 150], "counts": [2, 
 
 
 class CollaredGrip(FollowerCase):
-    def test_collar_fillet_hollow_trim_then_a_vertex_is_pulled(self) -> None:
+    def test_collar_fillet_trim_then_a_vertex_is_pulled(self) -> None:
         page, screen = self.page, self.screen
         self.begin_with(GRIP)
         screen.station("Make")
@@ -76,10 +76,9 @@ class CollaredGrip(FollowerCase):
         page.get_by_text("not applied yet").wait_for()
         screen.press("Enter")
         screen.steps(4)
-        self.add("Hollow", 5, Wall="2")
-        self.add("Trim", 6, At="-46")
+        self.add("Trim", 5, At="-46")
         kinds = [f["kind"] for f in screen.state()["pieces"][0]["followers"]]
-        self.assertEqual(kinds, ["combine", "fillet", "hollow", "trim"])
+        self.assertEqual(kinds, ["combine", "fillet", "trim"])
 
         screen.button("Make solid").click()
         volume = self.volume()
@@ -103,7 +102,7 @@ class CollaredGrip(FollowerCase):
         screen.tool("Move")
         screen.field("Along y").fill("-6")
         screen.press("Enter")
-        screen.steps(7)
+        screen.steps(6)
         page.wait_for_function("t => document.querySelector('[data-testid=body-facts]').innerText !== t", arg=before)
         screen.station("Make")
         page.get_by_text("has changed: this is the solid before").wait_for()
@@ -113,7 +112,7 @@ class CollaredGrip(FollowerCase):
 
         # Undone, the solid made before is found again.
         page.keyboard.press("Control+z")
-        screen.steps(6)
+        screen.steps(5)
         page.wait_for_function(
             "v => document.querySelector('dl[aria-label=Certificate]')?.innerText.includes(v)", arg=f"{volume:,.1f}"
         )
@@ -507,7 +506,7 @@ class Archives(FollowerCase):
         self.screen.open_design("Dry-bag toggle")
         self.screen.station("Make")
         last = int(page.locator("[aria-label=Steps] [aria-current=step]").inner_text().split()[0])
-        self.add("Hollow", last + 1, Wall="1.1")
+        self.add("Trim", last + 1, At="-1")
         cage, pieces = self.screen.cage(), self.screen.state()["pieces"]
         self.screen.tool("Cage file")
         self.assertIn(b"<path", self.download("Download the outline from the top"))

@@ -119,7 +119,7 @@ class Formulas(RouteCase):
 
     def test_one_edge_alone_by_a_point_near_it(self) -> None:
         block, quarter = 20 * 16 * 12, 1 - np.pi / 4
-        for near, length in (((10.0, 8.0, 1.0), 12), ((10.0, 0.0, 6.0), 16), ((0.0, -8.5, -6.0), 20)):
+        for near, length in (((10.0, 8.0, 1.0), 12), ((0.0, -8.5, -6.0), 20)):
             _, made = self.both(hard_block(), Fillet("f1", near=near, radius=1.5))
             self.assertAlmostEqual(block - made.volume, quarter * 1.5**2 * length, delta=0.01)
             by_mesh, made = self.both(hard_block(), CutEdge("f1", near=near, distance=1.5))
