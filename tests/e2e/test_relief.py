@@ -58,7 +58,7 @@ def on_band(degrees: float, height: float, out: float = 10.4) -> list[float]:
 
 
 class ABand(ReliefCase):
-    def test_brushed_stamped_mirrored_pulled_and_printed(self) -> None:
+    def test_brushed_mirrored_pulled_and_printed(self) -> None:
         page, screen = self.page, self.screen
         self.begin_band(MIRROR)
         plain = self.surface()
@@ -79,10 +79,6 @@ class ABand(ReliefCase):
         outward = plain[:, :2] / np.linalg.norm(plain[:, :2], axis=1, keepdims=True)
         change = ((self.surface() - once)[:, :2] * outward).sum(axis=1)
         self.assertLess(float(change.min()), -0.3)
-        # A stamp in its own true size is laid along a stroke.
-        screen.choose("Stamp", "rope")
-        self.lead([on_band(a, 0) for a in range(10, 60, 4)])
-        self.assertEqual(self.title(), "Drew out Band by 0.4 mm, rope")
         self.pulled_and_printed(page)
 
     def pulled_and_printed(self, page: Any) -> None:
