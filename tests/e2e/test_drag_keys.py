@@ -68,7 +68,8 @@ class DragKeys(Dragging):
         before = self.grasp()
         for key in "5 xy":
             self.page.keyboard.press(key)
-        self.release()
+        # The words stay for a few seconds only, which may be gone until all is still.
+        self.page.mouse.up()
         self.page.get_by_text("“5 xy” is no number: nothing was applied").wait_for()
         self.screen.steps(1)
         np.testing.assert_array_equal(self.points(), before)

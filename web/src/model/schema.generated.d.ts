@@ -147,7 +147,7 @@ export interface paths {
         put?: never;
         /**
          * Copy Design
-         * @description A new design that begins where this one stands.
+         * @description A new design that begins where this one stands, with the true pictures that are kept of it.
          */
         post: operations["copy_design"];
         delete?: never;
@@ -10366,7 +10366,8 @@ export interface components {
          * PictureAsk
          * @description What a picture is taken by. ``turned`` degrees about z is where the light comes from; ``clear`` is no background.
          *     Pieces are drawn ``apart`` by so many times their distance from the middle; of ``turns`` above 1 so many views are taken
-         *     all round; with ``fire`` stones part light into its colours, which takes three times as long.
+         *     all round; with ``fire`` stones part light into its colours, which takes three times as long; a ``smooth`` one is rid of
+         *     grain at the end.
          */
         PictureAsk: {
             camera: components["schemas"]["CameraAsk"];
@@ -10406,6 +10407,11 @@ export interface components {
              * @default false
              */
             fire?: boolean;
+            /**
+             * Smooth
+             * @default true
+             */
+            smooth?: boolean;
             /**
              * Background
              * @default floor
@@ -14477,8 +14483,8 @@ export interface components {
         };
         /**
          * Stones
-         * @description ``stone`` in each of ``places`` on the form ``host``; or along the curve ``rail``, by the count or gap of ``laid``; or in
-         *     that curve, closed, where it is a drawn one.
+         * @description ``stone`` in each of ``places`` on the form ``host``; or along the curve ``rail``, by the count or gap of ``laid``;
+         *     or, where it is a drawn one, in that curve, closed.
          *
          *     On a form the table looks along the normal, along a curve to where the form ``host`` looks beside it, or else up. The
          *     girdle's middle lies ``sink`` mm below the surface; all are turned by ``turn`` degrees.
@@ -14519,8 +14525,8 @@ export interface components {
         };
         /**
          * Stones
-         * @description ``stone`` in each of ``places`` on the form ``host``; or along the curve ``rail``, by the count or gap of ``laid``; or in
-         *     that curve, closed, where it is a drawn one.
+         * @description ``stone`` in each of ``places`` on the form ``host``; or along the curve ``rail``, by the count or gap of ``laid``;
+         *     or, where it is a drawn one, in that curve, closed.
          *
          *     On a form the table looks along the normal, along a curve to where the form ``host`` looks beside it, or else up. The
          *     girdle's middle lies ``sink`` mm below the surface; all are turned by ``turn`` degrees.
@@ -19983,8 +19989,8 @@ export interface components {
         };
         /**
          * Stones
-         * @description ``stone`` in each of ``places`` on the form ``host``; or along the curve ``rail``, by the count or gap of ``laid``; or in
-         *     that curve, closed, where it is a drawn one.
+         * @description ``stone`` in each of ``places`` on the form ``host``; or along the curve ``rail``, by the count or gap of ``laid``;
+         *     or, where it is a drawn one, in that curve, closed.
          *
          *     On a form the table looks along the normal, along a curve to where the form ``host`` looks beside it, or else up. The
          *     girdle's middle lies ``sink`` mm below the surface; all are turned by ``turn`` degrees.
