@@ -30,19 +30,28 @@ _BOUNCES = 24
 
 @dataclass(frozen=True, eq=False)
 class Stage:
-    """How far a picture has come: ``samples`` that every pixel has, the ``share`` of all work that is done, and ``light``,
-    (height, width, 4) linear with what it covers."""
+    """How far a picture has come: ``samples`` that every pixel has, and the ``share`` of all work that is done.
+
+    ``total`` (height, width, 4 or 10) is the sum of what was ``taken`` (height, 1, 1) times. Both go on to grow: what is
+    asked for is that of the moment.
+    """
 
     samples: int
     share: float
-    light: Floats
-    guides: Floats
+    total: Floats
+    taken: Floats
+
+    @property
+    def light(self) -> Floats:
+        """(height, width, 4) linear, with what it covers."""
+        return np.asarray(self.total[..., :4] / np.maximum(self.taken, 1))
 
     def smoothed(self) -> Floats:
         """The light without the grain of few samples; see :mod:`denoising`."""
         from zinc_otter.jobs.denoising import smoothed
 
-        return smoothed(self.light, self.guides[..., :3], self.guides[..., 3:])
+        guides = self.total[..., 4:] / np.maximum(self.taken, 1)
+        return smoothed(self.light, guides[..., :3], guides[..., 3:])
 
 
 def passes(scene: Scene, film: Film, each: int = 8) -> Iterator[Stage]:
@@ -68,8 +77,7 @@ def passes(scene: Scene, film: Film, each: int = 8) -> Iterator[Stage]:
                 taken[band] += count
                 whole = k == len(bands) - 1
                 share = (done + count * (k + 1) / len(bands)) / film.samples
-                mean = total / np.maximum(taken, 1)
-                yield Stage(done + count if whole else done, share, mean[..., :4], mean[..., 4:])
+                yield Stage(done + count if whole else done, share, total, taken)
             done += count
 
 

@@ -87,13 +87,15 @@ def take_picture(
         for k in range(set_up.turns):
             stages: list[Stage] = []
             views = [_turned(scene, k / set_up.turns) for scene in scenes]
-            shown = 0.0
+            show_at = 0.0
             for stages in _passes(views, replace(film, samples=samples)):
                 done, share = stages[0].samples, 0.03 + 0.96 * (k + stages[0].share) / set_up.turns
-                if time.monotonic() > shown + _SHOW_AGAIN:
+                began = time.monotonic()
+                if began > show_at:
                     so_far = _pixels(developed(_beside(stages), film.exposure), film.clear)
                     put(between, lambda fresh, pixels=so_far: _write(fresh, pixels, {}))  # type: ignore[misc]
-                    shown = time.monotonic()
+                    # Showing a large one takes seconds itself: a fifth of the time at most.
+                    show_at = time.monotonic() + max(_SHOW_AGAIN, 4 * (time.monotonic() - began))
                 of = "" if set_up.turns == 1 else f", view {k + 1} of {set_up.turns}"
                 progress(share, f"{done} of {samples} samples{of}")
                 if rest.exists():

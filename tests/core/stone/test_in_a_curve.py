@@ -147,7 +147,11 @@ class Refused(unittest.TestCase):
         self.assertLess(np.linalg.norm(np.array(error.place.points[0])[:2] - [1.5, 1.5]), 2.0)
         self.assertIn("open", str(self.told(with_curve(plate(), closed=False))))
         eight = [[5, 5, 4], [-5, -5, 4], [5, -5, 4], [-5, 5, 4]]
-        self.assertIn("crosses itself", str(self.told(with_curve(plate(), eight))))
+        crossed = self.told(with_curve(plate(), eight))
+        self.assertIn("crosses itself", str(crossed))
+        # Where it crosses, and not where it begins.
+        self.assertLess(np.linalg.norm(np.array(crossed.place.points)[:, :2], axis=1).max(), 1.0)
+        self.assertTrue(crossed.place.points)
         flat = [[5, 0, 4], [0, 0, 6], [-5, 0, 4], [0, 0, 3]]
         self.assertIn("encloses nothing", str(self.told(with_curve(plate(), flat))))
 

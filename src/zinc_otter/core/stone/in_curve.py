@@ -2,10 +2,13 @@
 
 from __future__ import annotations
 
+from dataclasses import replace
+
 import numpy as np
 
 from zinc_otter.core.cage.cage import HARD, Cage, unit
 from zinc_otter.core.cage.topology import Floats
+from zinc_otter.core.curve.crossings import crossings
 from zinc_otter.core.curve.curve import Curve
 from zinc_otter.core.curve.pieces import Pieces, pieces_of
 from zinc_otter.core.errors import BadSelectionError
@@ -41,7 +44,7 @@ def stone_in(curve: Curve, host: Cage | None, like: DrawnCabochon) -> tuple[Draw
         middle = middle + at[0] * across + at[1] * ahead
     loop = flat - at
     loop = loop if _area(loop) > 0 else loop[::-1]
-    _require_bulging(loop, rim if _area(flat) > 0 else rim[::-1])
+    _require_bulging(loop, rim if _area(flat) > 0 else rim[::-1], line, normal)
     return drawn(loop, like), middle, ahead, normal
 
 
@@ -93,7 +96,7 @@ def _centroid(loop: Floats) -> Floats:
     return np.asarray(((loop + after) * twice[:, None]).sum(axis=0) / (3 * twice.sum()))
 
 
-def _require_bulging(loop: Floats, rim: Floats) -> None:
+def _require_bulging(loop: Floats, rim: Floats, line: Pieces, normal: Floats) -> None:
     from scipy.spatial import ConvexHull, QhullError
 
     size = float(np.ptp(loop, axis=0).max())
@@ -109,7 +112,12 @@ def _require_bulging(loop: Floats, rim: Floats) -> None:
             "The curve encloses nothing, seen from where the stone's table looks.", points=rim[:1]
         ) from None
     if abs(turned.sum() / (2 * np.pi) - 1) > 0.5 or _area(loop) < 0.05 * hull.volume:
-        raise BadSelectionError("The curve crosses itself, so that it is no outline of a stone.", points=rim[:1])
+        # Looked for seen from above; the marks go onto the curve.
+        onto = np.eye(3) - np.outer(normal, normal)
+        away = crossings(replace(line, bezier=line.bezier @ onto), 1e-4 * size)
+        beside = np.linalg.norm((rim @ onto)[None] - away[:, None], axis=2)
+        at = rim[beside.argmin(axis=1)] if len(away) else rim[:0]
+        raise BadSelectionError("The curve crosses itself, so that it is no outline of a stone.", points=at)
     # How deep each corner lies under the hull: all sides of the hull hold it, the nearest tells.
     deep = -(loop @ hull.equations[:, :2].T + hull.equations[:, 2]).max(axis=1)
     worst = int(deep.argmax())
