@@ -21,7 +21,7 @@ from zinc_otter.studio.commands import AnyCommand, Picked
 from zinc_otter.studio.commands.base import PieceId
 from zinc_otter.studio.commands.placement import ReachBy
 
-VERSION = 9
+VERSION = 10
 """Raised whenever a page that was loaded before could not talk to the service any more."""
 
 
@@ -200,12 +200,17 @@ class LineFrame(TypedDict):
 
 class GemFrame(TypedDict):
     """A stone as triangles: three points (9 numbers) after the other, with their normals, and its colour; a ``smooth``
-    one has no facets."""
+    one has no facets.
+
+    ``index`` is its refractive index, and ``dispersion`` by how much that is higher for blue light than for red.
+    """
 
     points: Float32s
     normals: Float32s
     tint: str
     smooth: bool
+    index: float
+    dispersion: float
 
 
 class CopiesFrame(TypedDict):

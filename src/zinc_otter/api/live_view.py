@@ -140,7 +140,7 @@ def stone_name(stone: Stone) -> str:
 
 def gem_frame(stone: Stone) -> GemFrame:
     """A stone as it is drawn: flat facets, or smooth where it has none."""
-    gem = stone.gem
+    gem, material = stone.gem, stone_material(stone.material)
     corners = gem.points[gem.triangles]
     normals = np.repeat(gem.normals[gem.facet_of][:, None], 3, axis=1)
     if gem.exact is not None:
@@ -153,7 +153,8 @@ def gem_frame(stone: Stone) -> GemFrame:
         normals = np.where(soft, smooth, normals)
     return {
         "points": corners.astype(np.float32).ravel(), "normals": normals.astype(np.float32).ravel(),
-        "tint": stone_material(stone.material).tint, "smooth": gem.exact is not None,
+        "tint": material.tint, "smooth": gem.exact is not None,
+        "index": material.index, "dispersion": material.dispersion,
     }  # fmt: skip
 
 

@@ -20744,6 +20744,8 @@ export interface components {
          * GemFrame
          * @description A stone as triangles: three points (9 numbers) after the other, with their normals, and its colour; a ``smooth``
          *     one has no facets.
+         *
+         *     ``index`` is its refractive index, and ``dispersion`` by how much that is higher for blue light than for red.
          */
         GemFrame: {
             /**
@@ -20760,6 +20762,10 @@ export interface components {
             tint: string;
             /** Smooth */
             smooth: boolean;
+            /** Index */
+            index: number;
+            /** Dispersion */
+            dispersion: number;
         };
         /**
          * Images

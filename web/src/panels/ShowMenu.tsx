@@ -30,8 +30,8 @@ function Choice<T extends string | number>(props: { label: string; value: T; opt
 
 export function ShowMenu() {
   const look = useShow(
-    useShallow(({ level, material, light, isolines, wire, second, normals, valences, backs, bodies, dimensions, quick, smooth }) => ({
-      level, material, light, isolines, wire, second, normals, valences, backs, bodies, dimensions, quick, smooth,
+    useShallow(({ level, material, light, isolines, wire, second, normals, valences, backs, bodies, dimensions, quick, smooth, hollows }) => ({
+      level, material, light, isolines, wire, second, normals, valences, backs, bodies, dimensions, quick, smooth, hollows,
     })),
   );
   const piece = usePicking((s) => s.piece);
@@ -45,7 +45,7 @@ export function ShowMenu() {
       sx={{ my: -0.6 }}
     />
   );
-  const drawing = (name: "quick" | "smooth", words: string) => (
+  const drawing = (name: "quick" | "smooth" | "hollows", words: string) => (
     <FormControlLabel
       control={<Checkbox size="small" checked={look[name]} onChange={(event) => draw(name, event.target.checked)} />}
       label={<Typography variant="body2">{words}</Typography>}
@@ -79,6 +79,7 @@ export function ShowMenu() {
           {check("dimensions", "Dimensions, with their numbers")}
           {check("bodies", "What followers make, instead of the plain surface")}
           {drawing("smooth", "Edges drawn smooth")}
+          {drawing("hollows", "Hollows in soft shade")}
           {drawing("quick", "Quick drawing, for machines without a graphics card")}
         </Stack>
       </Popover>

@@ -1,5 +1,5 @@
 /** The eye: it turns about a target, in perspective or flat; z is up. */
-import { type Box3, type Camera, OrthographicCamera, PerspectiveCamera, Vector3 } from "three";
+import { type Box3, OrthographicCamera, PerspectiveCamera, Vector3 } from "three";
 
 export type ViewName = "front" | "back" | "left" | "right" | "top" | "bottom" | "three-quarter";
 
@@ -45,7 +45,7 @@ export class Eye {
     this.byHand = true;
   }
 
-  get camera(): Camera {
+  get camera(): PerspectiveCamera | OrthographicCamera {
     return this.flat ? this.parallel : this.perspective;
   }
 

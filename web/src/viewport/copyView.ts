@@ -4,6 +4,7 @@ import type { Material } from "../live/stores/show";
 import type { CopiesFrame } from "../model/types";
 import { colours } from "../theme/colours";
 import { asGlass, gemTexture, surfaceMaterial, surfaceTexture } from "./materials";
+import { type Refraction, refracts } from "./refraction";
 
 /** What images are of: a piece as it is drawn, or a stone. */
 export interface ImageBase {
@@ -13,6 +14,8 @@ export interface ImageBase {
   readonly stone?: string;
   /** Of a stone that has no facets. */
   readonly smooth?: boolean;
+  /** Of a stone that is looked into. */
+  readonly refraction?: Refraction | null;
   extent(): Iterable<Vector3>;
 }
 
@@ -48,6 +51,7 @@ export class CopyView {
       const base = baseOf(of);
       if (!base) continue;
       const material = surfaceMaterial(planes, { value: base.stone ? 0 : 1 });
+      if (base.refraction) refracts(material, base.refraction);
       const list = Array.from({ length: motions.length / 16 }, (_, k) => new Matrix4().fromArray(motions, 16 * k));
       const part: Part = { of: base, material, motions: list, meshes: [] };
       for (const turned of [false, true]) {
@@ -74,6 +78,7 @@ export class CopyView {
     this.group.visible = shown;
     for (const { of, material: own, meshes } of this.parts) {
       own.matcap = of.stone && material !== "stripes" ? gemTexture(of.stone, of.smooth === true) : surfaceTexture(material, colour, finish);
+      if (of.refraction) of.refraction.on.value = Number(material !== "stripes");
       own.color.set(marked === "picked" ? colours.answer : marked === "hover" ? "#F0C9DC" : "#FFFFFF");
       for (const mesh of meshes) asGlass(mesh as never, glass);
     }

@@ -58,6 +58,6 @@ export class CopyViews {
 
   dispose(): void {
     for (const id of [...this.byId.keys()]) this.drop(id);
-    for (const gem of this.gems.values()) gem.surface.dispose();
+    for (const gem of this.gems.values()) gem.dispose();
   }
 }

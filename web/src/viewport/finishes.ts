@@ -46,7 +46,7 @@ const smooth = (x: number, low: number, high: number): number => {
 };
 
 /** The tent, as it is met in a direction: x to the right, y up, z to the eye. White cloth, a panel at the upper left, two dark flags. */
-function tent(x: number, y: number, z: number): number {
+export function tent(x: number, y: number, z: number): number {
   const up = (Math.asin(Math.max(-1, Math.min(1, y))) * 180) / Math.PI;
   const round = (Math.atan2(x, z) * 180) / Math.PI;
   const within = (at: number, half: number) => smooth(half - Math.abs(((round - at + 540) % 360) - 180), 0, 8);

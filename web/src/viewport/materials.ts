@@ -5,6 +5,7 @@ import { clays } from "../theme/clays";
 import { finishBall } from "./finishes";
 import { asItStands, exposed, type Light, turnedBack } from "./light";
 import { ball, clay, paint, type Painter } from "./matcap";
+import { lightTent } from "./tentMap";
 
 interface Kept {
   texture: CanvasTexture;
@@ -33,6 +34,7 @@ export function lightBy(now: Light): void {
   if (now.turn === light.turn && now.stops === light.stops) return;
   light = now;
   balls.forEach(put);
+  lightTent(now);
 }
 
 export const paleTexture = () => texture("pale", (by) => clay([226, 219, 205], [116, 112, 106], by));

@@ -19,6 +19,9 @@ export class Pace {
   private soon = 0;
   private resting = 0;
   private hasty = false;
+  private finer = 0;
+  /** All rests: there is time for what makes the picture finer. */
+  private rests = false;
 
   constructor(
     private readonly host: HTMLElement,
@@ -44,9 +47,28 @@ export class Pace {
     this.host.dataset.drawing = "";
     this.waiting = requestAnimationFrame(() => {
       this.waiting = 0;
-      if (!this.hasty) delete this.host.dataset.drawing;
+      const fine = this.takesTime;
+      const later = !fine && !this.hasty && this.wantsHollows;
+      if (!this.hasty && !later) delete this.host.dataset.drawing;
       this.drawing.draw();
+      this.rests = false;
+      clearTimeout(this.finer);
+      if (later)
+        this.finer = window.setTimeout(() => {
+          this.rests = true;
+          this.draw();
+        }, rest);
     });
+  }
+
+  get wantsHollows(): boolean {
+    const { hollows, quick } = useShow.getState();
+    return hollows && !quick;
+  }
+
+  /** Whether the next frame has time for soft shade: without a graphics card only once all rests. */
+  get takesTime(): boolean {
+    return this.wantsHollows && (!this.isSlow || this.rests) && !this.hasty;
   }
 
   /** Something moves. */
@@ -67,5 +89,6 @@ export class Pace {
     cancelAnimationFrame(this.waiting);
     clearTimeout(this.soon);
     clearTimeout(this.resting);
+    clearTimeout(this.finer);
   }
 }

@@ -19,6 +19,7 @@ import { coveredBy } from "./covered";
 import { DimensionLabels } from "./dimensionLabels";
 import { isClear } from "./finishes";
 import { Floor } from "./floor";
+import { Hollows } from "./hollows";
 import { keepView, keptView } from "./keptView";
 import { HiddenPicks } from "./hiddenPicks";
 import { Handle } from "./handle";
@@ -58,6 +59,7 @@ export class Scene {
   beforeDraw: () => void = () => undefined;
   private readonly labels: DimensionLabels;
   private readonly hidden = new HiddenPicks(this);
+  private readonly hollows: Hollows;
   private readonly stopListening: () => void;
 
   /** With `side` it is the second view: flat, and fixed to that side. */
@@ -81,8 +83,9 @@ export class Scene {
       this.eye.flat = true;
       this.eye.take(side);
     } else useShow.setState({ flat: false });
+    this.hollows = new Hollows(this.planes);
     this.floor.addTo(this.three);
-    this.three.add(this.bodies.group, this.copies.group, this.references.group, this.overlay.group, this.handle.group, this.handle.beads);
+    this.three.add(this.bodies.group, this.copies.group, this.references.group, this.overlay.group, this.handle.group, this.handle.beads, this.hollows.mesh);
     this.handle.hide();
     this.stopListening = pieces.listen((changes) => this.take(changes));
     this.resize();
@@ -243,6 +246,7 @@ export class Scene {
   dispose(): void {
     this.pace.stop();
     this.hidden.dispose();
+    this.hollows.dispose();
     this.stopListening();
     for (const view of this.views.values()) view.dispose();
     this.copies.dispose();
@@ -264,6 +268,8 @@ export class Scene {
     for (const view of this.views.values()) view.face(this.eye.back);
     this.floor.draw(this.eye);
     const { camera } = this.eye;
+    if (this.pace.wantsHollows) this.hollows.lay(this.renderer, this.three, camera, this.pace.takesTime);
+    else this.hollows.mesh.visible = false;
     this.renderer.render(this.three, camera);
     this.frames += 1;
     if (!this.side) {

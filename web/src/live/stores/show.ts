@@ -50,6 +50,8 @@ interface ShowStore {
   quick: boolean;
   /** Edges are drawn smooth, which costs time. Kept by the browser. */
   smooth: boolean;
+  /** Hollows lie in soft shade. Kept by the browser. */
+  hollows: boolean;
   snaps: Record<Snap, boolean>;
   /** The grid's spacing now on the screen, in mm. */
   grid: number;
@@ -68,7 +70,7 @@ interface ShowStore {
 }
 
 /** How finely this browser draws, and what it does where nothing was said. */
-const drawing = { quick: false, smooth: true };
+const drawing = { quick: false, smooth: true, hollows: true };
 type Drawing = keyof typeof drawing;
 
 function remembered(name: Drawing): boolean {
@@ -77,7 +79,7 @@ function remembered(name: Drawing): boolean {
 }
 
 export function draw(name: Drawing, on: boolean): void {
-  useShow.setState(name === "quick" ? { quick: on } : { smooth: on });
+  useShow.setState({ [name]: on });
   keep(`${name}-drawing`, on ? "yes" : "no");
 }
 
@@ -96,6 +98,7 @@ export const useShow = create<ShowStore>(() => ({
   facets: [],
   quick: remembered("quick"),
   smooth: remembered("smooth"),
+  hollows: remembered("hollows"),
   snaps: { grid: false, vertex: false, edge: false, face: false, reference: true },
   grid: 10,
   pivot: null,
