@@ -259,12 +259,16 @@ class Proofs(TalkCase):
                     told = talk.hear()
                 self.assertIsNone(told["map"])
 
+    def heard(self, talk: Any, kind: str) -> dict[str, Any]:
+        """The next message of a kind."""
+        told = talk.hear()
+        while told["type"] != kind:
+            told = talk.hear()
+        return dict(told)
+
     def told_proofs(self, talk: Any) -> dict[str, Any]:
         """What comes by itself, once the bodies are made."""
-        told = talk.hear()
-        while told["type"] != "proofs":
-            told = talk.hear()
-        return dict(told["proofs"][0])
+        return dict(self.heard(talk, "proofs")["proofs"][0])
 
     def test_a_wall_is_that_of_the_body_once_there_are_followers(self) -> None:
         hard = {"kind": "crease", "piece": "p1", "picked": {"kind": "edge", "ids": list(range(12))}, "sharpness": 10}
@@ -283,18 +287,26 @@ class Proofs(TalkCase):
             told = self.told_proofs(talk)
             self.assertEqual(told["holds"], "fails")
             self.assertAlmostEqual(told["figure"], 1.0, delta=0.05)
+            # Its map is one of the body, which comes along: of 1 mm all over but at edges, and as it is drawn.
+            talk.say(do="map", seq=1, proof=state["proofs"][0]["id"])
+            mapped = self.heard(talk, "map")["map"]
+            body = mapped["body"]
+            self.assertEqual((len(body["points"]), len(body["normals"])), (3 * len(mapped["rows"]),) * 2)
+            self.assertEqual(body["triangles"].max() + 1, len(mapped["rows"]))
+            self.assertAlmostEqual(float(np.median(mapped["rows"])), 1.0, delta=0.02)
+            reach = np.abs(body["points"].reshape(-1, 3)).max(axis=0)
+            np.testing.assert_allclose(reach, [15, 15, 10], atol=1e-4)
             # While it is dragged there is no body of it yet, and no figure is made up.
             wider = {"kind": "size", "piece": "p1", "picked": {"kind": "piece", "ids": [0]}, "factors": [1.2, 1, 1]}
-            talk.say(do="preview", seq=1, revision=state["revision"], command=wider)
-            frame = talk.hear()
-            while frame["type"] != "frame":
-                frame = talk.hear()
+            talk.say(do="preview", seq=2, revision=state["revision"], command=wider)
+            frame = self.heard(talk, "frame")
             self.assertRegex(frame["proofs"][0]["words"], "^Told once the hand rests")
-            talk.say(do="map", seq=2, proof=state["proofs"][0]["id"])
-            answer = talk.hear()
-            while answer["type"] != "map":
-                answer = talk.hear()
-            self.assertIsNone(answer["map"])
+            self.assertIsNone(frame["map"])
+            # Kept, it comes again by itself once the body is there.
+            talk.say(do="commit", seq=3, revision=state["revision"], command=wider)
+            state = self.heard(talk, "state")["state"]
+            told = self.heard(talk, "proofs")
+            self.assertAlmostEqual(float(np.abs(told["map"]["body"]["points"][::3]).max()), 18.0, delta=1e-4)
         # Asked of the form it says whose wall it is.
         state = self.give(state, {"kind": "change-proof", "proof": {**wall, "id": state["proofs"][0]["id"]}})
         with self.talk(state) as talk:

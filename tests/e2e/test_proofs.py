@@ -96,6 +96,37 @@ class Proofs(VerbCase):
         self.assertLessEqual(float(under.inner_text().split()[0]), 6.01)
 
 
+    def test_a_map_of_what_followers_make_is_read_on_the_body_and_comes_again(self) -> None:
+        screen, page = self.screen, self.page
+        self.begin_with(
+            {"kind": "add-box", "size": [40, 30, 24], "counts": [2, 2, 2]},
+            {"kind": "add-follower", "piece": "p1", "follower": {"kind": "hollow", "wall": 1.2}},
+            {"kind": "add-proof", "proof": {"kind": "wall", "piece": "p1", "least": 1.0, "of_body": True}},
+        )
+        screen.station("Prove")
+        page.get_by_test_id("proof-holds").wait_for()
+        page.get_by_label("Map: Wall of Box at least 1 mm").click()
+        share = page.get_by_test_id("map-share")
+        share.get_by_text("Nothing beyond the limit").wait_for()
+        screen.settled()
+        # On the form itself a wall would go right through.
+        page.mouse.move(*screen.at((0, -15, 0)))
+        page.get_by_test_id("map-under").get_by_text("1.2 mm here").wait_for()
+        # While the form is pulled there is no body of it; kept, its map comes by itself, of the wall that grew as it did.
+        screen.station("Shape")
+        self.press("w")
+        screen.click((0, -15, 0))
+        self.press("s")
+        screen.field("All").fill("150")
+        self.previewed()
+        page.get_by_label("Map", exact=True).get_by_text("It has no map now").wait_for()
+        self.apply(4)
+        share.wait_for()
+        page.mouse.move(*screen.at((13, -22, -9)))
+        screen.settled()
+        page.get_by_test_id("map-under").get_by_text(re.compile(r"^1\.8\d? mm here")).wait_for()
+
+
 class Dimensions(VerbCase):
     """Measured by mouse, live while pulled, and made true by a typed number; on a block whose surface is its cage."""
 

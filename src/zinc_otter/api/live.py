@@ -37,6 +37,7 @@ from zinc_otter.api.live_messages import (
     AskWeigh,
     Shown,
     ShownCurve,
+    TellProofs,
     TellState,
     Told,
     read_asked,
@@ -257,7 +258,11 @@ class _Channel:
         if any(goes_by_body(design, proof) for proof in design.proofs):
             with lengths_in(unit):
                 proofs = await asyncio.to_thread(self._room.proofs.of, design, True, True)
-            await self._send({"type": "proofs", "proofs": proofs})
+            told: TellProofs = {"type": "proofs", "proofs": proofs}
+            mapped = next((proof for proof in design.proofs if proof.id == self._mapped), None)
+            if mapped is not None and goes_by_body(design, mapped):
+                told["map"] = await asyncio.to_thread(self._room.proofs.map_of, design, mapped.id, self._view, True, True)
+            await self._send(told)
 
     async def _look_closer(self, seq: int, before: Saved, command: Command, outcome: Outcome) -> None:
         """When the hand rests, look more closely at what is shown; whatever is asked for meanwhile ends it."""
@@ -312,7 +317,7 @@ class _Channel:
         def work() -> Told:
             self._mapped = asked.proof
             design = self._room.studio.saved(self._design_id).design
-            told = None if asked.proof is None else self._room.proofs.map_of(design, asked.proof, self._view, True)
+            told = None if asked.proof is None else self._room.proofs.map_of(design, asked.proof, self._view, True, True)
             return {"type": "map", "seq": seq, "map": told}
 
         await self._send(await asyncio.to_thread(work))

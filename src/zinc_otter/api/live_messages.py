@@ -307,8 +307,17 @@ class ShownProof(TypedDict):
     drawn: ShownDimension | None
 
 
+class MapBody(TypedDict):
+    """The body that a map is of, as it is drawn."""
+
+    points: Float32s
+    normals: Float32s
+    triangles: Int32s
+
+
 class ShownMap(TypedDict):
-    """What a proof asks of, a number at every row of its piece's surface in a ``unit``: those ``below`` the limit are at
+    """What a proof asks of, a number at every row of its piece's surface, or of the ``body`` that comes along, in a
+    ``unit``: those ``below`` the limit are at
     fault, or else those above, or on ``both`` sides of 0 those further from it; what is not a number could not be told.
     ``low`` and ``high`` hold all but a hundredth of its points; ``counts`` are these by even steps, ``share`` how many are
     at fault."""
@@ -324,6 +333,7 @@ class ShownMap(TypedDict):
     high: float
     counts: list[int]
     share: float
+    body: NotRequired[MapBody]
 
 
 class ShownBore(TypedDict):
@@ -457,10 +467,11 @@ class TellBodies(TypedDict):
 
 
 class TellProofs(TypedDict):
-    """Comes by itself, once the bodies are made that some of them go by."""
+    """Comes by itself, once the bodies are made that some of them go by; with the map that is asked for, if of one."""
 
     type: Literal["proofs"]
     proofs: list[ShownProof]
+    map: NotRequired[ShownMap | None]
 
 
 class TellWorking(TypedDict):

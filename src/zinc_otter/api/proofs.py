@@ -11,7 +11,7 @@ import numpy as np
 from zinc_otter.api.bodies import FINE, Bodies
 from zinc_otter.api.gaps import Gaps
 from zinc_otter.api.kept import Kept
-from zinc_otter.api.live_messages import ShownMap, ShownProof
+from zinc_otter.api.live_messages import MapBody, ShownMap, ShownProof
 from zinc_otter.api.problems import PlaceSchema
 from zinc_otter.core.cage.cage import Cage
 from zinc_otter.core.cage.topology import Floats, Ints
@@ -19,6 +19,7 @@ from zinc_otter.core.errors import CoreError
 from zinc_otter.core.form import Form, controls
 from zinc_otter.core.proof.distance import MeshDistance
 from zinc_otter.core.proving import Ground, Proof, Verdict
+from zinc_otter.core.proving.base import Valued
 from zinc_otter.core.solid.mesh.route import Made
 from zinc_otter.core.solid.recipe import lacking
 from zinc_otter.core.words import told_in
@@ -73,34 +74,42 @@ class Proofs:
             })  # fmt: skip
         return found
 
-    def map_of(self, design: Design, proof_id: str, view: LiveView, settled: bool) -> ShownMap | None:
-        """What a proof asks of at every row of its piece's surface as the viewer has it; None where there is no number."""
+    def map_of(
+        self, design: Design, proof_id: str, view: LiveView, settled: bool, with_bodies: bool = False
+    ) -> ShownMap | None:
+        """What a proof asks of at every row of its piece's surface as the viewer has it, or of its body, which comes along;
+        None where there is no number, and for a body that is not at hand unless it is to be made now."""
         proof = next((one for one in design.proofs if one.id == proof_id), None)
         shown = None if proof is None else view.as_shown(proof.piece)
-        # The rows are those of the form: a body has none.
-        if proof is None or shown is None or goes_by_body(design, proof):
+        if proof is None or shown is None:
             return None
         points, triangles, row_vertex = shown
         try:
+            if goes_by_body(design, proof):
+                at_hand = settled and (with_bodies or self._has_body(design, proof))
+                return self._map_of_body(design, proof) if at_hand else None
             found = proof.map(self._ground(design, design.piece(proof.piece).cage, points, triangles, settled))
         except CoreError:
             return None
+        return None if found is None else _shown_map(proof, found, row_vertex)
+
+    def _map_of_body(self, design: Design, proof: Proof) -> ShownMap | None:
+        """Raises CoreError."""
+        made = self._bodies.shape(recipe_of(design, proof.piece, self._solid), FINE)
+        found = None if lacking(made.notes) else proof.map(self._body_ground(design, proof, made))
         if found is None:
             return None
-        low, high = found.span
-        return {
-            "proof": proof.id,
-            "piece": proof.piece,
-            "rows": found.values[row_vertex].astype(np.float32),
-            "unit": found.unit,
-            "limit": found.limit,
-            "below": found.below,
-            "both": found.both,
-            "low": low,
-            "high": high,
-            "counts": [int(count) for count in found.counts(_BINS)],
-            "share": found.share,
+        mesh = made.body.mesh
+        points, normals, corners = mesh.shaded()
+        body: MapBody = {
+            "points": points.astype(np.float32),
+            "normals": normals.astype(np.float32),
+            "triangles": corners.astype(np.int32),
         }
+        return {**_shown_map(proof, found, mesh.parted[0]), "body": body}
+
+    def _has_body(self, design: Design, proof: Proof) -> bool:
+        return self._bodies.is_at_hand(recipe_of(design, proof.piece, self._solid), FINE)
 
     def _verdict(self, design: Design, proof: Proof, settled: bool, with_bodies: bool) -> Verdict:
         forms = {p.id: p.form for p in design.pieces if p.curve is None or not proof.by_surface}
@@ -139,13 +148,15 @@ class Proofs:
         return self._judged.get(key, lambda: self._judge_body(design, proof, made))
 
     def _judge_body(self, design: Design, proof: Proof, made: Made) -> Verdict:
+        return of_a_body(proof, self._body_ground(design, proof, made), lacking(made.notes))
+
+    def _body_ground(self, design: Design, proof: Proof, made: Made) -> Ground:
         mesh = MeshDistance(made.body.mesh.points, made.body.mesh.triangles)
         nothing = np.zeros((0, 3))
-        ground = ground_of(
+        return ground_of(
             design, design.piece(proof.piece).cage, nothing, nothing.astype(np.int64),
             lambda one: self._gaps.mesh(one, True), self._meshes.get, True, mesh,
         )  # fmt: skip
-        return of_a_body(proof, ground, lacking(made.notes))
 
     def _judge(self, design: Design, proof: Proof, own: Form, settled: bool) -> Verdict:
         cage = controls(own)
@@ -164,3 +175,20 @@ class Proofs:
         return ground_of(
             design, cage, points, triangles, lambda one: self._gaps.mesh(one, settled), self._meshes.get, settled
         )
+
+
+def _shown_map(proof: Proof, found: Valued, point_of_row: Ints) -> ShownMap:
+    low, high = found.span
+    return {
+        "proof": proof.id,
+        "piece": proof.piece,
+        "rows": found.values[point_of_row].astype(np.float32),
+        "unit": found.unit,
+        "limit": found.limit,
+        "below": found.below,
+        "both": found.both,
+        "low": low,
+        "high": high,
+        "counts": [int(count) for count in found.counts(_BINS)],
+        "share": found.share,
+    }

@@ -47,6 +47,18 @@ def number(value: float, digits: int = 2) -> str:
     return text.replace("-", MINUS)
 
 
+def percent_words(share: float) -> str:
+    """Such a share of all, to two digits; never all or nothing where it is not.
+
+    >>> percent_words(1.0), percent_words(0.9996), percent_words(0.123), percent_words(0.00123), percent_words(0.0)
+    ('100 %', '99.9 %', '12 %', '0.12 %', '0 %')
+    """
+    percent = 100 * share
+    if 99.5 <= percent < 100:
+        return f"{min(percent, 99.9):.1f} %"
+    return f"{number(float(f'{percent:.2g}'), 6)} %"
+
+
 def length_words(mm: float) -> str:
     """
     >>> with lengths_in("in"):

@@ -9,7 +9,7 @@ import numpy as np
 from zinc_otter.core.proof.walls import point_normals
 from zinc_otter.core.proving import Ground
 from zinc_otter.core.proving.base import Valued
-from zinc_otter.core.words import number
+from zinc_otter.core.words import number, percent_words
 from zinc_otter.sheet.paper import FAULT, INK, ZINC, Line, Picture, Text, rectangle
 from zinc_otter.sheet.tables import MARGIN, Flow
 from zinc_otter.sheet.tones import tones
@@ -84,7 +84,7 @@ def _scale(flow: Flow, value: Valued, low: float, high: float, x: float) -> None
         flow.page.add(Line(((x - 1, y), (x + 22, y)), INK, 0.4))
         flow.page.add(Text((x + 23, y + 1), f"limit {_told(limit, value)}", 8, True))
     fails = value.share > 0
-    many = f"{100 * value.share:.2g} %" if fails else "none"
+    many = percent_words(value.share) if fails else "none"
     words = f"{many} of {len(value.known):,} points beyond the limit"
     flow.page.add(Text((x, top + tall + 5), words, 7.5, colour=FAULT if fails else ZINC))
 

@@ -78,7 +78,10 @@ function message(m: Message): void {
   if (m.type === "gaps") return useGaps.setState({ list: m.gaps });
   if (m.type === "map") return useMap.setState({ map: m.map });
   if (m.type === "curves") return useCurves.setState({ list: m.curves });
-  if (m.type === "proofs") return fill(useProofs, m.proofs);
+  if (m.type === "proofs") {
+    if (m.map !== undefined && useMap.getState().wanted) useMap.setState({ map: m.map });
+    return fill(useProofs, m.proofs);
+  }
   if (m.type === "bodies") return takeBodies(m, useDesign.getState().preview !== null);
   pieces.take(m);
   if (m.weights !== undefined) useReach.setState({ weights: m.weights });

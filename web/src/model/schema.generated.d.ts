@@ -20802,6 +20802,27 @@ export interface components {
             closed: boolean;
         };
         /**
+         * MapBody
+         * @description The body that a map is of, as it is drawn.
+         */
+        MapBody: {
+            /**
+             * Points
+             * Format: float32s
+             */
+            points: Float32Array;
+            /**
+             * Normals
+             * Format: float32s
+             */
+            normals: Float32Array;
+            /**
+             * Triangles
+             * Format: int32s
+             */
+            triangles: Int32Array;
+        };
+        /**
          * Near
          * @description The nearest point of a piece's surface to a component, and the distance of each vertex of its cage, in mm.
          *
@@ -20974,7 +20995,8 @@ export interface components {
         };
         /**
          * ShownMap
-         * @description What a proof asks of, a number at every row of its piece's surface in a ``unit``: those ``below`` the limit are at
+         * @description What a proof asks of, a number at every row of its piece's surface, or of the ``body`` that comes along, in a
+         *     ``unit``: those ``below`` the limit are at
          *     fault, or else those above, or on ``both`` sides of 0 those further from it; what is not a number could not be told.
          *     ``low`` and ``high`` hold all but a hundredth of its points; ``counts`` are these by even steps, ``share`` how many are
          *     at fault.
@@ -21008,6 +21030,7 @@ export interface components {
             counts: number[];
             /** Share */
             share: number;
+            body?: components["schemas"]["MapBody"];
         };
         /**
          * ShownProof
@@ -21232,7 +21255,7 @@ export interface components {
         };
         /**
          * TellProofs
-         * @description Comes by itself, once the bodies are made that some of them go by.
+         * @description Comes by itself, once the bodies are made that some of them go by; with the map that is asked for, if that is of one.
          */
         TellProofs: {
             /**
@@ -21242,6 +21265,7 @@ export interface components {
             type: "proofs";
             /** Proofs */
             proofs: components["schemas"]["ShownProof"][];
+            map?: components["schemas"]["ShownMap"] | null;
         };
         /**
          * TellState

@@ -7,7 +7,7 @@ import Paper from "@mui/material/Paper";
 import Stack from "@mui/material/Stack";
 import Typography from "@mui/material/Typography";
 import { mapOf } from "../live/line";
-import { useUnit } from "../live/stores/design";
+import { useDesign, useUnit } from "../live/stores/design";
 import { useMap } from "../live/stores/map";
 import { useMapUnder } from "../live/stores/mapUnder";
 import { useProofs } from "../live/stores/proofs";
@@ -23,6 +23,7 @@ export function MapLegend() {
   const map = useMap((s) => s.map);
   const asked = useProofs((s) => s.list.find((proof) => proof.id === wanted)?.asked);
   const unit = useUnit();
+  const ofBody = useDesign((s) => s.design?.proofs.find((proof) => proof.id === wanted)?.of_body);
   if (!wanted) return null;
   return (
     <Paper component="section" aria-label="Map" elevation={2} sx={{ position: "absolute", right: 12, top: 252, width: 138, p: 1, borderRadius: 2, zIndex: 1 }}>
@@ -30,7 +31,7 @@ export function MapLegend() {
         <Typography variant="body2" sx={{ fontWeight: 600, lineHeight: 1.25, flexGrow: 1 }}>{asked ?? "A proof that is gone"}</Typography>
         <IconButton size="small" aria-label="Hide the map" title="Hide the map" onClick={() => mapOf(null)} sx={{ p: 0.25, mt: -0.5, mr: -0.5, fontSize: 15, lineHeight: 1, width: 24, height: 24 }}>{"\u00d7"}</IconButton>
       </Stack>
-      {map ? <Scale map={map} unit={unit} /> : <Typography variant="body2" color="text.secondary">It has no map here: the form is open, or what it asks is one number.</Typography>}
+      {map ? <Scale map={map} unit={unit} /> : <Typography variant="body2" color="text.secondary">{ofBody ? "It has no map now: it goes by the body, which is made once the hand rests, and has to have all of its followers." : "It has no map here: the form is open, or what it asks is one number."}</Typography>}
     </Paper>
   );
 }

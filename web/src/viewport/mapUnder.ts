@@ -7,6 +7,10 @@ import { cornersOf } from "./triangles";
 /** The value where the pointer meets the form that the map lies on; null beside it, and where something stands in front. */
 export function mapUnder(scene: Scene, x: number, y: number): number | null {
   const { map } = useMap.getState();
+  if (map?.body) {
+    const picker = scene.picker(false);
+    return scene.bodyMap.valueAt(picker.sight, picker.ray(x, y));
+  }
   const view = map && scene.view(map.piece);
   const quads = view?.arrays.surface.quads;
   if (!map || !view?.hasFaces || !quads || map.rows.length !== view.arrays.surface.positions.length / 3) return null;

@@ -11,6 +11,7 @@ import type { PieceState } from "../model/types";
 import { allVertices, boxOf } from "../model/measure";
 import type { Box } from "../model/vec";
 import { colours } from "../theme/colours";
+import { BodyMap } from "./bodyMap";
 import { BodyViews } from "./bodyViews";
 import { Eye } from "./camera";
 import type { CopyDress } from "./copyView";
@@ -24,6 +25,7 @@ import { keepView, keptView } from "./keptView";
 import { HiddenPicks } from "./hiddenPicks";
 import { Handle } from "./handle";
 import { type Marked, markedNow, markOfWhole, marksOn, untint } from "./marked";
+import type { Marks } from "./marksView";
 import { Overlay } from "./overlay";
 import { Pace } from "./pace";
 import { Picker } from "./picking";
@@ -46,6 +48,7 @@ export class Scene {
   /** What the section cuts away; empty where there is none. The views share the array. */
   private readonly planes: Plane[] = [];
   private readonly bodies = new BodyViews(this.planes);
+  readonly bodyMap = new BodyMap(this.planes);
   private readonly copies = new CopyViews(this.planes);
   private states = new Map<string, PieceState>();
   private growing: ReadonlySet<string> = new Set();
@@ -85,7 +88,7 @@ export class Scene {
     } else useShow.setState({ flat: false });
     this.hollows = new Hollows(this.planes);
     this.floor.addTo(this.three);
-    this.three.add(this.bodies.group, this.copies.group, this.references.group, this.overlay.group, this.handle.group, this.handle.beads, this.hollows.mesh);
+    this.three.add(this.bodies.group, this.bodyMap.group, this.copies.group, this.references.group, this.overlay.group, this.handle.group, this.handle.beads, this.hollows.mesh);
     this.handle.hide();
     this.stopListening = pieces.listen((changes) => this.take(changes));
     this.resize();
@@ -141,6 +144,7 @@ export class Scene {
       const normal = new Vector3().setComponent(section.axis, section.flip ? 1 : -1);
       this.planes.push(new Plane(normal, section.flip ? -section.at : section.at));
     }
+    this.layBodyMap();
     for (const view of this.views.values()) this.dress(view);
     this.copies.dress((id) => this.dressOfCopy(id));
     this.dressBodies();
@@ -252,6 +256,7 @@ export class Scene {
     this.copies.dispose();
     this.references.dispose();
     this.bodies.dispose();
+    this.bodyMap.dispose();
     this.overlay.dispose();
     this.floor.dispose();
     this.labels.dispose();
@@ -335,6 +340,10 @@ export class Scene {
     return glass.includes(id) || (material === "finish" && isClear(this.lookOf(id)[1]));
   }
 
+  private isReplaced(id: string): boolean {
+    return this.showsBody(id) || this.bodyMap.isOf(id);
+  }
+
   private showsBody(id: string): boolean {
     const { bodies, compare } = useShow.getState();
     return bodies && !compare && this.bodies.has(id) && this.isShown(id);
@@ -343,7 +352,7 @@ export class Scene {
   private dressBodies(): void {
     const { shows } = this.marked;
     this.bodies.dress(
-      (id) => this.showsBody(id) && shows !== "cage",
+      (id) => this.showsBody(id) && shows !== "cage" && !this.bodyMap.isOf(id),
       (id) => this.lookOf(id),
       useShow.getState().material,
       (id) => this.isGlass(id),
@@ -379,8 +388,8 @@ export class Scene {
       wire, normals, valences, backs,
       badges: marked.badges && !compare,
       // Laid over one another both are seen through, each in its own clay: the smaller one shows within the larger.
-      faint: compare?.over ?? (this.isGlass(view.id) && !this.showsBody(view.id)),
-      replaced: this.showsBody(view.id),
+      faint: compare?.over ?? (this.isGlass(view.id) && !this.isReplaced(view.id)),
+      replaced: this.isReplaced(view.id),
       quiet: this.isQuiet(view.id),
       polygon: marked.piece === view.id || marked.kind === "vertex" || marked.kind === "edge",
     };
@@ -388,11 +397,21 @@ export class Scene {
     const marks = marksOn(view.id, marked, compare !== null);
     // Neither is what a brush does seen under a tint.
     if (useMap.getState().map?.piece === view.id || toolInHand()?.is === "brush") untint(marks);
-    // Where it has not grown as it should, that is marked until it has.
-    const suspect = this.states.get(view.id)?.suspect ?? [];
-    if (!marks.faults && suspect.length && !compare) marks.faults = { vertices: [], edges: [], faces: suspect };
+    if (!compare) this.markSuspects(view.id, marks);
     view.show(dress, marks);
     this.lay(view);
+  }
+
+  /** Where it has not grown as it should, that is marked until it has. */
+  private markSuspects(id: string, marks: Marks): void {
+    const suspect = this.states.get(id)?.suspect ?? [];
+    if (!marks.faults && suspect.length) marks.faults = { vertices: [], edges: [], faces: suspect };
+  }
+
+  private layBodyMap(): void {
+    const { map, lines } = useMap.getState();
+    const shown = map?.body && this.isShown(map.piece) && !useShow.getState().compare;
+    this.bodyMap.show(shown ? map : null, useDesign.getState().design?.unit ?? "mm", lines);
   }
 
   /** What lies over a surface: how far a reach carries, and the map of a proof. */
@@ -400,7 +419,7 @@ export class Scene {
     const { compare } = useShow.getState();
     const { weights } = this.marked;
     const { map, lines } = useMap.getState();
-    view.paint(map?.piece === view.id && !compare ? map : null, useDesign.getState().design?.unit ?? "mm", lines);
+    view.paint(map?.piece === view.id && !map.body && !compare ? map : null, useDesign.getState().design?.unit ?? "mm", lines);
     view.weigh(weights?.piece === view.id && !compare ? weights.rows : null);
   }
 }

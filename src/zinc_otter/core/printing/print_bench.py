@@ -21,7 +21,7 @@ from zinc_otter.core.printing.standing import Standing, ways_up
 from zinc_otter.core.proof.casting import shells_of, volumes_of
 from zinc_otter.core.proof.soundness import looked_over
 from zinc_otter.core.proof.walls import wall_at
-from zinc_otter.core.words import number
+from zinc_otter.core.words import number, percent_words
 
 MOST_LAYERS = 5_000
 _WAYS = 4
@@ -191,7 +191,7 @@ def _walls(job: Job, machine: Machine) -> list[Objection]:
         return []
     order = np.argsort(walls)[: int(thin.sum())]
     words = (
-        f"{100 * thin.mean():.2g} % of {len(walls):,} places have a wall under {machine.least_wall:g} mm, down to "
+        f"{percent_words(float(thin.mean()))} of {len(walls):,} places have a wall under {machine.least_wall:g} mm, down to "
         f"{walls[order[0]]:.2f} mm."
     )
     return [Objection("wall", True, words, _spread(at[order] - [0, 0, job.lifted]))]

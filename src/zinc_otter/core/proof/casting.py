@@ -11,7 +11,7 @@ from zinc_otter.core.cage.topology import Floats, Ints, joined_labels
 from zinc_otter.core.proof.sharp_edges import sharp_edges
 from zinc_otter.core.proof.walls import wall_at
 from zinc_otter.core.remark import Remark, at_points
-from zinc_otter.core.words import length_words
+from zinc_otter.core.words import length_words, percent_words
 
 _SAMPLES = 6_000
 _MARKED = 24
@@ -62,10 +62,10 @@ def cast_proof(points: Floats, triangles: Ints, process: Process, prongs: Sequen
     least = order[0]
     thin = order[walls[order] < process.wall]
     if len(thin):
-        share = 100 * len(thin) / len(walls)
         words = (
-            f"At {share:.2g} % of {len(walls):,} places the wall is thinner than {length_words(process.wall)}, at least "
-            f"{length_words(float(walls[least]))}: {process.name.lower()} asks for more."
+            f"At {percent_words(len(thin) / len(walls))} of {len(walls):,} places the wall is thinner than "
+            f"{length_words(process.wall)}, at least {length_words(float(walls[least]))}: "
+            f"{process.name.lower()} asks for more."
         )
         faults.append(Remark(words, at_points(at[thin[:: max(1, len(thin) // _MARKED)][:_MARKED]])))
     weak = sorted({round(d, 6) for d in prongs if d < process.prong})

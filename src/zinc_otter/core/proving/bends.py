@@ -13,7 +13,7 @@ from zinc_otter.core.cage.topology import Floats, Ints
 from zinc_otter.core.proof.sharp_edges import sharp_edges
 from zinc_otter.core.proving.base import Ground, Proof, Valued, Verdict, above
 from zinc_otter.core.remark import at_points
-from zinc_otter.core.words import length_words
+from zinc_otter.core.words import length_words, percent_words
 
 _SHARP = 20.0
 """Degrees from one dense face to the next beyond which an edge is sharp, however near one looks."""
@@ -53,7 +53,7 @@ class Bends(Proof):
         if not tight.any():
             return Verdict("holds", f"{said}.", least, at_points(ground.points[[worst]]))
         order = np.argsort(found)[: min(_MARKED, int(tight.sum()))]
-        share = f"{100 * tight.mean():.2g} % of them bend more tightly"
+        share = f"{percent_words(float(tight.mean()))} of them bend more tightly"
         return Verdict("fails", f"{said}; {share}.", least, at_points(ground.points[order]))
 
     def map(self, at: Ground) -> Valued | None:

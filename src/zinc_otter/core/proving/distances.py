@@ -11,7 +11,7 @@ import numpy as np
 from zinc_otter.core.cage.topology import Floats
 from zinc_otter.core.proving.base import Ground, Proof, Valued, Verdict, above, at
 from zinc_otter.core.scan.deviation import deviates, not_covered, signed_deviation
-from zinc_otter.core.words import fine_length_words, length_words, number
+from zinc_otter.core.words import fine_length_words, length_words, number, percent_words
 
 
 @dataclass(frozen=True)
@@ -132,7 +132,7 @@ class Deviation(Proof):
             "lie within it."
         )
         if found.unknown > 0:
-            words += f" Of {100 * found.unknown:.2g} % it cannot be told: there is nothing to measure to."
+            words += f" Of {percent_words(found.unknown)} it cannot be told: there is nothing to measure to."
         words += self._left(ground)
         largest = abs(found.largest)
         return Verdict("holds" if largest <= self.most + 1e-9 else "fails", words, largest, at(ground.points[found.row]))
@@ -150,7 +150,7 @@ class Deviation(Proof):
         area, whole = not_covered(mesh if ground.fine else mesh.felt, ground.mesh(), placed, self.most, ground.fine)
         if area <= 1e-4 * whole:
             return ""
-        share = f"{number(area / 100)} cm² of the component ({100 * area / whole:.2g} %)"
+        share = f"{number(area / 100)} cm² of the component ({percent_words(area / whole)})"
         return f" {share} lie further from the form than that."
 
     def _off(self, ground: Ground) -> Floats | None:

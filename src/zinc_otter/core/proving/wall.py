@@ -15,7 +15,7 @@ from zinc_otter.core.proof.walls import point_normals, straight_inwards
 from zinc_otter.core.proving.base import OPEN, Ground, Proof, Valued, Verdict, above
 from zinc_otter.core.proving.base import at as place_at
 from zinc_otter.core.remark import at_points
-from zinc_otter.core.words import length_words
+from zinc_otter.core.words import length_words, percent_words
 
 _COARSE, _FINE = 1_500, 12_000
 _FEWER = 4
@@ -61,8 +61,7 @@ class Wall(Proof):
         if not thin.any():
             return Verdict("holds", f"Wall {found}.", float(walls[worst]), place_at(ground.points[which[worst]]))
         order = np.argsort(walls)[: min(_MARKED, int(thin.sum()))]
-        share = 100 * thin.mean()
-        words = f"Wall {found}; {share:.2g} % of them lie below {length_words(self.least)}."
+        words = f"Wall {found}; {percent_words(float(thin.mean()))} of them lie below {length_words(self.least)}."
         return Verdict("fails", words, float(walls[worst]), at_points(ground.points[which[order]]))
 
     def map(self, at: Ground) -> Valued | None:

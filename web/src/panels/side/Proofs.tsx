@@ -44,8 +44,6 @@ function Row({ proof }: { proof: ShownProof }) {
   const { id, piece, asked, holds, words, place, fine, figure, drawn } = proof;
   const own = useDesign((s) => s.design?.proofs.find((p) => p.id === id));
   const shown = useMap((s) => s.wanted === id);
-  // A map is one of the form's surface: what goes by a body has none.
-  const byBody = useDesign((s) => own?.of_body === true && s.design?.pieces.some((p) => p.id === piece && p.followers.some((f) => f.on)));
   const anywhere = Object.values(place).some((list) => Array.isArray(list) && list.length > 0);
   return (
     <Box sx={{ display: "flex", alignItems: "flex-start", pr: 0.5 }} data-testid={`proof-${holds}`}>
@@ -69,7 +67,7 @@ function Row({ proof }: { proof: ShownProof }) {
             Set
           </Button>
         )}
-        {own && !byBody && mapped.includes(own.kind) && (
+        {own && mapped.includes(own.kind) && (
           <Button size="small" color="inherit" aria-pressed={shown} aria-label={`${shown ? "Hide map" : "Map"}: ${asked}`} onClick={() => mapOf(shown ? null : id)} sx={{ minWidth: 0, p: 0, px: 0.5, textDecoration: "underline" }}>
             {shown ? "Hide map" : "Map"}
           </Button>

@@ -159,6 +159,12 @@ class NamedTriangles:
         Normals are the mean over the triangles around a point that lie on one smooth sheet, whatever made them, weighted by
         angle and area: a round runs out smoothly into the larger triangles of the faces beside it.
         """
+        drawn, normals, corners = self.parted
+        return self.points[drawn], normals, corners
+
+    @cached_property
+    def parted(self) -> tuple[Ints, Floats, Ints]:
+        """The same as rows: the point (r,) of each, its normal (r, 3), and the triangles (m, 3) by rows."""
         normals = self.normals
         corners = self.triangles.ravel()
         owner = np.repeat(np.arange(len(self.triangles)), 3)
@@ -171,7 +177,7 @@ class NamedTriangles:
             return_index=True,
             return_inverse=True,
         )
-        return self.points[corners[first]], _mean(rows, normals[owner] * weight[:, None]), rows.reshape(-1, 3)
+        return corners[first], _mean(rows, normals[owner] * weight[:, None]), rows.reshape(-1, 3)
 
     @cached_property
     def sheets(self) -> Ints:
