@@ -28,10 +28,42 @@ class Sheets(SolidCase):
         job = self.wait(begun.json()["job"])
         self.assertEqual((job["status"], job["words"]), ("done", "Drawing the sheet: 2 pages"))
         text = self.text(begun.json()["key"])
-        for said in (f"Revision: {state['revision']}", "Letter", "gold, 750 rose", "Box.step"):
+        for said in (f"Revision: {state['revision']}", "Letter", "gold, 750 rose"):
             self.assertIn(said, text.replace("\n", " "))
         page = self.client.get(f"/api/sheets/{begun.json()['key']}?kind=html")
         self.assertIn("279.4mm", page.text)
+
+    def test_it_names_the_files_that_were_written_of_what_it_shows(self) -> None:
+        state = self.begun(BOX)
+        at = f"/api/designs/{state['id']}"
+
+        def told(state: dict[str, Any]) -> str:
+            begun = self.begin(state).json()
+            self.wait(begun["job"])
+            return " ".join(self.text(begun["key"]).split())
+
+        self.assertIn("None has been written of these forms", told(state))
+        asked = "kind=3mf&tolerance=0.02&angle=15&larger=1.5"
+        written = self.client.post(f"{at}/pieces/p1/surface-file?{asked}").json()
+        self.wait(written["job"])
+        # Written is not handed over.
+        self.assertIn("None has been written", told(state))
+        self.client.get(f"/api/files/{written['key']}?kind=3mf&name=Box for the caster")
+        self.client.get(f"{at}/pieces/p1/surface-file?kind=glb")
+        both = self.client.post(f"{at}/solids-file?kind=3mf").json()
+        self.wait(both["job"])
+        self.client.get(f"/api/files/{both['key']}?kind=3mf&name=All of it")
+        words = told(state)
+        today = r"\d{4}-\d\d-\d\d \d\d:\d\d"
+        how = r"triangles within 0\.02 mm, turning 15° at most; 1\.5 % larger"
+        self.assertRegex(words, rf"Box for the caster\.3mf {today} mm {how}")
+        self.assertRegex(words, rf"Box\.glb {today} m triangles within 0\.05 mm")
+        self.assertRegex(words, rf"All of it\.3mf {today} mm triangles within 0\.05 mm")
+        # Of another form they are not; back at this one they are again.
+        after = self.give(state, extrude(0, by=3))
+        self.assertIn("None has been written", told(after))
+        back = self.client.post(f"{at}/undo", json={"revision": after["revision"]}).json()
+        self.assertIn("Box for the caster.3mf", told(back))
 
     def test_a_sheet_stays_of_its_revision(self) -> None:
         state = self.begun(BOX)

@@ -134,9 +134,10 @@ class Sheets(unittest.TestCase):
         d = done(d, kind="add-proof", proof={"kind": "sound", "piece": "p1"})
         pages = pages_of(d)
         words = words_on(pages)
-        for said in ("D1  40 mm", "Trial", "1:1", "2026-03-04 05:06", "fails", "holds", "24,000.0 mm³", "Box.3mf"):
+        for said in ("D1  40 mm", "Trial", "1:1", "2026-03-04 05:06", "fails", "holds", "24,000.0 mm³"):
             self.assertIn(said, words)
         self.assertIn("limit 25 mm", words)
+        self.assertIn("None has been written of these forms", " ".join(words))
         self.assertTrue(any("points of the smooth surface" in one for one in words))
         self.assertTrue(any(one.startswith("its body by triangles") for one in words))
         self.assertIn(f"{24 * 10.37:,.2f} g", words)

@@ -11,6 +11,7 @@ from zinc_otter.api.designs import AtHand
 from zinc_otter.api.solid_schemas import KeyedJob
 from zinc_otter.api.solids import Anyway, heading_of, report_of
 from zinc_otter.api.triangle_files import Angle, Chord, file_place, fineness_of, triangles_place
+from zinc_otter.api.written import WhatFor, begun
 from zinc_otter.core.formats.surfaces.appearance import CLAYS
 from zinc_otter.jobs.design_work import Share, write_design
 from zinc_otter.studio.followers import recipe_of
@@ -49,6 +50,8 @@ def begin_solids_file(
     fineness = fineness_of(room, tolerance, angle)
     if shares:
         triangles_place(room, design_id, fineness, *(share.recipe for share in shares))
+    made_of = tuple(share.recipe for share in shares)
+    begun(room, design_id, key, WhatFor(made_of, kind, unit, None if kind == "step" else tolerance, angle))
     job_id = room.jobs.start(
         key, "Writing the file", write_design, shares, kind, unit, heading, fineness, path, anyway
     )

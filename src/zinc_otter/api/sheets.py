@@ -16,6 +16,7 @@ from zinc_otter.api.room import Room
 from zinc_otter.api.solid_schemas import KeyedJob
 from zinc_otter.api.solids import Key, NoSolidError, download, report_of
 from zinc_otter.api.triangle_files import fineness_of, triangles_place
+from zinc_otter.api.written import written_of
 from zinc_otter.core.errors import BadSelectionError
 from zinc_otter.core.repeated import Repeated
 from zinc_otter.core.solid.materials import MATERIALS
@@ -61,7 +62,7 @@ def begin_sheet(design_id: str, asked: SheetAsk, room: AtHand) -> KeyedJob:
         key, "Drawing the sheet", write_sheet, design, OfWhat(facts.name, facts.revision, made, facts.unit),
         Wanted(asked.paper, asked.true_size, asked.material), recipes, fineness,
         {asset: (mesh.vertices, mesh.triangles) for asset, mesh in meshes.items()},
-        *(room.made.path(name) for name in names),
+        written_of(room, design_id, recipes.values()), *(room.made.path(name) for name in names),
     )  # fmt: skip
     return KeyedJob(job=report_of(room.jobs.state(job_id)), key=key)
 

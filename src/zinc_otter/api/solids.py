@@ -27,6 +27,7 @@ from zinc_otter.api.solid_schemas import (
     KeyedJob,
     MaterialState,
 )
+from zinc_otter.api.written import WhatFor, handed
 from zinc_otter.core.errors import BadSelectionError, CoreError
 from zinc_otter.core.formats.cages import write_cage
 from zinc_otter.core.formats.step_text import Heading, headed
@@ -188,7 +189,9 @@ def download_step(
     called = piece.name + larger_words(larger)
     heading = heading_of(saved, f"{called} of {saved.facts.name}", faults)
     data = (folder / STEP).read_bytes() if larger == 0 else larger_step(folder, larger, CLAYS.get(piece.colour))
-    return download(headed(data, heading, piece.name), "model/step", file_name(called, faults, "step"))
+    name = file_name(called, faults, "step")
+    handed(room, design_id, name, WhatFor((recipe,), "step", larger=larger))
+    return download(headed(data, heading, piece.name), "model/step", name)
 
 
 def heading_of(saved: Saved, title: str, faults: Sequence[Remark]) -> Heading:

@@ -23,6 +23,7 @@ from zinc_otter.api.solids import (
     piece_and_recipe,
     report_of,
 )
+from zinc_otter.api.written import WhatFor, begun, fetched, handed
 from zinc_otter.core.errors import BadNumberError, OpenCageError
 from zinc_otter.core.formats.outline import View, write_outline
 from zinc_otter.core.formats.surfaces import KINDS, Appearance, write_surface
@@ -96,6 +97,7 @@ def begin_surface(
     path = file_place(room, design_id, key, kind)
     fineness = fineness_of(room, tolerance, angle)
     triangles_place(room, design_id, fineness, recipe)
+    begun(room, design_id, key, _as_triangles(recipe, kind, tolerance, angle, larger))
     job_id = room.jobs.start(key, "Writing the file", write_file, recipe, kind, fineness, appearance, path, anyway, larger)
     return KeyedJob(job=report_of(room.jobs.state(job_id)), key=key)
 
@@ -107,7 +109,9 @@ def fetch_file(key: Key, room: AtHand, kind: FileKind = "stl", name: str = "Soli
     if not path.exists():
         raise NoSolidError("This file has not been written, or is not kept any more.")
     media_type = "model/step" if kind == "step" else KINDS[kind].media_type
-    return download(path.read_bytes(), media_type, f"{name[:120]}.{kind}")
+    called = f"{name[:120]}.{kind}"
+    fetched(room, key, called)
+    return download(path.read_bytes(), media_type, called)
 
 
 @router.get(_PIECE + "/surface-file", response_class=Response)
@@ -125,7 +129,14 @@ def download_surface(
     piece, triangles, faults = triangles_for(room, design_id, piece_id, tolerance, angle, anyway)
     appearance = Appearance(piece.name, CLAYS.get(piece.colour, CLAYS["clay"]))
     data = write_surface(kind, grown_by(triangles, larger), appearance)
-    return download(data, KINDS[kind].media_type, file_name(piece.name + larger_words(larger), faults, kind))
+    called = file_name(piece.name + larger_words(larger), faults, kind)
+    recipe = piece_and_recipe(room, design_id, piece_id)[1]
+    handed(room, design_id, called, _as_triangles(recipe, kind, tolerance, angle, larger))
+    return download(data, KINDS[kind].media_type, called)
+
+
+def _as_triangles(recipe: Recipe, kind: SurfaceKind, tolerance: float, angle: float, larger: float) -> WhatFor:
+    return WhatFor((recipe,), kind, "m" if kind == "glb" else "mm", tolerance, angle, larger)
 
 
 @router.get(_PIECE + "/outline.svg", response_class=Response)

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Callable, Mapping
+from collections.abc import Callable, Mapping, Sequence
 from pathlib import Path
 from typing import TYPE_CHECKING
 
@@ -14,6 +14,7 @@ from zinc_otter.jobs.triangle_work import Fineness, made_body
 
 if TYPE_CHECKING:
     from zinc_otter.core.proof.distance import MeshDistance
+    from zinc_otter.sheet.files import Written
     from zinc_otter.sheet.sheet import OfWhat, Wanted
     from zinc_otter.studio.design import Design
 
@@ -26,10 +27,12 @@ def write_sheet(
     recipes: Mapping[str, Recipe],
     fineness: Fineness,
     components: Mapping[str, tuple[Floats, Ints]],
+    files: Sequence[Written],
     page: Path,
     pdf: Path,
 ) -> None:
-    """Write the sheet as a ``page`` and as ``pdf``: bodies by the ``recipes`` of pieces, ``components`` by their assets.
+    """Write the sheet as a ``page`` and as ``pdf``: bodies by the ``recipes`` of pieces, ``components`` by their assets,
+    ``files`` that were written.
 
     Raises BadNumberError where nothing is shown, OSError.
     """
@@ -51,7 +54,7 @@ def write_sheet(
             raise BadSelectionError("The component's mesh is not at hand.")
         return MeshDistance(*components[asset])
 
-    pages = sheet_of(design, of, wanted, body, mesh, progress, whole)
+    pages = sheet_of(design, of, wanted, body, mesh, progress, whole, files)
     title = f"{of.name}, revision {of.revision}"
     for path, data in ((page, as_page(pages, title).encode()), (pdf, as_pdf(pages, title, of.made))):
         path.parent.mkdir(parents=True, exist_ok=True)

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Callable
+from collections.abc import Callable, Sequence
 from dataclasses import dataclass
 from datetime import datetime
 from typing import Literal
@@ -18,6 +18,7 @@ from zinc_otter.core.proving.dimensions import Dimension
 from zinc_otter.core.solid.materials import MATERIALS
 from zinc_otter.core.words import extent, lengths_in, number
 from zinc_otter.sheet.drawing import FOOT, MARGIN, Measure, drawing, scale_words
+from zinc_otter.sheet.files import Written, put_files
 from zinc_otter.sheet.maps import put_map
 from zinc_otter.sheet.paper import INK, LIGHT, OTTER, SIZES, ZINC, Line, Page, Text, broken, rectangle
 from zinc_otter.sheet.tables import Flow
@@ -26,10 +27,6 @@ from zinc_otter.studio.design import Design
 from zinc_otter.studio.grounds import BodyOf, goes_by_body, ground_of, of_a_body, of_the_form
 from zinc_otter.studio.shown import Body, Shown, mesh_of, shown_of
 
-_FILES = (
-    ("3mf", "triangles within 0.05 mm, unless another number was typed"),
-    ("step", "patches; its certificate says how near"),
-)
 _SIGNS = {"holds": "holds", "fails": "!fails", "unknown": "!cannot be told", "told": "told"}
 
 
@@ -54,20 +51,20 @@ class Wanted:
 
 def sheet_of(
     design: Design, of: OfWhat, wanted: Wanted, body: Body, meshes: Callable[[str], MeshDistance], progress: Progress,
-    body_of: BodyOf | None = None,
+    body_of: BodyOf | None = None, files: Sequence[Written] = (),
 ) -> list[Page]:  # fmt: skip
     """The pages, with lengths in the unit ``of`` the design. ``body`` gives pieces' bodies by triangles, ``meshes``
-    components' by their assets, ``body_of`` those bodies as proofs go by them.
+    components' by their assets, ``body_of`` those bodies as proofs go by them; ``files`` were written of these forms.
 
     Raises BadNumberError where nothing is shown, or for a material that is not known.
     """
     with lengths_in(of.unit):
-        return _pages(design, of, wanted, body, meshes, progress, body_of)
+        return _pages(design, of, wanted, body, meshes, progress, body_of, files)
 
 
 def _pages(
     design: Design, of: OfWhat, wanted: Wanted, body: Body, meshes: Callable[[str], MeshDistance], progress: Progress,
-    body_of: BodyOf | None,
+    body_of: BodyOf | None, files: Sequence[Written],
 ) -> list[Page]:  # fmt: skip
     if all(material.name != wanted.material for material in MATERIALS):
         raise BadNumberError(f"There is no material called {wanted.material!r} to weigh it in.")
@@ -89,7 +86,7 @@ def _pages(
     scale = drawing(front, [one.thing for one in shown], measures, wanted.true_size)
     progress(0.75, "Writing what was found")
     flow = Flow(fresh)
-    _facts(flow, design, of, wanted, shown, [(proof, verdict) for proof, verdict, _ in asked])
+    _facts(flow, design, of, wanted, shown, [(proof, verdict) for proof, verdict, _ in asked], files)
     for k, (proof, verdict, ground) in enumerate(asked):
         progress(0.8 + 0.19 * k / max(len(asked), 1), "Drawing maps")
         if ground is not None and (value := _mapped(proof, ground)) is not None:
@@ -157,8 +154,9 @@ def _measures(asked: list[tuple[Proof, Verdict]], of: OfWhat) -> list[Measure]:
 
 
 def _facts(
-    flow: Flow, design: Design, of: OfWhat, wanted: Wanted, shown: list[Shown], asked: list[tuple[Proof, Verdict]]
-) -> None:
+    flow: Flow, design: Design, of: OfWhat, wanted: Wanted, shown: list[Shown], asked: list[tuple[Proof, Verdict]],
+    files: Sequence[Written],
+) -> None:  # fmt: skip
     material = next(m for m in MATERIALS if m.name == wanted.material)
     metal = [one for one in shown if one.metal]
     rows = []
@@ -198,17 +196,10 @@ def _facts(
             for s in bill.stones
         ],
     )  # fmt: skip
-    bodies = [one.piece.name for one in metal if one.volume is not None]
-    flow.table(
-        "Files", ["File", "Unit", "How true"], [6, 2, 9],
-        [
-            [f"{name}.{kind}", "mm", how]
-            for name in bodies
-            for kind, how in _FILES
-        ],
-    )  # fmt: skip
+    put_files(flow, files, [one.piece.name for one in metal if one.volume is not None])
     flow.words(
-        "Proofs look at each piece's smooth surface before its followers, at rest; sizes and volumes as said beside them."
+        "Proofs look at each piece's smooth surface, or at what its followers make of it where they are asked of that; "
+        "sizes and volumes as said beside them."
     )
 
 

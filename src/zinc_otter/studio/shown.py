@@ -25,6 +25,7 @@ Body = Callable[[str], tuple[Floats, Ints, float]]
 """From a piece to its body by triangles, and how far (mm) these stray from it. Raises CoreError."""
 
 _DENSE = 20_000
+_ROUNDING = 1e-9
 _SHARP = 0.8
 """Where normals of neighbouring faces agree by less, there is an edge."""
 _STONE = np.array([0.78, 0.86, 0.90])
@@ -99,7 +100,9 @@ def _shown(design: Design, piece: Piece, body: Body) -> Shown | None:
         return Shown(piece, Thing(points, triangles, _STONE), np.ptp(points, axis=0), volume, "its facets, exact", False)
     try:
         points, triangles, chord = body(piece.id)
-        how = f"its body by triangles, within {fine_length_words(chord)}"
+        # Of a body with flat sides only nothing strays; what is left is rounding.
+        flat = chord < _ROUNDING
+        how = "its body by triangles, exact" if flat else f"its body by triangles, within {fine_length_words(chord)}"
         volume = float(moments(points, triangles).volume)
     except CoreError as error:
         level = with_all_relief(piece.cage.relief, 3 if piece.cage.topology.face_count < 4_000 else 2)

@@ -21255,7 +21255,7 @@ export interface components {
         };
         /**
          * TellProofs
-         * @description Comes by itself, once the bodies are made that some of them go by; with the map that is asked for, if that is of one.
+         * @description Comes by itself, once the bodies are made that some of them go by; with the map that is asked for, if of one.
          */
         TellProofs: {
             /**
