@@ -21,6 +21,8 @@ from zinc_otter.studio.followers import read_follower
 
 
 class FollowerCase(BrowserCase):
+    one_page = True
+
     def add(self, tool: str, step: int, **fields: str) -> None:
         """Take up a follower's tool, type its numbers, apply it."""
         self.screen.tool(tool)

@@ -215,7 +215,7 @@ class ReadBack(unittest.TestCase):
         d = hard(done(Design(), **BOX))
         ends = v(d, -20, -15, 10), v(d, 20, -15, 10)
         d = ask(d, Distance(piece="p1", first=ends[0], second=ends[1], way="straight"))
-        self.pages = pages_of(d, name="Clay & <paddle> Греб")
+        self.pages = pages_of(d, name="Clay & <paddle> Греб ώς dẫm 櫂")
 
     def test_the_pdf(self) -> None:
         reader = pypdf.PdfReader(io.BytesIO(as_pdf(self.pages, "Trial", MADE)))
@@ -224,7 +224,7 @@ class ReadBack(unittest.TestCase):
         width, height = (float(reader.pages[0].mediabox[k]) for k in (2, 3))
         np.testing.assert_allclose([width * POINT, height * POINT], SIZES["A4"], atol=0.01)
         text = reader.pages[0].extract_text()
-        for said in ("Clay & <paddle>", "D1  40 mm", "Front", "Printed at 100"):
+        for said in ("Clay & <paddle> Греб ώς dẫm ?", "D1  40 mm", "Front", "Printed at 100"):
             self.assertIn(said.replace("  ", " "), text.replace("  ", " "))
         drawn = reader.pages[0].get_contents().get_data().decode("latin-1")
         lines = re.findall(r"([\d.]+) ([\d.]+) m\s+([\d.]+) ([\d.]+) l", drawn)
