@@ -424,4 +424,4 @@ class Standing(VerbCase):
         screen.tool("Seam even")
         self.previewed()
         self.apply(5)
-        page.get_by_text(re.compile(r"They meet at up to [\d.e-]+°, looked at in")).wait_for()
+        page.get_by_text(re.compile(r"They meet at up to [\d.]+°, looked at in")).wait_for()

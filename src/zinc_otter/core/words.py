@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import math
 from collections.abc import Iterable, Iterator
 from contextlib import contextmanager
 from contextvars import ContextVar
@@ -47,6 +48,18 @@ def number(value: float, digits: int = 2) -> str:
     return text.replace("-", MINUS)
 
 
+def figures(value: float, digits: int = 3) -> str:
+    """So many digits that count and never an exponent; below a millionth it is rounding.
+
+    >>> figures(1234.5), figures(56789.1, 4), figures(0.012345), figures(9.1e-14, 2), figures(-2.50)
+    ('1,230', '56,790', '0.0123', '0', '−2.5')
+    """
+    rounded = float(f"{value:.{digits}g}") if abs(value) >= 1e-6 else 0.0
+    places = max(0, digits - 1 - math.floor(math.log10(abs(rounded)))) if rounded else 0
+    text = f"{rounded:,.{places}f}"
+    return (text.rstrip("0").rstrip(".") if "." in text else text).replace("-", MINUS)
+
+
 def percent_words(share: float) -> str:
     """Such a share of all, to two digits; never all or nothing where it is not.
 
@@ -56,7 +69,7 @@ def percent_words(share: float) -> str:
     percent = 100 * share
     if 99.5 <= percent < 100:
         return f"{min(percent, 99.9):.1f} %"
-    return f"{number(float(f'{percent:.2g}'), 6)} %"
+    return f"{figures(percent, 2)} %"
 
 
 def length_words(mm: float) -> str:

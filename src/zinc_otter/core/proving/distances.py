@@ -11,7 +11,7 @@ import numpy as np
 from zinc_otter.core.cage.topology import Floats
 from zinc_otter.core.proving.base import Ground, Proof, Valued, Verdict, above, at
 from zinc_otter.core.scan.deviation import deviates, not_covered, signed_deviation
-from zinc_otter.core.words import fine_length_words, length_words, number, percent_words
+from zinc_otter.core.words import figures, fine_length_words, length_words, number, percent_words
 
 
 @dataclass(frozen=True)
@@ -128,7 +128,7 @@ class Deviation(Proof):
         side = "outside" if found.largest > 0 else "inside"
         words = (
             f"Up to {fine_length_words(abs(found.largest))} {side}, {fine_length_words(found.rms)} root mean square, "
-            f"95 % within {fine_length_words(found.most)}; {100 * found.within:.3g} % of {found.count:,} points "
+            f"95 % within {fine_length_words(found.most)}; {figures(100 * found.within)} % of {found.count:,} points "
             "lie within it."
         )
         if found.unknown > 0:

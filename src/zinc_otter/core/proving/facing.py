@@ -15,6 +15,7 @@ from zinc_otter.core.errors import BadNumberError, Place
 from zinc_otter.core.proof.walls import point_normals
 from zinc_otter.core.proving.base import Ground, Proof, Valued, Verdict
 from zinc_otter.core.remark import at_points
+from zinc_otter.core.words import figures
 
 _MARKED = 24
 
@@ -74,7 +75,7 @@ class Draft(Proof):
         share = 100 * float(area[steep].sum() / area.sum())
         if share < 1e-3:
             return Verdict("holds", f"No wall is steeper than {self.least:g}° of draft.", share)
-        words = f"{share:.3g} % of the surface has less than {self.least:g}° of draft."
+        words = f"{figures(share)} % of the surface has less than {self.least:g}° of draft."
         return Verdict("fails", words, share, _worst(middles, np.abs(up), steep))
 
 
@@ -112,7 +113,7 @@ class Overhang(Proof):
         share = 100 * float(area[hangs].sum() / area.sum())
         if share < 1e-3:
             return Verdict("holds", f"Nothing hangs over by more than {self.most:g}°.", share)
-        words = f"{share:.3g} % of the surface hangs over by more than {self.most:g}°."
+        words = f"{figures(share)} % of the surface hangs over by more than {self.most:g}°."
         return Verdict("fails", words, share, _worst(middles, up, hangs))
 
 

@@ -16,7 +16,7 @@ from zinc_otter.core.errors import BadNumberError, Place
 from zinc_otter.core.proving.base import Ground, Proof, Verdict
 from zinc_otter.core.remark import at_points
 from zinc_otter.core.surface import build_stencils, evaluate
-from zinc_otter.core.words import fine_length_words, length_words
+from zinc_otter.core.words import figures, fine_length_words, length_words
 
 _FAR = 0.02
 """mm from the plane up to which a border counts as lying in it."""
@@ -63,7 +63,7 @@ class SeamEven(Proof):
         angles = 2 * np.degrees(np.arcsin(np.clip(np.abs(surface.normals[there, k]), 0, 1)))
         worst = int(angles.argmax())
         figure = float(angles[worst])
-        words = f"They meet at up to {figure:.2g}°, looked at in {len(there):,} places."
+        words = f"They meet at up to {figures(figure, 2)}°, looked at in {len(there):,} places."
         if is_open and figure > self.most:
             words += " It is open there; with a live mirror, or welded to its image, the two become one smooth surface."
         beside = line[(off >= _FAR) & (off < _STRAYS) & is_open]

@@ -12,6 +12,7 @@ from zinc_otter.core.errors import BadNumberError, Place
 from zinc_otter.core.proof.crossing import crossing_faces
 from zinc_otter.core.proving.base import OPEN, Ground, Proof, Verdict, above
 from zinc_otter.core.solid.materials import MATERIALS
+from zinc_otter.core.words import figures
 
 
 @dataclass(frozen=True)
@@ -62,4 +63,5 @@ class WeighsAtMost(Proof):
         a, b, c = ground.points[ground.triangles].transpose(1, 0, 2)
         volume = float((a * np.cross(b, c)).sum() / 6)
         grams = next(one for one in MATERIALS if one.name == self.material).weight(volume)
-        return Verdict("holds" if grams <= self.most else "fails", f"It weighs {grams:.3g} g, {volume:.4g} mm³.", grams)
+        words = f"It weighs {figures(grams)} g, {figures(volume, 4)} mm³."
+        return Verdict("holds" if grams <= self.most else "fails", words, grams)

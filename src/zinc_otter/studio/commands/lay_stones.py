@@ -15,6 +15,7 @@ from zinc_otter.core.stone.cuts.drawn import DrawnCabochon
 from zinc_otter.core.stone.laying import LaidBy, StonePlace, laid_places
 from zinc_otter.core.stone.materials import STONE_MATERIALS, carats_by_rule, weighing
 from zinc_otter.core.stone.stone import Stone
+from zinc_otter.core.words import figures
 from zinc_otter.studio.commands.base import Command, Direction, InHand, Length, Name, Outcome, PieceId, Vector
 from zinc_otter.studio.commands.labelled import labelled
 from zinc_otter.studio.design import Design
@@ -126,10 +127,10 @@ def _told(before: Design, design: Design, piece_id: str) -> tuple[str, ...]:
     count = sum(len(motions) for _, motions in stones)
     each = stones[0][0].carats
     total = sum(stone.carats * len(motions) for stone, motions in stones)
-    weight = f"{each:.3g} ct each, {total:.3g} ct together" if count > 1 else f"{total:.3g} ct"
+    weight = f"{figures(each)} ct each, {figures(total)} ct together" if count > 1 else f"{figures(total)} ct"
     said = f"{count} {'stone' if count == 1 else 'stones'}: {weight}."
     stone = stones[0][0]
     rule = carats_by_rule(stone.cut) if stone.material == "diamond" else None
     if rule is None or count > 1:
         return (said,)
-    return said, f"By the trade's rule, d² × depth × 0.0061, it would be {rule:.3g} ct."
+    return said, f"By the trade's rule, d² × depth × 0.0061, it would be {figures(rule)} ct."
