@@ -3,6 +3,7 @@ export { commandNow } from "./src/live/context";
 export { keyTable } from "./src/app/keyTable";
 export { registry } from "./src/app/registry";
 export * as bodies from "./src/model/bodies";
+export { facesAt } from "./src/model/facesAt";
 export * as fields from "./src/model/fields";
 export * as isoLines from "./src/model/isolines";
 export * as keys from "./src/model/keys";

@@ -96,6 +96,34 @@ class Proofs(VerbCase):
         self.assertLessEqual(float(under.inner_text().split()[0]), 6.01)
 
 
+    def surface_points(self) -> np.ndarray:
+        made = self.server.get(f"/api/designs/{self.screen.design_id}/pieces/p1/surface?level=3")
+        return np.array(made["positions"])
+
+    def test_what_fails_is_mended_from_the_list(self) -> None:
+        screen, page = self.screen, self.page
+        # Too thin, which is mended by pushing what is at fault.
+        self.begin_with(
+            {"kind": "add-box", "size": [40, 30, 3], "counts": [4, 2, 1], "size_of": "cage"},
+            {"kind": "add-proof", "proof": {"kind": "wall", "piece": "p1", "least": 4}},
+            {"kind": "add-proof", "proof": {"kind": "size", "piece": "p1", "axis": "y", "size": 36, "tolerance": 0.1}},
+        )
+        screen.station("Prove")
+        page.get_by_label("Mend: Wall of Box at least 4 mm").click()
+        page.get_by_label("Tool card").get_by_text("Push").first.wait_for()
+        self.assertRegex(page.get_by_test_id("chosen").inner_text(), r"^\d+ faces? picked")
+        # Another tool for another fault: the whole piece in hand, by its size.
+        screen.station("Prove")
+        page.get_by_label(re.compile("^Mend: .*36 mm")).click()
+        page.get_by_label("Tool card").get_by_text("Size").first.wait_for()
+        self.assertRegex(page.get_by_test_id("chosen").inner_text(), "^1 piece picked")
+        now = float(np.ptp(self.surface_points()[:, 1]))
+        screen.field("Along y").fill(f"{100 * 36 / now:.3f}")
+        self.previewed()
+        self.apply(4)
+        screen.station("Prove")
+        page.get_by_test_id("proof-holds").get_by_text("It measures 36 mm").wait_for()
+
     def test_a_map_of_what_followers_make_is_read_on_the_body_and_comes_again(self) -> None:
         screen, page = self.screen, self.page
         self.begin_with(

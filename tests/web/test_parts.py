@@ -18,6 +18,7 @@ from pydantic import ValidationError
 from tests.web.case import WEB, PartsCase
 from zinc_otter.core.cage import Cage
 from zinc_otter.core.primitives import box
+from zinc_otter.core.surface import build_stencils, evaluate
 from zinc_otter.studio.commands import read_command
 
 def arrays(cage: Cage) -> dict[str, list[float]]:
@@ -442,3 +443,26 @@ class IsoLines(PartsCase):
         # Where nothing can be told there are no lines.
         given["values"] = [None] * len(x)
         self.assertEqual(self.call("Parts.isoLines.isoSegments(given.values.map(() => NaN), given.triangles, given.points, [0.25])", given), [])
+
+
+class Mending(PartsCase):
+    def test_the_faces_at_places_of_the_surface(self) -> None:
+        cage = box((40.0, 30.0, 20.0), (3, 2, 2))
+        stencils = build_stencils(cage, 2)
+        points = evaluate(stencils, cage).positions
+        quads, of = stencils.row_quads, stencils.face_of_quad
+        # A row within a face belongs to that face's quads alone.
+        within = [int(np.intersect1d(np.unique(quads[of == face]), np.setdiff1d(quads, quads[of != face]))[0])
+                  for face in range(cage.topology.face_count)]  # fmt: skip
+        given = {
+            "surface": {"positions": points.ravel().tolist(), "quads": quads.ravel().tolist(), "face_of_quad": of.tolist()},
+            "points": (points[[within[7], within[3], within[7]]] + 0.01).tolist(),
+        }
+        self.assertEqual(self.call("Parts.facesAt(given.points, given.surface)", given), [3, 7])
+        self.assertEqual(self.call("Parts.facesAt([], given.surface)", given), [])
+
+    def test_what_mends_a_proof_is_a_tool(self) -> None:
+        known = "Parts.registry.get(t.mends.tool) !== null"
+        named = self.call(f"Parts.registry.all.filter((t) => t.mends).map((t) => [t.mends.tool, {known}])")
+        self.assertGreater(len(named), 9)
+        self.assertEqual([name for name, known in named if not known], [])

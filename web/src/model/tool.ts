@@ -149,6 +149,8 @@ export interface VerbOf<F extends Fields> extends Common, Numbered<F> {
   /** Asks proofs of these kinds, and reads its values off one that is to be changed. */
   proves?: AnyProof["kind"][];
   readsProof?(proof: AnyProof): Partial<ValuesOf<F>>;
+  /** What mends such a proof where it fails: a tool with so much of the piece in hand, or of a body the follower of a kind. */
+  mends?: { tool: string; picks: Kind; follower?: AnyFollower["kind"] };
   /** Brings dimensions of these kinds to a number, and begins with the one that was found. */
   makesTrue?: AnyProof["kind"][];
   readsFigure?(figure: number): Partial<ValuesOf<F>>;

@@ -5,6 +5,7 @@ import IconButton from "@mui/material/IconButton";
 import ListItemButton from "@mui/material/ListItemButton";
 import Typography from "@mui/material/Typography";
 import { give, mapOf } from "../../live/line";
+import { canMend, mend } from "../../live/mending";
 import { useDesign } from "../../live/stores/design";
 import { useMap } from "../../live/stores/map";
 import { useProofs } from "../../live/stores/proofs";
@@ -62,6 +63,11 @@ function Row({ proof }: { proof: ShownProof }) {
           {"\u00d7"}
         </IconButton>
         {anywhere && <ShowWhere piece={piece} place={place} />}
+        {own && holds === "fails" && canMend(own) && (
+          <Button size="small" color="inherit" aria-label={`Mend: ${asked}`} title="Take what is at fault in hand, and the tool that mends it" onClick={() => mend(own, place)} sx={{ minWidth: 0, p: 0, px: 0.5, textDecoration: "underline" }}>
+            Mend
+          </Button>
+        )}
         {own && drawn && figure !== null && (
           <Button size="small" color="inherit" aria-label={`Make true: ${asked}`} title="Type another number" onClick={() => makeTrue(own, figure)} sx={{ minWidth: 0, p: 0, px: 0.5, textDecoration: "underline" }}>
             Set

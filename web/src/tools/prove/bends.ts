@@ -11,6 +11,7 @@ export const tool = proofTool({
     least: length("Radius at least", 1, { step: 0.1, above: 0 }),
     side: choice("Where", { both: "outside and inside", outside: "outside", inside: "inside" }),
   },
+  mends: { tool: "relax", picks: "face", follower: "fillet" },
   kind: "bends",
   make: (v) => ({ kind: "bends", least: v.least, side: v.side }),
   read: (p) => ({ least: p.least, side: p.side }),

@@ -8,6 +8,7 @@ export const tool = proofTool({
   also: "ring size hole inner diameter",
   hint: "The widest cylinder through it: mm, or a size such as US 7, ISO 54, UK N, JP 14.",
   fields: { diameter: length("Bore", 17.3, { step: 0.1, above: 0 }), tolerance: length("Give or take", 0.05, { step: 0.01, above: 0 }) },
+  mends: { tool: "fit-bore", picks: "piece" },
   kind: "bore", ofBody: true,
   make: (v) => ({ kind: "bore", diameter: v.diameter, tolerance: v.tolerance }),
   read: (p) => ({ diameter: p.diameter, tolerance: p.tolerance }),

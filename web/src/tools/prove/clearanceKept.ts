@@ -12,6 +12,7 @@ export const tool = proofTool({
   hint: "From a component at least so far.",
   fields: { component: list("From", components), least: length("At least", 1, { step: 0.1, min: 0 }) },
   missing: (context) => (asked(context) ? (components(context).length ? null : "There is no component: bring one in (Set out).") : undefined),
+  mends: { tool: "move", picks: "piece" },
   kind: "clearance", ofBody: true,
   make(v, context) {
     const component = v.component || components(context)[0]?.id;

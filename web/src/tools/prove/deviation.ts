@@ -18,6 +18,7 @@ export const tool = proofTool({
   below: "EarlierForm",
   fields: { from: list("Of", beside), most: length("Within", 0.5, { step: 0.05, above: 0 }) },
   missing: (context) => (asked(context) ? (beside(context).length ? null : "There is nothing to be near to yet: another piece, a component, or itself at an earlier step.") : undefined),
+  mends: { tool: "settle", picks: "piece" },
   kind: "deviation", ofBody: true,
   make(v, context) {
     const from = v.from || beside(context)[0]?.id;

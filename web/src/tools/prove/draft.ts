@@ -10,6 +10,7 @@ export const tool = proofTool({
   hint: "No wall steeper than so much draft along a direction, so that a mould comes off.",
   fields: { least: angle("At least", 1, { step: 1, min: 0, max: 89 }), ...towards("way", "Along", "+z") },
   shown: typedShown("way", () => true),
+  mends: { tool: "taper", picks: "piece" },
   kind: "draft", ofBody: true,
   make(v) {
     const along = directionOf(v, "way");

@@ -12,6 +12,7 @@ export const tool = proofTool({
     x: length("Width", 100, { above: 0 }), y: length("Depth", 100, { above: 0 }), z: length("Height", 100, { above: 0 }),
     turned: choice("Turned by quarters", { yes: "if that helps", no: "no: as it stands" }),
   },
+  mends: { tool: "size", picks: "piece" },
   kind: "fits-in", ofBody: true,
   make: ({ x, y, z, turned }) => ({ kind: "fits-in", size: [x, y, z] as Vec, turned: turned === "yes" }),
   read({ size: [x, y, z] = [100, 100, 100], turned }) {

@@ -13,6 +13,7 @@ export const tool = proofTool({
   hint: "From another piece at least so far.",
   fields: { other: list("From", others), least: length("At least", 0.3, { step: 0.1, min: 0 }) },
   missing: (context) => (asked(context) ? (others(context).length ? null : "There is no other piece to keep a distance to.") : undefined),
+  mends: { tool: "move", picks: "piece" },
   kind: "gap", ofBody: true,
   make(v, context) {
     const other = v.other || others(context)[0]?.id;

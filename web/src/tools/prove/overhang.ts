@@ -10,6 +10,7 @@ export const tool = proofTool({
   hint: "Nothing hangs over by more, as it stands along a direction; what lies on the floor does not count.",
   fields: { most: angle("At most", 45, { step: 5, min: 1, max: 89 }), ...towards("way", "Along", "+z") },
   shown: typedShown("way", () => true),
+  mends: { tool: "turn", picks: "piece" },
   kind: "overhang", ofBody: true,
   make(v) {
     const along = directionOf(v, "way");

@@ -12,6 +12,7 @@ export const tool = proofTool({
     size: length("Size", 50, { above: 0 }),
     tolerance: length("Give or take", 0.1, { step: 0.05, above: 0 }),
   },
+  mends: { tool: "size", picks: "piece" },
   kind: "size", ofBody: true,
   make: (v) => ({ kind: "size", axis: v.axis, size: v.size, tolerance: v.tolerance }),
   read: (p) => ({ axis: p.axis, size: p.size, tolerance: p.tolerance }),

@@ -8,6 +8,7 @@ export const tool = proofTool({
   also: "mirror even sides alike",
   hint: "Both sides of a plane alike, within a tolerance.",
   fields: { axis: choice("Across", { x: "x", y: "y", z: "z" }), at: length("At", 0), tolerance: length("Within", 0.05, { step: 0.01, above: 0 }) },
+  mends: { tool: "mirror", picks: "piece" },
   kind: "symmetric", ofBody: true,
   make: (v) => ({ kind: "symmetric", axis: v.axis, at: v.at, tolerance: v.tolerance }),
   read: (p) => ({ axis: p.axis, at: p.at, tolerance: p.tolerance }),

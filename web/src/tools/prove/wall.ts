@@ -19,6 +19,7 @@ export const tool = proofTool({
   },
   // The process gives the number; another number is a number typed.
   typed: (v, field) => (field === "made" && v.made !== "own" ? { ...v, least: made[v.made] } : field === "least" ? { ...v, made: "own" } : v),
+  mends: { tool: "push", picks: "face", follower: "hollow" },
   kind: "wall", ofBody: true,
   make: (v) => ({ kind: "wall", least: v.least, by: v.by }),
   read: (p) => ({ made: "own", least: p.least, by: p.by }),

@@ -10,6 +10,7 @@ export const tool = proofTool({
   also: "mass grams heavy light material",
   hint: "In a material at most so heavy, by the volume within its surface, before any follower.",
   fields: { most: number("At most, grams", 10, { step: 0.5, above: 0 }), material: list("In", () => materials.map((name) => ({ id: name, words: name }))) },
+  mends: { tool: "hollow", picks: "piece" },
   kind: "weight", ofBody: true,
   make: (v) => ({ kind: "weight", most: v.most, material: v.material || materials[0] }),
   read: (p) => ({ most: p.most, material: p.material }),

@@ -10,7 +10,7 @@ type Kind = AnyProof["kind"];
 type Of<K extends Kind> = Extract<AnyProof, { kind: K }>;
 
 type Given<F extends Fields, K extends Kind> = Pick<VerbOf<F>, "id" | "name" | "order" | "icon" | "hint" | "fields"> &
-  Partial<Pick<VerbOf<F>, "also" | "shown" | "typed" | "moreWords" | "section" | "missing" | "below">> & {
+  Partial<Pick<VerbOf<F>, "also" | "shown" | "typed" | "moreWords" | "section" | "missing" | "below" | "mends">> & {
     kind: K;
     /** Whether it can be asked of a body, too: what followers make of the form. */
     ofBody?: boolean;
