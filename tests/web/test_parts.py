@@ -466,3 +466,29 @@ class Mending(PartsCase):
         named = self.call(f"Parts.registry.all.filter((t) => t.mends).map((t) => [t.mends.tool, {known}])")
         self.assertGreater(len(named), 9)
         self.assertEqual([name for name, known in named if not known], [])
+
+
+class Surroundings(PartsCase):
+    def met(self, where: str, ways: np.ndarray) -> np.ndarray:
+        call = "given.ways.map(([x, y, z]) => Parts.surroundings.lightMet(given.where, x, y, z))"
+        return np.array(self.call(call, {"where": where, "ways": ways.tolist()}))
+
+    def test_white_lies_as_bright_in_each_but_dusk(self) -> None:
+        """By Lambert's cosine law, summed here over directions spread evenly by the golden angle."""
+        k = np.arange(4000) + 0.5
+        up = np.sqrt(1 - k / 4000)  # Of a half sphere the more the steeper: weighted by the cosine.
+        round_ = np.pi * (1 + 5**0.5) * k
+        ways = np.column_stack([np.sqrt(1 - up**2) * np.sin(round_), up, np.sqrt(1 - up**2) * np.cos(round_)])
+        white = {where: float(self.met(where, ways).mean()) for where in ("tent", "window", "dusk")}
+        self.assertAlmostEqual(white["window"] / white["tent"], 1, delta=0.05)
+        self.assertAlmostEqual(white["dusk"] / white["tent"], 0.7, delta=0.05)
+
+    def test_dusk_is_warm_where_the_sun_has_gone_and_blue_above_and_the_window_is_to_the_left(self) -> None:
+        left = np.array([[-np.sin(np.radians(60)), 0.02, np.cos(np.radians(60))], [0.0, 1.0, 0.0]])
+        (horizon, above) = self.met("dusk", left)
+        self.assertGreater(horizon[0], 2 * horizon[2])
+        self.assertGreater(above[2], 2 * above[0])
+        up, turn = np.radians(25), np.radians(52)
+        panes = np.array([[s * np.sin(turn) * np.cos(up), np.sin(up), np.cos(turn) * np.cos(up)] for s in (-1, 1)])
+        pane, across = self.met("window", panes)
+        self.assertGreater(pane.min(), 10 * across.max())

@@ -64,6 +64,9 @@ export function ShowMenu() {
             {surface ? `Level ${surface.level}: ${(surface.quads.length / 2).toLocaleString("en")} triangles` : "Nothing is picked"}
           </Typography>
           <Choice<Material> label="Material" value={look.material} options={[["clay", "clay"], ["finish", "as it is of"], ["metal", "metal"], ["stripes", "stripes"]]} onChange={(material) => show({ material })} />
+          {look.material === "finish" && (
+            <Choice label="Light" value={look.light.around} options={[["tent", "light tent"], ["window", "north window"], ["dusk", "dusk by the water"]]} onChange={(around) => show({ light: { ...look.light, around } })} />
+          )}
           <Stack direction="row" spacing={1.5} sx={{ alignItems: "center" }}>
             <Typography variant="body2" sx={{ flexShrink: 0 }}>Light turned</Typography>
             <Slider size="small" aria-label="Light turned" value={look.light.turn} min={-180} max={180} step={5} marks={[{ value: 0 }]} valueLabelDisplay="auto" valueLabelFormat={(v) => `${v}°`} onChange={(_, turn) => show({ light: { ...look.light, turn } })} />

@@ -2,8 +2,7 @@
 import { clays } from "../theme/clays";
 import { type Light, turnedBack } from "./light";
 import type { Painter } from "./matcap";
-
-type Rgb = [number, number, number];
+import { lightMet, type Rgb, tinge } from "./surroundings";
 
 interface Finish {
   /** What is thrown back straight on, in linear light; of what is not metal little. */
@@ -40,36 +39,20 @@ const finishes: Record<string, Finish> = {
 /** Whether one sees through it. */
 export const isClear = (name: string): boolean => finishes[name]?.clear === true;
 
-const smooth = (x: number, low: number, high: number): number => {
-  const t = Math.min(1, Math.max(0, (x - low) / (high - low)));
-  return t * t * (3 - 2 * t);
-};
-
-/** The tent, as it is met in a direction: x to the right, y up, z to the eye. White cloth, a panel at the upper left, two dark flags. */
-export function tent(x: number, y: number, z: number): number {
-  const up = (Math.asin(Math.max(-1, Math.min(1, y))) * 180) / Math.PI;
-  const round = (Math.atan2(x, z) * 180) / Math.PI;
-  const within = (at: number, half: number) => smooth(half - Math.abs(((round - at + 540) % 360) - 180), 0, 8);
-  let light = 0.34 + 0.4 * smooth(up, 0, 50) + 1.1 * smooth(up, 58, 74);
-  light += 1.5 * within(-55, 34) * smooth(up, 8, 16) * smooth(-up, -62, -52);
-  for (const at of [25, 110, -120]) light *= 1 - 0.88 * within(at, 12) * smooth(up, -8, 2) * smooth(-up, -66, -58);
-  return up < 0 ? 0.26 + 0.12 * smooth(-up, 0, 40) : light;
-}
-
 /** Points of a small disc, by which a rough face looks about: the sunflower's. */
 const about = Array.from({ length: 24 }, (_, k) => [Math.sqrt((k + 0.5) / 24) * Math.cos(2.4 * k), Math.sqrt((k + 0.5) / 24) * Math.sin(2.4 * k)]);
 
-function thrownBack(x: number, y: number, z: number, rough: number, light: Light): number {
+function thrownBack(x: number, y: number, z: number, rough: number, light: Light): Rgb {
   const count = rough > 0.01 ? about.length : 1;
-  let sum = 0;
+  const sum: Rgb = [0, 0, 0];
   for (let k = 0; k < count; k++) {
     const [nx, ny] = count > 1 ? [x + rough * about[k][0], y + rough * about[k][1]] : [x, y];
     const size = Math.hypot(nx, ny, z);
     const [a, b, c] = [nx / size, ny / size, z / size];
     const [wayX, wayZ] = turnedBack(light, 2 * c * a, 2 * c * c - 1);
-    sum += tent(wayX, 2 * c * b, wayZ);
+    lightMet(light.around, wayX, 2 * c * b, wayZ).forEach((v, j) => (sum[j] += v / count));
   }
-  return sum / count;
+  return sum;
 }
 
 const toLinear = (v: number) => (v <= 0.04045 ? v / 12.92 : ((v + 0.055) / 1.055) ** 2.4);
@@ -84,12 +67,13 @@ export function finishBall(name: string, colour: string, light: Light): Painter 
     const [keyX, keyZ] = turnedBack(light, x, z);
     const wrapped = Math.max(0, (-0.42 * keyX + 0.62 * y + 0.66 * keyZ + 0.36) / 1.36) ** 1.3;
     // What is clear lets through what stands behind it, upside down.
-    const matt = finish.clear ? tent(-0.8 * keyX, -0.8 * y, -keyZ) * 0.9 + 0.15 : 0.16 + 0.84 * wrapped;
+    const behind = lightMet(light.around, -0.8 * keyX, -0.8 * y, -keyZ);
     const met = thrownBack(x, y, z, finish.rough, light);
     const grazing = (1 - z) ** 5;
     return [0, 1, 2].map((k) => {
       const share = finish.straight[k] + (1 - finish.straight[k]) * grazing * (finish.rough > 0.9 ? 0 : 1);
-      return toScreen(met * share + (under ? under[k] * matt * (1 - share) : 0));
+      const matt = finish.clear ? behind[k] * 0.9 + 0.15 : (0.16 + 0.84 * wrapped) * tinge[light.around][k];
+      return toScreen(met[k] * share + (under ? under[k] * matt * (1 - share) : 0));
     }) as Rgb;
   };
 }

@@ -1,13 +1,17 @@
 /** The light that forms are seen by: it stands about the eye, can be turned about the upright, and be made brighter. */
 
+import type { Surroundings } from "./surroundings";
+
 export interface Light {
+  /** What stands around, by which finishes and stones are seen; clay has a light of its own. */
+  around: Surroundings;
   /** By how many degrees it is turned, seen from above counter-clockwise. */
   turn: number;
   /** Twice as bright for each. */
   stops: number;
 }
 
-export const asItStands: Light = { turn: 0, stops: 0 };
+export const asItStands: Light = { around: "tent", turn: 0, stops: 0 };
 
 /** A direction turned back about the upright, to where it lies in the light that is not turned. */
 export function turnedBack({ turn }: Light, x: number, z: number): [x: number, z: number] {

@@ -31,7 +31,7 @@ function texture(name: string, tone: (light: Light) => Painter, size?: number): 
 
 /** Let everything be seen by this light from now on. */
 export function lightBy(now: Light): void {
-  if (now.turn === light.turn && now.stops === light.stops) return;
+  if (now.turn === light.turn && now.stops === light.stops && now.around === light.around) return;
   light = now;
   balls.forEach(put);
   lightTent(now);

@@ -1,4 +1,4 @@
-/** Looking into a faceted stone: each ray is bent as it enters, followed from facet to facet, and bent out into the light tent. */
+/** Looking into a faceted stone: each ray is bent as it enters, followed from facet to facet, and bent out into what stands around. */
 import { Color, DataTexture, FloatType, type MeshMatcapMaterial, RGBAFormat } from "three";
 import type { GemFrame } from "../model/types";
 import { tentMap } from "./tentMap";
@@ -91,9 +91,9 @@ uniform vec3 gemTint;
 uniform float gemDeep;
 
 // Darker about the eye, whose own head stands in the light.
-float gemMeets(vec3 way) {
+vec3 gemMeets(vec3 way) {
   vec3 d = normalize(gemToView * way);
-  float light = textureLod(gemTent, vec2(atan(d.x, d.z) / 6.2831853 + 0.5, asin(clamp(d.y, -1.0, 1.0)) / 3.1415927 + 0.5), 0.0).r;
+  vec3 light = textureLod(gemTent, vec2(atan(d.x, d.z) / 6.2831853 + 0.5, asin(clamp(d.y, -1.0, 1.0)) / 3.1415927 + 0.5), 0.0).rgb;
   return light * (1.0 - 0.85 * smoothstep(0.94, 0.985, d.z));
 }
 
@@ -111,7 +111,7 @@ vec3 gemLight() {
   vec3 facet = normalize(gemFacet);
   vec3 way = normalize(isOrthographic ? gemEye : gemAt - gemEye);
   float back = gemThrown(max(-dot(way, facet), 0.0), 1.0, gemIndex);
-  vec3 light = vec3(back * gemMeets(reflect(way, facet)));
+  vec3 light = back * gemMeets(reflect(way, facet));
   vec3 share = vec3(1.0 - back);
   vec3 at = gemAt;
   way = refract(way, facet, 1.0 / gemIndex);
@@ -133,7 +133,7 @@ vec3 gemLight() {
     for (int j = 0; j < 3; j++) {
       float index = gemIndex + gemFire * float(j - 1);
       float out_ = 1.0 - gemThrown(dot(way, facet), index, 1.0);
-      if (out_ > 0.0) light[j] += share[j] * out_ * gemMeets(refract(way, -facet, index));
+      if (out_ > 0.0) light[j] += share[j] * out_ * gemMeets(refract(way, -facet, index))[j];
     }
     share *= gemThrown(dot(way, facet), gemIndex, 1.0);
     if (max(share.r, max(share.g, share.b)) < 0.02) break;

@@ -1,13 +1,13 @@
-/** The light tent as a map of all directions, for what is looked through and not only at. */
-import { DataTexture, DataUtils, HalfFloatType, LinearFilter, RedFormat, RepeatWrapping } from "three";
-import { tent } from "./finishes";
+/** What stands around as a map of all directions, for what is looked through and not only at. */
+import { DataTexture, DataUtils, HalfFloatType, LinearFilter, RGBAFormat, RepeatWrapping } from "three";
 import { asItStands, type Light, turnedBack } from "./light";
+import { lightMet } from "./surroundings";
 
 const [wide, high] = [256, 128];
-const values = new Uint16Array(wide * high);
+const values = new Uint16Array(4 * wide * high);
 
 /** Once round the upright from left to right, behind the eye's back first, and from below upwards; in linear light. */
-export const tentMap = new DataTexture(values, wide, high, RedFormat, HalfFloatType);
+export const tentMap = new DataTexture(values, wide, high, RGBAFormat, HalfFloatType);
 tentMap.magFilter = tentMap.minFilter = LinearFilter;
 tentMap.wrapS = RepeatWrapping;
 lightTent(asItStands);
@@ -19,7 +19,8 @@ export function lightTent(light: Light): void {
     for (let column = 0; column < wide; column++) {
       const round = ((column + 0.5) / wide - 0.5) * 2 * Math.PI;
       const [x, z] = turnedBack(light, Math.cos(up) * Math.sin(round), Math.cos(up) * Math.cos(round));
-      values[row * wide + column] = DataUtils.toHalfFloat(tent(x, Math.sin(up), z) * 2 ** light.stops);
+      const met = lightMet(light.around, x, Math.sin(up), z);
+      for (let k = 0; k < 3; k++) values[4 * (row * wide + column) + k] = DataUtils.toHalfFloat(met[k] * 2 ** light.stops);
     }
   }
   tentMap.needsUpdate = true;

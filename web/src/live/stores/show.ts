@@ -22,8 +22,8 @@ interface ShowStore {
   /** Level of smoothness, or null for the finest that is quick. */
   level: number | null;
   material: Material;
-  /** The light is turned about the upright by so many degrees, and so many times twice as bright. */
-  light: { turn: number; stops: number };
+  /** What stands around finishes and stones; the light is turned about the upright by so many degrees, and so many times twice as bright. */
+  light: { around: "tent" | "window" | "dusk"; turn: number; stops: number };
   /** Lines of the surface to a face, 0 for none. */
   isolines: number;
   /** The level whose wireframe is drawn, 0 for none. */
@@ -88,7 +88,7 @@ const look = rememberedLook();
 export const useShow = create<ShowStore>(() => ({
   ...look,
   level: null,
-  light: { turn: 0, stops: 0 },
+  light: { around: "tent", turn: 0, stops: 0 },
   flat: false,
   second: null,
   section: null,

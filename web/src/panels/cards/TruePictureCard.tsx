@@ -45,7 +45,7 @@ function Choice<W extends string>(props: { label: string; value: W; words: Reado
 export default function TruePictureCard({ tool }: CardProps) {
   const design = useDesign((s) => s.design);
   const id = design?.id;
-  const [light, setLight] = useState<keyof typeof lights>("tent");
+  const [light, setLight] = useState<keyof typeof lights>(() => useShow.getState().light.around);
   const [turned, setTurned] = useState(0);
   const [size, setSize] = useState<keyof typeof sizes>("960 × 720");
   const [fine, setFine] = useState<"16" | "64" | "256">("64");
