@@ -21,6 +21,7 @@ from zinc_otter.core.picture.arranging import Arrangement, cut_open
 from zinc_otter.core.picture.finishes import FINISHES, Finish, finish_named
 from zinc_otter.core.picture.lights import WORDS, sphere_of
 from zinc_otter.core.picture.scene import Camera, Film, Scene, Seen
+from zinc_otter.core.picture.wood import wood_tones
 from zinc_otter.core.primitives.sized import sized_patched_sphere
 from zinc_otter.core.solid.moments import moments
 from zinc_otter.core.stone.cuts.brilliants import RoundBrilliant
@@ -63,6 +64,25 @@ class Energy(unittest.TestCase):
         for name, finish in FINISHES.items():
             light = traced(Scene((ball(finish),), FRONT, "even"), Film(32, 24, 32))
             self.assertLess(light[9:15, 13:19, :3].mean(), 1.01, name)
+
+    def test_wood_is_seen_ring_by_ring_where_it_lies(self) -> None:
+        """A matt plate in even light throws back its own reflectance, at each place that of the wood there."""
+        side = np.linspace(-20, 20, 241)
+        x, z = (part.ravel() for part in np.meshgrid(side, side, indexing="ij"))
+        i = (np.arange(240)[:, None] * 241 + np.arange(240)).ravel()
+        triangles = np.concatenate([np.column_stack([i, i + 241, i + 1]), np.column_stack([i + 1, i + 241, i + 242])])
+        wood = replace(finish_named("wood"), kind="matt")
+        seen = Seen(np.column_stack([x, 0 * x, z]), triangles, None, wood, WHITE)
+        light = traced(Scene((seen,), FLAT, "even"), Film(80, 80, 32))[4:-4, 4:-4, :3]
+        at = (np.arange(80) - 39.5)[4:-4] / 2
+        across, up = np.meshgrid(at, -at)
+        places = np.column_stack([across.ravel(), 0 * across.ravel(), up.ravel()])
+        expected = wood_tones(places)
+        np.testing.assert_allclose(light.reshape(-1, 3).mean(axis=0), expected.mean(axis=0), rtol=0.03)
+        self.assertGreater(np.corrcoef(light[..., 0].ravel(), expected[:, 0])[0, 1], 0.9)
+        # The finish's colour, by which the view draws it from afar, is its mean.
+        np.testing.assert_allclose(wood_tones(places, spacing=10.0)[0], wood.colour, atol=0.002)
+        np.testing.assert_allclose(expected.mean(axis=0), wood.colour, rtol=0.03)
 
     def test_metals_at_normal_incidence_by_fresnel(self) -> None:
         """((n - 1)² + k²) / ((n + 1)² + k²), any optics textbook, with the indices in the renderer's own tables."""

@@ -5,7 +5,7 @@ from __future__ import annotations
 import io
 import re
 import unittest
-from dataclasses import asdict
+from dataclasses import asdict, replace
 from datetime import datetime
 from pathlib import Path
 from typing import Any
@@ -32,6 +32,7 @@ from zinc_otter.sheet.views import FRONT, RIGHT, TOP, Placed, picture_of
 from zinc_otter.studio.design import Design
 from zinc_otter.studio.followers import recipe_of
 from zinc_otter.studio.raster import Raster
+from zinc_otter.studio.references import Component
 from zinc_otter.studio.shown import Thing, surface_of
 
 MADE = datetime(2026, 3, 4, 5, 6)
@@ -132,9 +133,10 @@ class Sheets(unittest.TestCase):
     def test_figures_with_how_they_were_found(self) -> None:
         d = done(self.block(), kind="add-proof", proof={"kind": "wall", "piece": "p1", "least": 25})
         d = done(d, kind="add-proof", proof={"kind": "sound", "piece": "p1"})
+        d = replace(d, references=(Component("c1", "Clasp", "a" * 64, 12, (4, 3, 2)),))
         pages = pages_of(d)
         words = words_on(pages)
-        for said in ("D1  40 mm", "Trial", "1:1", "2026-03-04 05:06", "fails", "holds", "24,000.0 mm³"):
+        for said in ("Findings", "Clasp", "D1  40 mm", "Trial", "1:1", "2026-03-04 05:06", "fails", "holds", "24,000.0 mm³"):
             self.assertIn(said, words)
         self.assertIn("limit 25 mm", words)
         self.assertIn("None has been written of these forms", " ".join(words))

@@ -18,6 +18,7 @@ from pydantic import ValidationError
 from tests.web.case import WEB, PartsCase
 from zinc_otter.core.cage import Cage
 from zinc_otter.core.primitives import box
+from zinc_otter.core.printing.print_bench import Machine
 from zinc_otter.core.surface import build_stencils, evaluate
 from zinc_otter.studio.commands import read_command
 
@@ -492,3 +493,13 @@ class Surroundings(PartsCase):
         panes = np.array([[s * np.sin(turn) * np.cos(up), np.sin(up), np.cos(turn) * np.cos(up)] for s in (-1, 1)])
         pane, across = self.met("window", panes)
         self.assertGreater(pane.min(), 10 * across.max())
+
+
+class FitsIn(PartsCase):
+    def test_the_bed_is_that_of_the_print_bench_and_another_size_is_typed(self) -> None:
+        box = {"into": "bed", "x": 1, "y": 2, "z": 3, "turned": "yes"}
+        typed = "Parts.registry.get('prove-fits').typed(given[0], given[1])"
+        told = self.call(typed, [box, "into"])
+        self.assertEqual((told["x"], told["y"], told["z"]), Machine().bed)
+        self.assertEqual(self.call(typed, [told, "z"])["into"], "own")
+        self.assertEqual(self.call(typed, [told, "turned"])["into"], "bed")

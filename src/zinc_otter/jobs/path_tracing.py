@@ -15,6 +15,7 @@ from zinc_otter.core.cage.topology import Floats
 from zinc_otter.core.picture.finishes import Colour, Finish
 from zinc_otter.core.picture.lights import sphere_of
 from zinc_otter.core.picture.scene import Camera, Film, Scene, Seen
+from zinc_otter.core.picture.wood import wood_tones
 from zinc_otter.core.srgb import from_linear
 
 _PAPER: Colour = (0.78, 0.76, 0.72)
@@ -181,10 +182,11 @@ def _matt(colour: Colour) -> dict[str, Any]:
 
 def _bsdf(finish: Finish, own: Colour) -> dict[str, Any]:
     colour = finish.colour or own
+    shown = {"type": "mesh_attribute", "name": "vertex_color"} if finish.grain else {"type": "rgb", "value": list(colour)}
     if finish.kind == "matt":
-        return {"type": "twosided", "of": _matt(colour)}
+        return {"type": "twosided", "of": {"type": "diffuse", "reflectance": shown}}
     if finish.kind == "coated":
-        coat = {"diffuse_reflectance": {"type": "rgb", "value": list(colour)}, "int_ior": finish.index, "nonlinear": True}
+        coat = {"diffuse_reflectance": shown, "int_ior": finish.index, "nonlinear": True}
         smooth = finish.roughness < 0.05
         kind = {"type": "plastic"} if smooth else {"type": "roughplastic", "alpha": finish.roughness}
         return {"type": "twosided", "of": {**kind, **coat}}
@@ -211,6 +213,11 @@ def _ply(body: Seen) -> bytes:
         rows = np.concatenate([points, body.normals.reshape(-1, 3)], axis=1)
         triangles = np.arange(3 * count).reshape(-1, 3)
     names = ["x", "y", "z", "nx", "ny", "nz"][: rows.shape[1]]
+    if body.finish.grain:
+        sides = np.diff(body.points[body.triangles], axis=1)
+        spacing = float(np.median(np.linalg.norm(sides, axis=2)))
+        rows = np.concatenate([rows, wood_tones(rows[:, :3], spacing)], axis=1)
+        names += ["r", "g", "b"]
     head = "".join(f"property float {name}\n" for name in names)
     faces = np.zeros(count, dtype=[("count", "u1"), ("verts", "<i4", 3)])
     faces["count"], faces["verts"] = 3, triangles

@@ -196,6 +196,7 @@ def _facts(
             for s in bill.stones
         ],
     )  # fmt: skip
+    flow.table("Findings", ["Finding", "Count"], [9, 2], [[f.name, str(f.count)] for f in bill.findings])
     put_files(flow, files, [one.piece.name for one in metal if one.volume is not None])
     flow.words(
         "Proofs look at each piece's smooth surface, or at what its followers make of it where they are asked of that; "

@@ -249,7 +249,7 @@ export const parameters = {
     rings: {"label":"Rings","unit":"","step":1,"initial":1,"min":1,"max":10000,"whole":true},
   },
   "finish-piece": {
-    finish: {"label":"Of","initial":"clay","words":[["clay","Clay, in its own colour"],["glazed","Glazed clay, in its own colour"],["plastic","Printed plastic, white"],["rubber","Rubber, dark"],["glass","Glass, clear"],["resin","Resin, amber"],["gold","Gold, polished"],["gold-brushed","Gold, brushed"],["rose-gold","Rose gold, polished"],["silver","Silver, polished"],["silver-brushed","Silver, brushed"],["copper","Copper, polished"],["steel","Chromed, polished"],["aluminium","Aluminium, blasted"]]},
+    finish: {"label":"Of","initial":"clay","words":[["clay","Clay, in its own colour"],["glazed","Glazed clay, in its own colour"],["plastic","Printed plastic, white"],["rubber","Rubber, dark"],["wood","Wood, oiled"],["glass","Glass, clear"],["resin","Resin, amber"],["gold","Gold, polished"],["gold-brushed","Gold, brushed"],["rose-gold","Rose gold, polished"],["silver","Silver, polished"],["silver-brushed","Silver, brushed"],["copper","Copper, polished"],["steel","Chromed, polished"],["aluminium","Aluminium, blasted"]]},
   },
   "flatten": {
     share: {"label":"Share of the way","unit":"%","step":10,"initial":100,"min":0,"max":100},

@@ -7350,7 +7350,7 @@ export interface components {
              * Finish
              * @enum {string}
              */
-            finish: "clay" | "glazed" | "plastic" | "rubber" | "glass" | "resin" | "gold" | "gold-brushed" | "rose-gold" | "silver" | "silver-brushed" | "copper" | "steel" | "aluminium";
+            finish: "clay" | "glazed" | "plastic" | "rubber" | "wood" | "glass" | "resin" | "gold" | "gold-brushed" | "rose-gold" | "silver" | "silver-brushed" | "copper" | "steel" | "aluminium";
         };
         /**
          * FitBore

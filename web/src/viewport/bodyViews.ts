@@ -1,17 +1,17 @@
 /** What followers make of pieces, drawn in place of their own surfaces; and the edges of a body that are meant. */
-import { Box3, BufferAttribute, BufferGeometry, Group, Mesh, type MeshMatcapMaterial, type Plane, Points, PointsMaterial } from "three";
+import { Box3, BufferAttribute, BufferGeometry, Group, Mesh, type Plane, Points, PointsMaterial } from "three";
 import { useBodies } from "../live/stores/bodies";
 import { type Meant, meantLines } from "../model/bodies";
 import type { Material } from "../live/stores/show";
 import type { Body } from "../model/types";
 import { colours } from "../theme/colours";
 import { Lines } from "./lines";
-import { asGlass, surfaceMaterial, surfaceTexture } from "./materials";
+import { asGlass, dressIn, type SurfaceMaterial, surfaceMaterial } from "./materials";
 import { type Sign, Signs } from "./signs";
 
 interface Shown {
   body: Body;
-  mesh: Mesh<BufferGeometry, MeshMatcapMaterial>;
+  mesh: Mesh<BufferGeometry, SurfaceMaterial>;
 }
 
 export class BodyViews {
@@ -83,7 +83,7 @@ export class BodyViews {
   dress(visible: (id: string) => boolean, lookOf: (id: string) => [colour: string, finish: string], material: Material, isGlass: (id: string) => boolean): void {
     for (const [id, { mesh }] of this.shown) {
       mesh.visible = visible(id);
-      mesh.material.matcap = surfaceTexture(material, ...lookOf(id));
+      dressIn(mesh.material, material, ...lookOf(id));
       asGlass(mesh, isGlass(id));
     }
   }

@@ -1,9 +1,9 @@
 /** Images of other pieces, drawn as instances of what these are drawn with: they follow every drag by themselves. */
-import { type BufferGeometry, Group, InstancedMesh, Matrix4, type MeshMatcapMaterial, type Plane, Ray, type Vector3 } from "three";
+import { type BufferGeometry, Group, InstancedMesh, Matrix4, type Plane, Ray, type Vector3 } from "three";
 import type { Material } from "../live/stores/show";
 import type { CopiesFrame } from "../model/types";
 import { colours } from "../theme/colours";
-import { asGlass, gemTexture, surfaceMaterial, surfaceTexture } from "./materials";
+import { asGlass, dressIn, gemTexture, type SurfaceMaterial, surfaceMaterial } from "./materials";
 import { type Refraction, refracts } from "./refraction";
 
 /** What images are of: a piece as it is drawn, or a stone. */
@@ -21,7 +21,7 @@ export interface ImageBase {
 
 interface Part {
   of: ImageBase;
-  material: MeshMatcapMaterial;
+  material: SurfaceMaterial;
   motions: Matrix4[];
   meshes: InstancedMesh[];
 }
@@ -77,7 +77,9 @@ export class CopyView {
   dress({ shown, material, colour, finish, glass, marked }: CopyDress): void {
     this.group.visible = shown;
     for (const { of, material: own, meshes } of this.parts) {
-      own.matcap = of.stone && material !== "stripes" ? gemTexture(of.stone, of.smooth === true) : surfaceTexture(material, colour, finish);
+      dressIn(own, material, colour, finish);
+      if (of.stone && material !== "stripes") own.matcap = gemTexture(of.stone, of.smooth === true);
+      if (of.stone) own.grain.value = 0;
       if (of.refraction) of.refraction.on.value = Number(material !== "stripes");
       own.color.set(marked === "picked" ? colours.answer : marked === "hover" ? "#F0C9DC" : "#FFFFFF");
       for (const mesh of meshes) asGlass(mesh as never, glass);

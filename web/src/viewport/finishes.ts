@@ -24,6 +24,7 @@ const finishes: Record<string, Finish> = {
   glazed: { straight: coat, rough: 0.03, under: "own" },
   plastic: { straight: coat, rough: 0.3, under: [0.78, 0.77, 0.74] },
   rubber: { straight: coat, rough: 0.55, under: [0.03, 0.032, 0.034] },
+  wood: { straight: coat, rough: 0.42, under: [0.39, 0.223, 0.11] },
   glass: { straight: [0.08, 0.08, 0.08], rough: 0, under: [0.62, 0.68, 0.66], clear: true },
   resin: { straight: [0.08, 0.08, 0.08], rough: 0, under: [0.62, 0.32, 0.07], clear: true },
   gold: { straight: gold, rough: 0.03, under: null },
@@ -35,6 +36,9 @@ const finishes: Record<string, Finish> = {
   steel: { straight: [0.55, 0.556, 0.554], rough: 0.05, under: null },
   aluminium: { straight: [0.91, 0.92, 0.92], rough: 0.42, under: null },
 };
+
+/** Whether its colour goes by place. */
+export const isGrained = (name: string): boolean => name === "wood";
 
 /** Whether one sees through it. */
 export const isClear = (name: string): boolean => finishes[name]?.clear === true;

@@ -2,10 +2,11 @@
 import { type BufferGeometry, type CanvasTexture, DoubleSide, type Mesh, MeshMatcapMaterial, type Plane } from "three";
 import type { Material } from "../live/stores/show";
 import { clays } from "../theme/clays";
-import { finishBall } from "./finishes";
+import { finishBall, isGrained } from "./finishes";
 import { asItStands, exposed, type Light, turnedBack } from "./light";
 import { ball, clay, paint, type Painter } from "./matcap";
 import { lightTent } from "./tentMap";
+import { woodHead } from "./wood";
 
 interface Kept {
   texture: CanvasTexture;
@@ -51,19 +52,31 @@ export function surfaceTexture(material: Material, colour: string, of = "clay"):
   return texture(colour, (by) => clay(lit, shade, by));
 }
 
+/** Whether a surface shows grain is asked at each frame. */
+export type SurfaceMaterial = MeshMatcapMaterial & { grain: { value: number } };
+
 /** A surface whose back sides are tinted, so that flipped faces are seen. */
-export function surfaceMaterial(planes: Plane[], tinted: { value: number }): MeshMatcapMaterial {
-  const material = new MeshMatcapMaterial({ side: DoubleSide, clippingPlanes: planes });
+export function surfaceMaterial(planes: Plane[], tinted: { value: number }): SurfaceMaterial {
+  const grain = { value: 0 };
+  const material = Object.assign(new MeshMatcapMaterial({ side: DoubleSide, clippingPlanes: planes }), { grain });
   material.polygonOffset = true;
   material.polygonOffsetFactor = material.polygonOffsetUnits = 1;
   material.onBeforeCompile = (shader) => {
     shader.uniforms.tintBack = tinted;
-    shader.fragmentShader = `uniform float tintBack;\n${shader.fragmentShader}`.replace(
+    shader.uniforms.woodOn = grain;
+    shader.vertexShader = `out vec3 woodAt;\n${shader.vertexShader}`.replace("#include <project_vertex>", "#include <project_vertex>\nwoodAt = position;");
+    shader.fragmentShader = `uniform float tintBack;\n${woodHead}${shader.fragmentShader}`.replace(
       "#include <opaque_fragment>",
-      "if (!gl_FrontFacing) outgoingLight = mix(outgoingLight, vec3(0.40, 0.26, 0.34), 0.66 * tintBack);\n#include <opaque_fragment>",
+      "if (woodOn > 0.5) outgoingLight *= woodTone();\nif (!gl_FrontFacing) outgoingLight = mix(outgoingLight, vec3(0.40, 0.26, 0.34), 0.66 * tintBack);\n#include <opaque_fragment>",
     );
   };
   return material;
+}
+
+/** Let a surface be seen as what it is of. */
+export function dressIn(own: SurfaceMaterial, material: Material, colour: string, finish: string): void {
+  own.matcap = surfaceTexture(material, colour, finish);
+  own.grain.value = Number(material === "finish" && isGrained(finish));
 }
 
 /** Seen through, or not. */

@@ -26,7 +26,7 @@ import { Glow } from "./glow";
 import { MapView } from "./mapView";
 import { Lines } from "./lines";
 import { type Marks, MarksView } from "./marksView";
-import { asGlass, paleTexture, surfaceMaterial, surfaceTexture } from "./materials";
+import { asGlass, dressIn, paleTexture, type SurfaceMaterial, surfaceMaterial } from "./materials";
 import { faceNormal } from "../model/measure";
 import { fans, quadTriangles } from "./triangles";
 import { ValenceMarks } from "./valenceMarks";
@@ -69,7 +69,7 @@ export class PieceView {
   /** Its images are drawn with it, too. */
   readonly surface: BufferGeometry;
   private readonly cage: BufferGeometry;
-  private readonly surfaceMesh: Mesh<BufferGeometry, MeshMatcapMaterial>;
+  private readonly surfaceMesh: Mesh<BufferGeometry, SurfaceMaterial>;
   private readonly cageMesh: Mesh<BufferGeometry, MeshMatcapMaterial>;
   private readonly plain = new Lines(colours.ink, 1.3, { opacity: 0.75 });
   /** All of the cage faintly, so that it reads as a whole where it runs behind or inside the surface. */
@@ -244,8 +244,7 @@ export class PieceView {
     const { display, material, colour, finish, faint, replaced } = this.dress;
     const { withCage } = this;
     this.tint.value = this.dress.backs ? 1 : 0;
-    const clay = this.surfaceMesh.material;
-    clay.matcap = surfaceTexture(material, colour, finish);
+    dressIn(this.surfaceMesh.material, material, colour, finish);
     asGlass(this.surfaceMesh, faint);
     asGlass(this.cageMesh, faint);
     this.surfaceMesh.visible = this.hasFaces && (display !== "cage" || this.dress.quiet) && !replaced;

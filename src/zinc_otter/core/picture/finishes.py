@@ -19,7 +19,8 @@ class Finish:
     an alloy is taken for a mixture of them, which tells its colour only. ``roughness`` is the root mean square slope of its
     small facets (B. Walter, S. Marschner, H. Li, K. Torrance, "Microfacet models for refraction through rough surfaces",
     2007). ``dispersion`` of what is clear is by how much more it refracts at the line G of J. Fraunhofer (430.8 nm) than at
-    B (686.7 nm), as handbooks of gems give it; ``index`` is that at 589.3 nm, the line D.
+    B (686.7 nm), as handbooks of gems give it; ``index`` is that at 589.3 nm, the line D. With ``grain`` its colour goes by
+    place, as that of wood does (:mod:`wood`).
     """
 
     words: str
@@ -29,6 +30,7 @@ class Finish:
     roughness: float = 0.0
     index: float = 1.5
     dispersion: float = 0.0
+    grain: bool = False
 
     def index_at(self, wavelength: float) -> float:
         """The refractive index at a wavelength in nm, by the formula of A.-L. Cauchy, 1836: a + b / λ².
@@ -48,6 +50,7 @@ FINISHES: dict[str, Finish] = {
     "glazed": Finish("Glazed clay, in its own colour", "coated", roughness=0.03),
     "plastic": Finish("Printed plastic, white", "coated", (0.78, 0.77, 0.74), roughness=0.22),
     "rubber": Finish("Rubber, dark", "coated", (0.028, 0.03, 0.032), roughness=0.4),
+    "wood": Finish("Wood, oiled", "coated", (0.39, 0.223, 0.11), roughness=0.3, grain=True),
     "glass": Finish("Glass, clear", "clear", (0.96, 0.98, 0.97), index=1.52, dispersion=0.017),
     "resin": Finish("Resin, amber", "clear", (0.95, 0.72, 0.35), index=1.54),
     "gold": Finish("Gold, polished", "metal", metals=_GOLD, roughness=0.025),

@@ -11,8 +11,8 @@ from zinc_otter.studio.commands.labelled import labelled
 from zinc_otter.studio.design import Design
 
 FinishName = Literal[
-    "clay", "glazed", "plastic", "rubber", "glass", "resin", "gold", "gold-brushed", "rose-gold", "silver", "silver-brushed",
-    "copper", "steel", "aluminium",
+    "clay", "glazed", "plastic", "rubber", "wood", "glass", "resin", "gold", "gold-brushed", "rose-gold", "silver",
+    "silver-brushed", "copper", "steel", "aluminium",
 ]  # fmt: skip
 
 
