@@ -124,6 +124,31 @@ class Proofs(VerbCase):
         screen.station("Prove")
         page.get_by_test_id("proof-holds").get_by_text("It measures 36 mm").wait_for()
 
+    def test_a_hollow_is_mended_by_its_own_number_and_an_open_form_says_why_it_has_no_map(self) -> None:
+        screen, page = self.screen, self.page
+        asked = {"kind": "add-proof", "proof": {"kind": "wall", "piece": "p1", "least": 2, "of_body": True}}
+        self.begin_with(
+            {"kind": "add-box", "size": [40, 30, 24], "counts": [2, 2, 2]},
+            {"kind": "add-follower", "piece": "p1", "follower": {"kind": "hollow", "wall": 1.2}}, asked,
+        )  # fmt: skip
+        screen.station("Prove")
+        page.get_by_label(re.compile("^Mend: Wall")).click()
+        card = page.get_by_label("Tool card")
+        card.get_by_text("Hollow").first.wait_for()
+        self.assertEqual(float(card.get_by_label("Wall", exact=True).input_value()), 1.2)
+        card.get_by_label("Wall", exact=True).fill("2.2")
+        self.previewed()
+        self.apply(4)
+        self.assertEqual(screen.state()["pieces"][0]["followers"][0]["wall"], 2.2)
+        screen.station("Prove")
+        page.get_by_test_id("proof-holds").get_by_text("Wall 2.2 mm").wait_for()
+        # Asked of a body where nothing makes one, it is the form that has no wall.
+        screen.leave_design()
+        self.begin_with({"kind": "add-plane", "size": [40, 30], "counts": [2, 2]}, asked)
+        screen.station("Prove")
+        page.get_by_label(re.compile("^Map: Wall")).click()
+        page.get_by_label("Map", exact=True).get_by_text("the form is open").wait_for()
+
     def test_a_map_of_what_followers_make_is_read_on_the_body_and_comes_again(self) -> None:
         screen, page = self.screen, self.page
         self.begin_with(

@@ -65,6 +65,15 @@ class Energy(unittest.TestCase):
             light = traced(Scene((ball(finish),), FRONT, "even"), Film(32, 24, 32))
             self.assertLess(light[9:15, 13:19, :3].mean(), 1.01, name)
 
+    def test_every_finish_that_is_offered_can_be_traced(self) -> None:
+        for name, finish in FINISHES.items():
+            light = traced(Scene((ball(finish),), FRONT, "even"), Film(24, 18, 16))[6:12, 9:15, :3]
+            with self.subTest(name):
+                self.assertTrue(0.01 < float(light.mean()) < 1.05, light.mean())
+        # Under its oil wood is as dark as it is: what is matt by its own colour, and a little that is thrown back.
+        wood = traced(Scene((ball(FINISHES["wood"], 40.0),), FRONT, "even"), Film(48, 36, 64))[14:22, 20:28, :3]
+        self.assertLess(abs(float(wood.mean()) - np.mean(FINISHES["wood"].colour)), 0.08)
+
     def test_wood_is_seen_ring_by_ring_where_it_lies(self) -> None:
         """A matt plate in even light throws back its own reflectance, at each place that of the wood there."""
         side = np.linspace(-20, 20, 241)

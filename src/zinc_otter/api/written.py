@@ -63,7 +63,7 @@ def written_of(room: Room, design_id: str, recipes: Iterable[Recipe]) -> tuple[W
             facts = json.loads(room.made.path(path).read_text("utf-8"))
         except (OSError, ValueError):
             continue
-        if "name" in facts and set(facts["of"]) <= present:
+        if "name" in facts and facts["of"] and set(facts["of"]) <= present:
             found.append(
                 Written(facts["name"], facts["kind"], facts["unit"], facts["tolerance"], facts["angle"], facts["larger"],
                         facts["at"])

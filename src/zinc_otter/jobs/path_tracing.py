@@ -185,6 +185,10 @@ def _bsdf(finish: Finish, own: Colour) -> dict[str, Any]:
     shown = {"type": "mesh_attribute", "name": "vertex_color"} if finish.grain else {"type": "rgb", "value": list(colour)}
     if finish.kind == "matt":
         return {"type": "twosided", "of": {"type": "diffuse", "reflectance": shown}}
+    if finish.kind == "coated" and finish.grain:
+        # The coats below ask for a colour's mean, which one by place has not. This one's roughness is the root of theirs.
+        oiled = {"type": "principled", "base_color": shown, "roughness": finish.roughness**0.5, "eta": finish.index}
+        return {"type": "twosided", "of": oiled}
     if finish.kind == "coated":
         coat = {"diffuse_reflectance": shown, "int_ior": finish.index, "nonlinear": True}
         smooth = finish.roughness < 0.05

@@ -2,6 +2,8 @@
 import type { DesignState, PictureAsk } from "./types";
 
 export const lights = { tent: "Light tent", window: "North window", dusk: "Dusk by the water", even: "Even, from all around" } as const;
+/** Those of them that stand around in the view as well. */
+export type Surroundings = Exclude<keyof typeof lights, "even">;
 export const sizes = { "640 × 480": [640, 480], "960 × 720": [960, 720], "1600 × 1200": [1600, 1200], "3840 × 2160": [3840, 2160] } as const;
 export const sizeWords = Object.fromEntries(Object.keys(sizes).map((words) => [words, words])) as Record<keyof typeof sizes, string>;
 export const fines = { "16": "quick", "64": "fine", "256": "very fine" } as const;

@@ -23,7 +23,11 @@ export function MapLegend() {
   const map = useMap((s) => s.map);
   const asked = useProofs((s) => s.list.find((proof) => proof.id === wanted)?.asked);
   const unit = useUnit();
-  const ofBody = useDesign((s) => s.design?.proofs.find((proof) => proof.id === wanted)?.of_body);
+  // Asked of a body, and there are followers that make one; else it is the form that is asked.
+  const ofBody = useDesign(({ design }) => {
+    const own = design?.proofs.find((proof) => proof.id === wanted);
+    return own?.of_body === true && design?.pieces.some((p) => p.id === own.piece && p.followers.some((f) => f.on));
+  });
   if (!wanted) return null;
   return (
     <Paper component="section" aria-label="Map" elevation={2} sx={{ position: "absolute", right: 12, top: 252, width: 138, p: 1, borderRadius: 2, zIndex: 1 }}>

@@ -13,6 +13,7 @@ import { useShallow } from "zustand/react/shallow";
 import { smoothTo } from "../live/line";
 import { pieces } from "../live/pieces";
 import { usePicking } from "../live/stores/picking";
+import { lights } from "../model/pictures";
 import { draw, type FlatName, type Material, show, useShow } from "../live/stores/show";
 
 function Choice<T extends string | number>(props: { label: string; value: T; options: [T, string][]; onChange(value: T): void }) {
@@ -65,7 +66,7 @@ export function ShowMenu() {
           </Typography>
           <Choice<Material> label="Material" value={look.material} options={[["clay", "clay"], ["finish", "as it is of"], ["metal", "metal"], ["stripes", "stripes"]]} onChange={(material) => show({ material })} />
           {look.material === "finish" && (
-            <Choice label="Light" value={look.light.around} options={[["tent", "light tent"], ["window", "north window"], ["dusk", "dusk by the water"]]} onChange={(around) => show({ light: { ...look.light, around } })} />
+            <Choice label="Light" value={look.light.around} options={(["tent", "window", "dusk"] as const).map((name) => [name, lights[name].toLowerCase()])} onChange={(around) => show({ light: { ...look.light, around } })} />
           )}
           <Stack direction="row" spacing={1.5} sx={{ alignItems: "center" }}>
             <Typography variant="body2" sx={{ flexShrink: 0 }}>Light turned</Typography>

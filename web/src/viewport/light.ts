@@ -1,6 +1,6 @@
 /** The light that forms are seen by: it stands about the eye, can be turned about the upright, and be made brighter. */
 
-import type { Surroundings } from "./surroundings";
+import type { Surroundings } from "../model/pictures";
 
 export interface Light {
   /** What stands around, by which finishes and stones are seen; clay has a light of its own. */

@@ -5,7 +5,7 @@ import { clays } from "../theme/clays";
 import { finishBall, isGrained } from "./finishes";
 import { asItStands, exposed, type Light, turnedBack } from "./light";
 import { ball, clay, paint, type Painter } from "./matcap";
-import { lightTent } from "./tentMap";
+import { lightAround } from "./aroundMap";
 import { woodHead } from "./wood";
 
 interface Kept {
@@ -35,7 +35,7 @@ export function lightBy(now: Light): void {
   if (now.turn === light.turn && now.stops === light.stops && now.around === light.around) return;
   light = now;
   balls.forEach(put);
-  lightTent(now);
+  lightAround(now);
 }
 
 export const paleTexture = () => texture("pale", (by) => clay([226, 219, 205], [116, 112, 106], by));

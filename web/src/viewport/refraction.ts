@@ -1,7 +1,7 @@
 /** Looking into a faceted stone: each ray is bent as it enters, followed from facet to facet, and bent out into what stands around. */
 import { Color, DataTexture, FloatType, type MeshMatcapMaterial, RGBAFormat } from "three";
 import type { GemFrame } from "../model/types";
-import { tentMap } from "./tentMap";
+import { aroundMap } from "./aroundMap";
 
 /** How often a ray meets a facet from within, at most. */
 const meets = 7;
@@ -42,7 +42,7 @@ export function refracts(material: MeshMatcapMaterial, stone: Refraction): void 
     Object.assign(shader.uniforms, {
       gemOn: stone.on,
       gemFacets: { value: stone.facets },
-      gemTent: { value: tentMap },
+      gemTent: { value: aroundMap },
       gemIndex: { value: stone.index },
       gemFire: { value: stone.dispersion / 2 },
       gemTint: { value: stone.tint },

@@ -1,6 +1,7 @@
 /** What stands around a form as light: what is met in a direction, x to the right, y up, z to the eye. The names are those of true pictures. */
+import type { Surroundings } from "../model/pictures";
+
 export type Rgb = [number, number, number];
-export type Surroundings = "tent" | "window" | "dusk";
 
 type Met = (up: number, round: number) => Rgb;
 

@@ -1,6 +1,7 @@
 /** How this screen shows a design: nothing here is kept with the design, and nothing of it is a step. */
 import { create } from "zustand";
 import type { AxisPlane } from "../../model/context";
+import type { Surroundings } from "../../model/pictures";
 import type { Frame, Vec } from "../../model/vec";
 import { keep, kept } from "./kept";
 import { keepLook, type KeptLook, rememberedLook } from "./keptLook";
@@ -23,7 +24,7 @@ interface ShowStore {
   level: number | null;
   material: Material;
   /** What stands around finishes and stones; the light is turned about the upright by so many degrees, and so many times twice as bright. */
-  light: { around: "tent" | "window" | "dusk"; turn: number; stops: number };
+  light: { around: Surroundings; turn: number; stops: number };
   /** Lines of the surface to a face, 0 for none. */
   isolines: number;
   /** The level whose wireframe is drawn, 0 for none. */

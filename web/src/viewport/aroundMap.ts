@@ -7,13 +7,13 @@ const [wide, high] = [256, 128];
 const values = new Uint16Array(4 * wide * high);
 
 /** Once round the upright from left to right, behind the eye's back first, and from below upwards; in linear light. */
-export const tentMap = new DataTexture(values, wide, high, RGBAFormat, HalfFloatType);
-tentMap.magFilter = tentMap.minFilter = LinearFilter;
-tentMap.wrapS = RepeatWrapping;
-lightTent(asItStands);
+export const aroundMap = new DataTexture(values, wide, high, RGBAFormat, HalfFloatType);
+aroundMap.magFilter = aroundMap.minFilter = LinearFilter;
+aroundMap.wrapS = RepeatWrapping;
+lightAround(asItStands);
 
 /** Paint it for this light: what looks into it is seen so from the next frame on. */
-export function lightTent(light: Light): void {
+export function lightAround(light: Light): void {
   for (let row = 0; row < high; row++) {
     const up = ((row + 0.5) / high - 0.5) * Math.PI;
     for (let column = 0; column < wide; column++) {
@@ -23,5 +23,5 @@ export function lightTent(light: Light): void {
       for (let k = 0; k < 3; k++) values[4 * (row * wide + column) + k] = DataUtils.toHalfFloat(met[k] * 2 ** light.stops);
     }
   }
-  tentMap.needsUpdate = true;
+  aroundMap.needsUpdate = true;
 }
