@@ -1,6 +1,7 @@
 /** All keys of the application in one table: the picking rules', the tools', the view's, and those of here. */
 import { redo, undo } from "../live/opening";
 import { pickBy, setPickKind, setThrough } from "../live/picks";
+import { onceRead } from "../live/numbers";
 import { pivotToPicked } from "../live/pivot";
 import { usePicking } from "../live/stores/picking";
 import { show, type Shows, useShow } from "../live/stores/show";
@@ -64,7 +65,7 @@ function ofTools(registry: Registry, find: () => void): KeyRow[] {
 function changing(): KeyRow[] {
   const key = row("Change");
   return [
-    key(["Enter"], "apply what the tool card shows", apply),
+    key(["Enter"], "apply what the tool card shows", () => onceRead(apply)),
     ...dragKeys,
     key([","], "again: do what was done last to what is picked now", repeat),
     key(["U"], "lay the pivot at what is picked", pivotToPicked),

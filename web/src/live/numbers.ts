@@ -33,6 +33,12 @@ export async function numbersRead(): Promise<void> {
   await new Promise((done) => setTimeout(done));
 }
 
+/** What is meant for the numbers on a card, once those that were typed have been read: at once where none is being read. */
+export function onceRead(act: () => void): void {
+  if (underWay.size) void numbersRead().then(act);
+  else act();
+}
+
 export const askedFor = (unit: NumberField["unit"]): Asked =>
   unit === "mm" ? "length" : unit === "°" ? "angle" : unit === "%" ? "share" : "number";
 
