@@ -96,7 +96,7 @@ class LookingIn(BrowserCase):
             return np.where(up < 0, 0.3, 0.34 + 0.5 * np.maximum(up, 0) + 1.1 * (up > 0.91)) * (out[:, 2] < 0.96)
 
         found = {}
-        for material, index in (("diamond", 2.417), ("opal", 1.45)):
+        for material, index in (("diamond", 2.417), ("glass", 1.52)):
             places, bright = self.brightness(material)
             expected = light_from_above(places, index, tent)
             found[material] = np.corrcoef(bright, expected)[0, 1]

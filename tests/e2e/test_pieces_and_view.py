@@ -100,7 +100,7 @@ class Groups(VerbCase):
         through = self.pixel()
         self.assertGreater(np.abs(through - before).max(), 12)
         self.screen.button("More for Lid").click()
-        self.page.get_by_role("menuitem", name="See it as clay again").click()
+        self.page.get_by_role("menuitem", name="See it whole again").click()
         self.screen.settled()
         self.assertLess(np.abs(self.pixel() - before).max(), 4)
         self.screen.steps(3)

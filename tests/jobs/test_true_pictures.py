@@ -134,6 +134,15 @@ class Energy(unittest.TestCase):
         self.assertEqual(indices, sorted(indices))
         self.assertAlmostEqual(indices[1], clear.index + 0.006, delta=0.003)
 
+    def test_what_lies_behind_a_stone_is_seen_through_it_where_it_is_clear_alone(self) -> None:
+        dark = replace(ball(Finish("black", "matt", (0.0, 0.0, 0.0))), points=ball(FINISHES["clay"]).points * 3 + [0, 60, 0])
+        clear = {"sapphire": True, "amber": True, "turquoise": False, "pearl": False, "opal": False}
+        for material, is_seen in clear.items():
+            stone = ball(stone_finish(Stone(material=material)))
+            scenes = [Scene(bodies, FRONT, "even") for bodies in ((stone,), (stone, dark))]
+            alone, before = (traced(scene, Film(31, 31, 32))[13:18, 13:18, :3].mean() for scene in scenes)
+            (self.assertLess if is_seen else self.assertGreater)(before / alone, 0.6, material)
+
     def test_lights_are_as_bright_as_they_say(self) -> None:
         rows = (np.arange(256) + 0.5) / 256 * np.pi
         weight = np.where(rows < np.pi / 2, np.sin(rows) * np.cos(rows), 0) * (np.pi / 256) * (2 * np.pi / 512)

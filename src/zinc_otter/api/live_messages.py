@@ -21,7 +21,7 @@ from zinc_otter.studio.commands import AnyCommand, Picked
 from zinc_otter.studio.commands.base import PieceId
 from zinc_otter.studio.commands.placement import ReachBy
 
-VERSION = 10
+VERSION = 11
 """Raised whenever a page that was loaded before could not talk to the service any more."""
 
 
@@ -202,7 +202,8 @@ class GemFrame(TypedDict):
     """A stone as triangles: three points (9 numbers) after the other, with their normals, and its colour; a ``smooth``
     one has no facets.
 
-    ``index`` is its refractive index, and ``dispersion`` by how much that is higher for blue light than for red.
+    ``index`` is its refractive index, and ``dispersion`` by how much that is higher for blue light than for red. One that is
+    not ``clear`` is looked at, and not into.
     """
 
     points: Float32s
@@ -211,6 +212,7 @@ class GemFrame(TypedDict):
     smooth: bool
     index: float
     dispersion: float
+    clear: bool
 
 
 class CopiesFrame(TypedDict):

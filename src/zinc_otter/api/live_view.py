@@ -154,7 +154,7 @@ def gem_frame(stone: Stone) -> GemFrame:
     return {
         "points": corners.astype(np.float32).ravel(), "normals": normals.astype(np.float32).ravel(),
         "tint": material.tint, "smooth": gem.exact is not None,
-        "index": material.index, "dispersion": material.dispersion,
+        "index": material.index, "dispersion": material.dispersion, "clear": material.clear,
     }  # fmt: skip
 
 

@@ -52,12 +52,15 @@ def scene_of(
 
 
 def stone_finish(stone: Stone) -> Finish:
-    """A clear stone by its refractive index, its tint for what passes it."""
+    """A clear stone by its refractive index, its tint for what passes it; of another one its tint under what shines."""
     material = stone_material(stone.material)
-    tint = _linear(np.array([int(material.tint[k : k + 2], 16) for k in (1, 3, 5)]) / 255)
+    tint = np.array([int(material.tint[k : k + 2], 16) for k in (1, 3, 5)]) / 255
+    red, green, blue = (float(part) for part in _linear(tint))
+    if not material.clear:
+        return Finish(material.name, "coated", (red, green, blue), index=material.index, roughness=0.03)
     # It colours the light on its way in and on its way out.
-    red, green, blue = (float(np.sqrt(part)) for part in tint)
-    return Finish(material.name, "clear", (red, green, blue), index=material.index, dispersion=material.dispersion)
+    passing = (red**0.5, green**0.5, blue**0.5)
+    return Finish(material.name, "clear", passing, index=material.index, dispersion=material.dispersion)
 
 
 def _seen(shown: Shown) -> list[Seen]:

@@ -1,5 +1,5 @@
 /** Made by `make types` from the service's description; not to be changed by hand. */
-export const liveVersion = 10;
+export const liveVersion = 11;
 
 export const parameters = {
   "add-box": {

@@ -20745,7 +20745,8 @@ export interface components {
          * @description A stone as triangles: three points (9 numbers) after the other, with their normals, and its colour; a ``smooth``
          *     one has no facets.
          *
-         *     ``index`` is its refractive index, and ``dispersion`` by how much that is higher for blue light than for red.
+         *     ``index`` is its refractive index, and ``dispersion`` by how much that is higher for blue light than for red. One that is
+         *     not ``clear`` is looked at, and not into.
          */
         GemFrame: {
             /**
@@ -20766,6 +20767,8 @@ export interface components {
             index: number;
             /** Dispersion */
             dispersion: number;
+            /** Clear */
+            clear: boolean;
         };
         /**
          * Images

@@ -3,7 +3,8 @@ import { type BufferGeometry, Group, InstancedMesh, Matrix4, type Plane, Ray, ty
 import type { Material } from "../live/stores/show";
 import type { CopiesFrame } from "../model/types";
 import { colours } from "../theme/colours";
-import { asGlass, dressIn, gemTexture, type SurfaceMaterial, surfaceMaterial } from "./materials";
+import { asGlass, clearAs, dressIn, gemTexture, type SurfaceMaterial, surfaceMaterial } from "./materials";
+import type { Clear } from "./finishes";
 import { type Refraction, refracts } from "./refraction";
 
 /** What images are of: a piece as it is drawn, or a stone. */
@@ -16,6 +17,8 @@ export interface ImageBase {
   readonly smooth?: boolean;
   /** Of a stone that is looked into. */
   readonly refraction?: Refraction | null;
+  /** Of a smooth stone that is looked through. */
+  readonly clear?: Clear | null;
   extent(): Iterable<Vector3>;
 }
 
@@ -80,6 +83,7 @@ export class CopyView {
       dressIn(own, material, colour, finish);
       if (of.stone && material !== "stripes") own.matcap = gemTexture(of.stone, of.smooth === true);
       if (of.stone) own.grain.value = 0;
+      if (of.stone) clearAs(own, material === "stripes" ? null : (of.clear ?? null));
       if (of.refraction) of.refraction.on.value = Number(material !== "stripes");
       own.color.set(marked === "picked" ? colours.answer : marked === "hover" ? "#F0C9DC" : "#FFFFFF");
       for (const mesh of meshes) asGlass(mesh as never, glass);

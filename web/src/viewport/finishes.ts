@@ -11,7 +11,13 @@ interface Finish {
   rough: number;
   /** The colour under a coat, in linear light; null for metal, and "own" for the piece's clay. */
   under: Rgb | "own" | null;
-  clear?: boolean;
+  clear?: Clear;
+}
+
+/** What is looked through: its refractive index, and the share of each colour that passes one face. */
+export interface Clear {
+  index: number;
+  tint: Rgb;
 }
 
 const coat: Rgb = [0.04, 0.04, 0.04];
@@ -25,8 +31,8 @@ const finishes: Record<string, Finish> = {
   plastic: { straight: coat, rough: 0.3, under: [0.78, 0.77, 0.74] },
   rubber: { straight: coat, rough: 0.55, under: [0.03, 0.032, 0.034] },
   wood: { straight: coat, rough: 0.42, under: [0.39, 0.223, 0.11] },
-  glass: { straight: [0.08, 0.08, 0.08], rough: 0, under: [0.62, 0.68, 0.66], clear: true },
-  resin: { straight: [0.08, 0.08, 0.08], rough: 0, under: [0.62, 0.32, 0.07], clear: true },
+  glass: { straight: [0.08, 0.08, 0.08], rough: 0, under: [0.62, 0.68, 0.66], clear: { index: 1.52, tint: [0.96, 0.98, 0.97] } },
+  resin: { straight: [0.08, 0.08, 0.08], rough: 0, under: [0.62, 0.32, 0.07], clear: { index: 1.54, tint: [0.95, 0.72, 0.35] } },
   gold: { straight: gold, rough: 0.03, under: null },
   "gold-brushed": { straight: gold, rough: 0.34, under: null },
   "rose-gold": { straight: [0.98, 0.7, 0.45], rough: 0.03, under: null },
@@ -40,8 +46,8 @@ const finishes: Record<string, Finish> = {
 /** Whether its colour goes by place. */
 export const isGrained = (name: string): boolean => name === "wood";
 
-/** Whether one sees through it. */
-export const isClear = (name: string): boolean => finishes[name]?.clear === true;
+/** How one looks through it; null through what is not clear. */
+export const clearness = (name: string): Clear | null => finishes[name]?.clear ?? null;
 
 /** Points of a small disc, by which a rough face looks about: the sunflower's. */
 const about = Array.from({ length: 24 }, (_, k) => [Math.sqrt((k + 0.5) / 24) * Math.cos(2.4 * k), Math.sqrt((k + 0.5) / 24) * Math.sin(2.4 * k)]);

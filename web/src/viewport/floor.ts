@@ -8,7 +8,8 @@ import type { PieceView } from "./pieceView";
 export class Floor {
   readonly grid = new Grid();
   private readonly shadow = new FloorShadow();
-  private height = 0;
+  /** In mm. */
+  height = 0;
 
   addTo(scene: Three): void {
     scene.add(this.grid.object, this.shadow.mesh);

@@ -8,16 +8,12 @@ import {
   BufferAttribute,
   BufferGeometry,
   CustomBlending,
-  DepthTexture,
-  DoubleSide,
+  type DepthTexture,
   Matrix4,
   Mesh,
-  MeshBasicMaterial,
-  MeshMatcapMaterial,
   NearestFilter,
   OrthographicCamera,
   PerspectiveCamera,
-  type Plane,
   type Scene,
   ShaderMaterial,
   SrcColorFactor,
@@ -26,9 +22,8 @@ import {
   WebGLRenderTarget,
   ZeroFactor,
 } from "three";
+import type { OpaqueDepths } from "./opaqueDepths";
 
-/** The layer of what throws shade. */
-const layer = 1;
 /** The ball's radius, as a share of half the height that is seen there. */
 const radius = 0.15;
 const samples = 14;
@@ -39,9 +34,7 @@ const darkest = 0.38;
 export class Hollows {
   /** Lies over all that is opaque, and darkens it. */
   readonly mesh: Mesh<BufferGeometry, ShaderMaterial>;
-  private readonly depths: WebGLRenderTarget;
   private readonly shade: WebGLRenderTarget;
-  private readonly solid: MeshBasicMaterial;
   private readonly find: Mesh<BufferGeometry, ShaderMaterial>;
   private readonly whole = new OrthographicCamera();
   private readonly seen = { depths: { value: null as DepthTexture | null }, back: { value: new Matrix4() }, size: { value: new Vector2() } };
@@ -49,11 +42,9 @@ export class Hollows {
   /** What was seen when they were found last. */
   private found = "";
 
-  constructor(planes: Plane[]) {
-    this.depths = new WebGLRenderTarget(1, 1, { minFilter: NearestFilter, magFilter: NearestFilter, depthTexture: new DepthTexture(1, 1) });
+  constructor(private readonly depths: OpaqueDepths) {
     this.shade = new WebGLRenderTarget(1, 1, { minFilter: NearestFilter, magFilter: NearestFilter, depthBuffer: false });
-    this.solid = new MeshBasicMaterial({ colorWrite: false, side: DoubleSide, clippingPlanes: planes });
-    this.seen.depths.value = this.depths.depthTexture;
+    this.seen.depths.value = depths.texture;
     this.find = overAll(new ShaderMaterial({ uniforms: { ...this.seen, ...this.lens }, vertexShader: corner, fragmentShader: look, depthTest: false, depthWrite: false }));
     this.mesh = overAll(
       new ShaderMaterial({
@@ -68,57 +59,30 @@ export class Hollows {
 
   /** Lie over what is about to be drawn: as found last where the same is seen, else found anew, if there is time for it. */
   lay(renderer: WebGLRenderer, scene: Scene, camera: PerspectiveCamera | OrthographicCamera, takesTime: boolean): void {
-    scene.updateMatrixWorld();
-    camera.updateMatrixWorld();
-    const size = renderer.getDrawingBufferSize(new Vector2());
-    const seen = [size.x, size.y, ...camera.projectionMatrix.elements, ...camera.matrixWorldInverse.elements];
-    for (const { normal, constant } of this.solid.clippingPlanes ?? []) seen.push(...normal, constant);
-    scene.traverseVisible((one) => {
-      if (!(one instanceof Mesh && one.material instanceof MeshMatcapMaterial)) return;
-      one.layers[one.material.transparent ? "disable" : "enable"](layer);
-      const { geometry, matrixWorld } = one as Mesh<BufferGeometry>;
-      // Before a form has come its geometry has no points.
-      const points = geometry.attributes.position as BufferAttribute | undefined;
-      seen.push(one.id, geometry.id, points?.version ?? 0, +one.material.transparent, ...matrixWorld.elements.slice(12));
-    });
-    const now = seen.join(" ");
+    const now = this.depths.seen(renderer, scene, camera);
     if (now !== this.found && takesTime) {
-      this.draw(renderer, scene, camera, size);
+      this.mesh.visible = false;
+      this.depths.draw(renderer, scene, camera, now);
+      this.draw(renderer, camera);
       this.found = now;
     }
     this.mesh.visible = now === this.found;
   }
 
-  private draw(renderer: WebGLRenderer, scene: Scene, camera: PerspectiveCamera | OrthographicCamera, size: Vector2): void {
-    if (this.depths.width !== size.x || this.depths.height !== size.y) {
-      this.depths.setSize(size.x, size.y);
-      this.shade.setSize(size.x, size.y);
-    }
+  private draw(renderer: WebGLRenderer, camera: PerspectiveCamera | OrthographicCamera): void {
+    const size = renderer.getDrawingBufferSize(new Vector2());
+    if (this.shade.width !== size.x || this.shade.height !== size.y) this.shade.setSize(size.x, size.y);
     this.seen.back.value.copy(camera.projectionMatrixInverse);
     this.seen.size.value.copy(size);
     this.lens.lens.value.set(camera.projectionMatrix.elements[0], camera.projectionMatrix.elements[5]);
     this.lens.perspective.value = Number(camera instanceof PerspectiveCamera);
-    // The shade itself has no depth.
-    this.mesh.visible = false;
-    const [mask, cleared] = [camera.layers.mask, renderer.autoClear];
-    camera.layers.set(layer);
-    scene.overrideMaterial = this.solid;
-    renderer.autoClear = true;
-    renderer.setRenderTarget(this.depths);
-    renderer.render(scene, camera);
-    scene.overrideMaterial = null;
-    camera.layers.mask = mask;
     renderer.setRenderTarget(this.shade);
     renderer.render(this.find, this.whole);
     renderer.setRenderTarget(null);
-    renderer.autoClear = cleared;
   }
 
   dispose(): void {
-    this.depths.depthTexture?.dispose();
-    this.depths.dispose();
     this.shade.dispose();
-    this.solid.dispose();
     for (const { geometry, material } of [this.find, this.mesh]) {
       geometry.dispose();
       material.dispose();

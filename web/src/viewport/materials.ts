@@ -2,10 +2,11 @@
 import { type BufferGeometry, type CanvasTexture, DoubleSide, type Mesh, MeshMatcapMaterial, type Plane } from "three";
 import type { Material } from "../live/stores/show";
 import { clays } from "../theme/clays";
-import { finishBall, isGrained } from "./finishes";
+import { type Clear, clearness, finishBall, isGrained } from "./finishes";
 import { asItStands, exposed, type Light, turnedBack } from "./light";
 import { ball, clay, paint, type Painter } from "./matcap";
 import { lightAround } from "./aroundMap";
+import { lookThrough, type Through, through, throughHead } from "./lookThrough";
 import { woodHead } from "./wood";
 
 interface Kept {
@@ -52,22 +53,25 @@ export function surfaceTexture(material: Material, colour: string, of = "clay"):
   return texture(colour, (by) => clay(lit, shade, by));
 }
 
-/** Whether a surface shows grain is asked at each frame. */
-export type SurfaceMaterial = MeshMatcapMaterial & { grain: { value: number } };
+/** Whether a surface shows grain, and how it is looked through, is asked at each frame. */
+export type SurfaceMaterial = MeshMatcapMaterial & { grain: { value: number }; through: Through };
 
 /** A surface whose back sides are tinted, so that flipped faces are seen. */
 export function surfaceMaterial(planes: Plane[], tinted: { value: number }): SurfaceMaterial {
   const grain = { value: 0 };
-  const material = Object.assign(new MeshMatcapMaterial({ side: DoubleSide, clippingPlanes: planes }), { grain });
+  const material = Object.assign(new MeshMatcapMaterial({ side: DoubleSide, clippingPlanes: planes }), { grain, through: through() });
+  // Of what is looked through the nearest of both sides is drawn.
+  material.forceSinglePass = true;
   material.polygonOffset = true;
   material.polygonOffsetFactor = material.polygonOffsetUnits = 1;
   material.onBeforeCompile = (shader) => {
     shader.uniforms.tintBack = tinted;
     shader.uniforms.woodOn = grain;
+    Object.assign(shader.uniforms, material.through);
     shader.vertexShader = `out vec3 woodAt;\n${shader.vertexShader}`.replace("#include <project_vertex>", "#include <project_vertex>\nwoodAt = position;");
-    shader.fragmentShader = `uniform float tintBack;\n${woodHead}${shader.fragmentShader}`.replace(
+    shader.fragmentShader = `uniform float tintBack;\n${woodHead}${throughHead}${shader.fragmentShader}`.replace(
       "#include <opaque_fragment>",
-      "if (woodOn > 0.5) outgoingLight *= woodTone();\nif (!gl_FrontFacing) outgoingLight = mix(outgoingLight, vec3(0.40, 0.26, 0.34), 0.66 * tintBack);\n#include <opaque_fragment>",
+      "if (woodOn > 0.5) outgoingLight *= woodTone();\nif (throughOn > 0.5) outgoingLight = diffuse * throughLight(-vViewPosition, normal, gl_FrontFacing);\nelse if (!gl_FrontFacing) outgoingLight = mix(outgoingLight, vec3(0.40, 0.26, 0.34), 0.66 * tintBack);\n#include <opaque_fragment>",
     );
   };
   return material;
@@ -77,14 +81,27 @@ export function surfaceMaterial(planes: Plane[], tinted: { value: number }): Sur
 export function dressIn(own: SurfaceMaterial, material: Material, colour: string, finish: string): void {
   own.matcap = surfaceTexture(material, colour, finish);
   own.grain.value = Number(material === "finish" && isGrained(finish));
+  clearAs(own, material === "finish" ? clearness(finish) : null);
 }
 
-/** Seen through, or not. */
-export function asGlass(mesh: Mesh<BufferGeometry, MeshMatcapMaterial>, glass: boolean): void {
+/** Let a surface be looked through, or not. */
+export function clearAs(own: SurfaceMaterial, clear: Clear | null): void {
+  own.through.throughOn.value = Number(clear !== null);
+  if (!clear) return;
+  own.through.throughIndex.value = clear.index;
+  own.through.throughTint.value.setRGB(...clear.tint);
+}
+
+/** Drawn faintly, so that what lies within can be seen; or looked through as what it is of; or neither. Call it when it is dressed. */
+export function asGlass(mesh: Mesh<BufferGeometry, SurfaceMaterial>, faint: boolean): void {
   const { material } = mesh;
-  if (material.transparent !== glass) material.needsUpdate = true;
-  Object.assign(material, { transparent: glass, opacity: glass ? 0.5 : 1, depthWrite: !glass });
-  mesh.renderOrder = glass ? 3 : 0;
+  const clear = !faint && material.through.throughOn.value > 0;
+  if (faint) material.through.throughOn.value = 0;
+  const transparent = faint || clear;
+  if (material.transparent !== transparent) material.needsUpdate = true;
+  Object.assign(material, { transparent, opacity: faint ? 0.5 : 1, depthWrite: !faint });
+  mesh.renderOrder = faint ? 3 : clear ? 2 : 0;
+  lookThrough(mesh, clear);
 }
 
 /** A stone's facets: each takes one tone by where it looks, light and dark close to one another. A smooth one glows from within. */

@@ -12,6 +12,8 @@ interface Drawing {
   draw(): void;
   /** Draw large forms by fewer triangles and pixels, or whole again; says whether any is large. */
   hasten(on: boolean): boolean;
+  /** Whether something is shown that looks better where there is time for it. */
+  wantsTime(): boolean;
 }
 
 export class Pace {
@@ -48,7 +50,7 @@ export class Pace {
     this.waiting = requestAnimationFrame(() => {
       this.waiting = 0;
       const fine = this.takesTime;
-      const later = !fine && !this.hasty && this.wantsHollows;
+      const later = !fine && !this.hasty && this.wantsTime;
       if (!this.hasty && !later) delete this.host.dataset.drawing;
       this.drawing.draw();
       this.rests = false;
@@ -61,14 +63,13 @@ export class Pace {
     });
   }
 
-  get wantsHollows(): boolean {
-    const { hollows, quick } = useShow.getState();
-    return hollows && !quick;
+  private get wantsTime(): boolean {
+    return !useShow.getState().quick && this.drawing.wantsTime();
   }
 
-  /** Whether the next frame has time for soft shade: without a graphics card only once all rests. */
+  /** Whether the next frame has time for what is finer: without a graphics card only once all rests. */
   get takesTime(): boolean {
-    return this.wantsHollows && (!this.isSlow || this.rests) && !this.hasty;
+    return this.wantsTime && (!this.isSlow || this.rests) && !this.hasty;
   }
 
   /** Something moves. */

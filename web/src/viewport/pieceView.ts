@@ -6,7 +6,6 @@ import {
   LineBasicMaterial,
   LineSegments,
   Mesh,
-  type MeshMatcapMaterial,
   type Plane,
   Points,
   PointsMaterial,
@@ -70,7 +69,7 @@ export class PieceView {
   readonly surface: BufferGeometry;
   private readonly cage: BufferGeometry;
   private readonly surfaceMesh: Mesh<BufferGeometry, SurfaceMaterial>;
-  private readonly cageMesh: Mesh<BufferGeometry, MeshMatcapMaterial>;
+  private readonly cageMesh: Mesh<BufferGeometry, SurfaceMaterial>;
   private readonly plain = new Lines(colours.ink, 1.3, { opacity: 0.75 });
   /** All of the cage faintly, so that it reads as a whole where it runs behind or inside the surface. */
   private readonly behind = new Lines(colours.ink, 1, { onTop: true, opacity: 0.17 });

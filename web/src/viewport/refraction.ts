@@ -59,6 +59,22 @@ export function refracts(material: MeshMatcapMaterial, stone: Refraction): void 
   material.customProgramCacheKey = () => "refracts";
 }
 
+/** The share of light that a face throws back, by the cosine of the way that it comes, and the two indices. */
+export const fresnel = `
+#ifndef THROWN_BACK
+#define THROWN_BACK
+// Fresnel's formulas for light that is not polarised: the share that is thrown back.
+float thrownBack(float c, float from, float to) {
+  float sine = from / to * from / to * (1.0 - c * c);
+  if (sine >= 1.0) return 1.0;
+  float t = sqrt(1.0 - sine);
+  float s = (from * c - to * t) / (from * c + to * t);
+  float p = (to * c - from * t) / (to * c + from * t);
+  return 0.5 * (s * s + p * p);
+}
+#endif
+`;
+
 // All is done where the stone lies as it is cut: facets stay what they are, and the eye is taken there.
 const vertexHead = `
 out vec3 gemAt;
@@ -97,20 +113,11 @@ vec3 gemMeets(vec3 way) {
   return light * (1.0 - 0.85 * smoothstep(0.94, 0.985, d.z));
 }
 
-// Fresnel's formulas for light that is not polarised: the share that is thrown back.
-float gemThrown(float c, float from, float to) {
-  float sine = from / to * from / to * (1.0 - c * c);
-  if (sine >= 1.0) return 1.0;
-  float t = sqrt(1.0 - sine);
-  float s = (from * c - to * t) / (from * c + to * t);
-  float p = (to * c - from * t) / (to * c + from * t);
-  return 0.5 * (s * s + p * p);
-}
-
+${fresnel}
 vec3 gemLight() {
   vec3 facet = normalize(gemFacet);
   vec3 way = normalize(isOrthographic ? gemEye : gemAt - gemEye);
-  float back = gemThrown(max(-dot(way, facet), 0.0), 1.0, gemIndex);
+  float back = thrownBack(max(-dot(way, facet), 0.0), 1.0, gemIndex);
   vec3 light = back * gemMeets(reflect(way, facet));
   vec3 share = vec3(1.0 - back);
   vec3 at = gemAt;
@@ -132,10 +139,10 @@ vec3 gemLight() {
     // Red is bent less than blue.
     for (int j = 0; j < 3; j++) {
       float index = gemIndex + gemFire * float(j - 1);
-      float out_ = 1.0 - gemThrown(dot(way, facet), index, 1.0);
+      float out_ = 1.0 - thrownBack(dot(way, facet), index, 1.0);
       if (out_ > 0.0) light[j] += share[j] * out_ * gemMeets(refract(way, -facet, index))[j];
     }
-    share *= gemThrown(dot(way, facet), gemIndex, 1.0);
+    share *= thrownBack(dot(way, facet), gemIndex, 1.0);
     if (max(share.r, max(share.g, share.b)) < 0.02) break;
     way = reflect(way, facet);
   }

@@ -18,7 +18,6 @@ import type { CopyDress } from "./copyView";
 import { CopyViews } from "./copyViews";
 import { coveredBy } from "./covered";
 import { DimensionLabels } from "./dimensionLabels";
-import { isClear } from "./finishes";
 import { Floor } from "./floor";
 import { Hollows } from "./hollows";
 import { keepView, keptView } from "./keptView";
@@ -26,6 +25,8 @@ import { HiddenPicks } from "./hiddenPicks";
 import { Handle } from "./handle";
 import { type Marked, markedNow, markOfWhole, marksOn, untint } from "./marked";
 import type { Marks } from "./marksView";
+import { ClearLayers } from "./lookThrough";
+import { OpaqueDepths } from "./opaqueDepths";
 import { Overlay } from "./overlay";
 import { Pace } from "./pace";
 import { Picker } from "./picking";
@@ -62,7 +63,9 @@ export class Scene {
   beforeDraw: () => void = () => undefined;
   private readonly labels: DimensionLabels;
   private readonly hidden = new HiddenPicks(this);
-  private readonly hollows: Hollows;
+  private readonly depths = new OpaqueDepths(this.planes);
+  private readonly hollows = new Hollows(this.depths);
+  private readonly clear: ClearLayers;
   private readonly stopListening: () => void;
 
   /** With `side` it is the second view: flat, and fixed to that side. */
@@ -75,7 +78,7 @@ export class Scene {
     this.renderer.setClearColor(new Color(colours.paper));
     this.renderer.localClippingEnabled = true;
     host.appendChild(this.renderer.domElement);
-    const drawing = { draw: () => this.drawNow(), hasten: (on: boolean) => this.hasten(on) };
+    const drawing = { draw: () => this.drawNow(), hasten: (on: boolean) => this.hasten(on), wantsTime: () => this.wantsHollows || this.clear.some(this.three) };
     this.pace = new Pace(host, drawing, isDrawnBySoftware(this.renderer.getContext()));
     this.labels = new DimensionLabels(host, side === null);
     this.references = new ReferenceViews(this.planes, () => {
@@ -86,7 +89,7 @@ export class Scene {
       this.eye.flat = true;
       this.eye.take(side);
     } else useShow.setState({ flat: false });
-    this.hollows = new Hollows(this.planes);
+    this.clear = new ClearLayers(this.renderer, this.depths, this.planes);
     this.floor.addTo(this.three);
     this.three.add(this.bodies.group, this.bodyMap.group, this.copies.group, this.references.group, this.overlay.group, this.handle.group, this.handle.beads, this.hollows.mesh);
     this.handle.hide();
@@ -251,6 +254,8 @@ export class Scene {
     this.pace.stop();
     this.hidden.dispose();
     this.hollows.dispose();
+    this.clear.dispose();
+    this.depths.dispose();
     this.stopListening();
     for (const view of this.views.values()) view.dispose();
     this.copies.dispose();
@@ -264,6 +269,11 @@ export class Scene {
     this.renderer.domElement.remove();
   }
 
+  private get wantsHollows(): boolean {
+    const { hollows, quick } = useShow.getState();
+    return hollows && !quick;
+  }
+
   private drawNow(): void {
     this.refresh();
     this.eye.place();
@@ -273,8 +283,10 @@ export class Scene {
     for (const view of this.views.values()) view.face(this.eye.back);
     this.floor.draw(this.eye);
     const { camera } = this.eye;
-    if (this.pace.wantsHollows) this.hollows.lay(this.renderer, this.three, camera, this.pace.takesTime);
+    const { takesTime } = this.pace;
+    if (this.wantsHollows) this.hollows.lay(this.renderer, this.three, camera, takesTime);
     else this.hollows.mesh.visible = false;
+    this.clear.begin(this.three, camera, this.eye.back.z > 0.02 ? this.floor.height : null, takesTime);
     this.renderer.render(this.three, camera);
     this.frames += 1;
     if (!this.side) {
@@ -334,10 +346,9 @@ export class Scene {
     return [state?.colour ?? "clay", state?.finish ?? "clay"];
   }
 
-  /** Seen through: asked for, or shown as what it is of where that is clear. */
+  /** Drawn faintly, as asked for. */
   private isGlass(id: string): boolean {
-    const { glass, material } = useShow.getState();
-    return glass.includes(id) || (material === "finish" && isClear(this.lookOf(id)[1]));
+    return useShow.getState().glass.includes(id);
   }
 
   private isReplaced(id: string): boolean {

@@ -17,7 +17,10 @@ CARAT = 0.2
 
 @dataclass(frozen=True)
 class StoneMaterial:
-    """``density`` in g/cm³, refractive ``index``, the ``tint`` it is drawn in, and ``dispersion``, 0 where none is seen."""
+    """``density`` in g/cm³, refractive ``index``, the ``tint`` it is drawn in, and ``dispersion``, 0 where none is seen.
+
+    One that is not ``clear``, milky or opaque, hides what lies behind it.
+    """
 
     id: str
     name: str
@@ -25,6 +28,7 @@ class StoneMaterial:
     index: float
     tint: str
     dispersion: float = 0.0
+    clear: bool = True
 
 
 STONE_MATERIALS: tuple[StoneMaterial, ...] = (
@@ -39,12 +43,12 @@ STONE_MATERIALS: tuple[StoneMaterial, ...] = (
     StoneMaterial("topaz", "Topaz", 3.53, 1.620, "#C9A86B", 0.014),
     StoneMaterial("peridot", "Peridot (olivine)", 3.34, 1.672, "#9DB44B", 0.020),
     StoneMaterial("zircon", "Zircon", 4.69, 1.955, "#9FC3D6", 0.038),
-    StoneMaterial("moonstone", "Moonstone (feldspar)", 2.57, 1.522, "#DDE3E4", 0.012),
+    StoneMaterial("moonstone", "Moonstone (feldspar)", 2.57, 1.522, "#DDE3E4", 0.012, clear=False),
     StoneMaterial("quartz", "Quartz: rock crystal, amethyst, citrine", 2.65, 1.548, "#CFC6DC", 0.013),
-    StoneMaterial("opal", "Opal", 2.10, 1.450, "#D7DDE0"),
-    StoneMaterial("turquoise", "Turquoise", 2.76, 1.620, "#58AFAE"),
+    StoneMaterial("opal", "Opal", 2.10, 1.450, "#D7DDE0", clear=False),
+    StoneMaterial("turquoise", "Turquoise", 2.76, 1.620, "#58AFAE", clear=False),
     StoneMaterial("amber", "Amber", 1.08, 1.540, "#D59A3A"),
-    StoneMaterial("pearl", "Pearl", 2.72, 1.600, "#EFE7DC"),
+    StoneMaterial("pearl", "Pearl", 2.72, 1.600, "#EFE7DC", clear=False),
     StoneMaterial("glass", "Glass", 2.50, 1.520, "#A9C7C2", 0.017),
 )
 

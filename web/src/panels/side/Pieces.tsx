@@ -240,7 +240,7 @@ function PieceMenu(props: {
         <MenuItem onClick={choose(() => void give({ kind: "let-back", piece: piece.id }))}>Let {piece.pulled} pulled {piece.pulled === 1 ? "point" : "points"} go back</MenuItem>
       )}
       <MenuItem onClick={choose(() => show({ glass: isGlass ? glass.filter((id) => id !== piece.id) : [...glass, piece.id] }))}>
-        {isGlass ? "See it as clay again" : "See through it"}
+        {isGlass ? "See it whole again" : "See through it"}
       </MenuItem>
       <MenuItem onClick={choose(() => void give({ kind: "make-variant", piece: piece.id }))}>Make a variant</MenuItem>
       {family.filter((p) => p.id !== piece.id).map((p) => (
