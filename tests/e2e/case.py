@@ -89,6 +89,8 @@ class BrowserCase(unittest.TestCase):
             self.server = self.server_here()
         self.screen = self._screen()
         self.page = self.screen.page
+        # A page behind another one is drawn once a second only.
+        self.page.bring_to_front()
         self.context = self.page.context
         self.expected_errors: tuple[str, ...] = ()
 
