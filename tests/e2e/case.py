@@ -156,18 +156,14 @@ class BrowserCase(unittest.TestCase):
 
     def begin_box(self, size: tuple[float, float, float] = (40, 30, 20), counts: tuple[int, int, int] = (2, 2, 1)) -> None:
         """Open a design that begins with a box of these control points; how a person begins one has tests of its own."""
-        state = self.server.post("/api/designs", {"name": "Trial"})
         box = {"kind": "add-box", "size": size, "counts": counts, "size_of": "cage"}
-        self.server.post(f"/api/designs/{state['id']}/commands", {"revision": state["revision"], "command": box})
+        state = self.server.give(self.server.post("/api/designs", {"name": "Trial"}), box)
         self.screen.visit(f"/design/{state['id']}")
         self._take_up()
 
     def begin_with(self, *commands: Any) -> None:
         """Open a design that begins with these commands, all of it in view."""
-        state = self.server.post("/api/designs", {"name": "Trial"})
-        for command in commands:
-            at = {"revision": state["revision"], "command": command}
-            state = self.server.post(f"/api/designs/{state['id']}/commands", at)
+        state = self.server.give(self.server.post("/api/designs", {"name": "Trial"}), *commands)
         self.screen.visit(f"/design/{state['id']}")
         self.screen.steps(len(commands))
         self.screen.viewport.focus()

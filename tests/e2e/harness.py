@@ -128,6 +128,13 @@ class Server:
         with urllib.request.urlopen(request, timeout=60) as answer:
             return json.loads(answer.read())
 
+    def give(self, state: Any, *commands: Any) -> Any:
+        """The state of a design after some more commands."""
+        for command in commands:
+            at = {"revision": state["revision"], "command": command}
+            state = self.post(f"/api/designs/{state['id']}/commands", at)
+        return state
+
 
 @cache
 def demo_data() -> Path:

@@ -8,9 +8,11 @@ import re
 
 import numpy as np
 import pypdf
+import trimesh
 from PIL import Image
 
 from tests.e2e.case import VerbCase
+from zinc_otter.core.primitives.sized import sized_box
 
 
 class Proofs(VerbCase):
@@ -123,6 +125,59 @@ class Proofs(VerbCase):
         self.apply(4)
         screen.station("Prove")
         page.get_by_test_id("proof-holds").get_by_text("It measures 36 mm").wait_for()
+
+    def test_each_fault_has_its_place_in_hand_and_the_tool_that_mends_it(self) -> None:
+        screen, page = self.screen, self.page
+        box = {"kind": "add-box", "size": [40, 30, 20], "counts": [2, 2, 2], "size_of": "cage"}
+        pulled = {"kind": "move", "picked": {"kind": "vertex", "ids": [0]}, "vector": [-6, -5, 0]}
+        whole = {"kind": "piece", "ids": [0]}
+        cage = sized_box((40, 30, 20), (2, 2, 2), "cage").positions
+        bottom = int(np.linalg.norm(cage - [0, 0, -10], axis=1).argmin())
+        commands = [
+            {**box, "name": "Askew"},
+            {**pulled, "piece": "p1"},
+            {"kind": "add-plane", "name": "Open", "size": [20, 20], "counts": [2, 2]},
+            {"kind": "move", "piece": "p2", "picked": whole, "vector": [60, 0, 0]},
+            {**box, "name": "Crossed"},
+            # The middle of its bottom goes up through the top.
+            {"kind": "move", "piece": "p3", "picked": {"kind": "vertex", "ids": [bottom]}, "vector": [0, 0, 90]},
+            {"kind": "move", "piece": "p3", "picked": whole, "vector": [-70, 0, 0]},
+            {"kind": "add-tube", "name": "Band", "outer": 28, "inner": 24, "height": 6, "counts": [12, 1, 1]},
+            {"kind": "move", "piece": "p4", "picked": whole, "vector": [0, 60, 0]},
+        ]
+        state = self.server.give(self.server.post("/api/designs", {"name": "Trial"}), *commands)
+        cell = trimesh.creation.box((10.0, 10.0, 10.0)).apply_translation((0, 0, 30))
+        answer = page.request.post(
+            f"{self.server.address}/api/designs/{state['id']}/components?name=cell.stl&unit=mm&revision={state['revision']}",
+            data=cell.export(file_type="stl"), headers=self.server.let_in,
+        )  # fmt: skip
+        state = answer.json()
+        component = state["references"][0]["id"]
+        asked: list[tuple[dict[str, object], str, str]] = [
+            ({"kind": "symmetric", "piece": "p1", "axis": "x"}, "Mirror", "1 piece"),
+            ({"kind": "seam", "piece": "p1", "axis": "x", "most": 0.05}, "Mirror", "1 piece"),
+            ({"kind": "stands-up", "piece": "p1", "least": 85}, "Push", r"\d+ faces?"),
+            ({"kind": "centre-of-mass", "piece": "p1", "least": 5, "most": 6}, "Taper", "1 piece"),
+            ({"kind": "gap", "piece": "p1", "other": "p3", "least": 200}, "Move", "1 piece"),
+            ({"kind": "clearance", "piece": "p1", "component": component, "least": 90}, "Move", "1 piece"),
+            ({"kind": "deviation", "piece": "p1", "other": "p3", "most": 0.1}, "Settle", "1 piece"),
+            ({"kind": "sound", "piece": "p2"}, "Fill", "8 edges"),
+            ({"kind": "sound", "piece": "p3"}, "Move", r"\d+ faces?"),
+            ({"kind": "bore", "piece": "p4", "diameter": 30}, "Fit bore", "1 piece"),
+        ]
+        self.server.give(state, *({"kind": "add-proof", "proof": proof} for proof, _, _ in asked))
+        screen.visit(f"/design/{state['id']}")
+        screen.steps(len(commands) + 1 + len(asked))
+        screen.station("Prove")
+        mends = page.get_by_label(re.compile("^Mend: "))
+        all_told = "n => document.querySelectorAll('[aria-label^=\"Mend: \"]').length === n"
+        for k, (proof, tool, chosen) in enumerate(asked):
+            with self.subTest(**proof):
+                screen.station("Prove")
+                page.wait_for_function(all_told, arg=len(asked))
+                mends.nth(k).click()
+                page.get_by_label("Tool card").get_by_text(tool, exact=True).first.wait_for()
+                self.assertRegex(page.get_by_test_id("chosen").inner_text(), f"^{chosen} picked")
 
     def test_a_hollow_is_mended_by_its_own_number_and_an_open_form_says_why_it_has_no_map(self) -> None:
         screen, page = self.screen, self.page

@@ -463,9 +463,10 @@ class Mending(PartsCase):
         self.assertEqual(self.call("Parts.facesAt([], given.surface)", given), [])
 
     def test_what_mends_a_proof_is_a_tool(self) -> None:
-        known = "Parts.registry.get(t.mends.tool) !== null"
-        named = self.call(f"Parts.registry.all.filter((t) => t.mends).map((t) => [t.mends.tool, {known}])")
-        self.assertGreater(len(named), 9)
+        ways = "typeof t.mends === 'function' ? [t.mends({}), t.mends({edges: [1]})] : [t.mends]"
+        each = f"Parts.registry.all.filter((t) => t.mends).flatMap((t) => {ways})"
+        named = self.call(f"{each}.map(({{ tool }}) => [tool, Parts.registry.get(tool) !== null])")
+        self.assertGreater(len(named), 14)
         self.assertEqual([name for name, known in named if not known], [])
 
 

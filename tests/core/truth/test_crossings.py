@@ -3,6 +3,8 @@
 from __future__ import annotations
 
 import unittest
+from collections.abc import Callable
+from typing import Any
 
 import manifold3d
 import numpy as np
@@ -96,6 +98,45 @@ class Crossings(unittest.TestCase):
         found = meeting_faces(both, 2)
         self.assertEqual(len(found.cross), 0)
         self.assertGreater(len(found.touch), 0)
+
+
+def on_a_grid(draw: Callable[..., Any]) -> manifold3d.Manifold:
+    """A cube, an octahedron or a prism whose corners lie on whole numbers: edges meet edges and corners."""
+    size = draw(st.integers(1, 3))
+    made = {
+        "cube": lambda: manifold3d.Manifold.cube((2 * size, 2, 2 * size), True),
+        "octahedron": lambda: manifold3d.Manifold.sphere(2 * size, 4),
+        "prism": lambda: manifold3d.Manifold.cylinder(2 * size, 2, 2, 4, True),
+    }[draw(st.sampled_from(["cube", "octahedron", "prism"]))]()
+    turned = made.rotate((90.0 * draw(st.integers(0, 1)), 90.0 * draw(st.integers(0, 1)), 0.0))
+    return turned.refine(draw(st.integers(1, 2))).translate(tuple(float(draw(st.integers(-3, 3))) for _ in range(3)))
+
+
+class Symmetric(unittest.TestCase):
+    """Where edges meet edges and corners exactly, as in forms alike on both sides; truth by manifold3d's volumes."""
+
+    @settings(max_examples=120, deadline=None)
+    @given(st.data())
+    def test_solids_on_a_grid(self, data: st.DataObject) -> None:
+        one, other = (on_a_grid(data.draw) for _ in range(2))
+        sunk = data.draw(st.sampled_from([0.0, 0.37]))
+        other = other.translate((0, 0, sunk))
+        common, left, right = (one ^ other).volume(), (one - other).volume(), (other - one).volume()
+        found = meetings(*side_by_side(one, other))
+        if common < 1e-9:
+            self.assertEqual(len(found.cross), 0)
+        elif min(left, right) > 1e-9:
+            self.assertGreater(len(found.cross), 0)
+
+    def test_a_box_whose_bottom_is_pulled_up_through_its_middle(self) -> None:
+        cage = box((40, 30, 20), (2, 2, 2))
+        bottom = int(np.linalg.norm(cage.positions - [0, 0, cage.positions[:, 2].min()], axis=1).argmin())
+        points = cage.positions.copy()
+        points[bottom, 2] += 90
+        for level in (1, 2, 3):
+            self.assertEqual(len(np.unique(meeting_faces(cage.with_positions(points), level).cross)), 8)
+        points[bottom, 2] -= 85
+        self.assertEqual(len(meeting_faces(cage.with_positions(points), 2).cross), 0)
 
 
 class Gate(unittest.TestCase):

@@ -1,5 +1,6 @@
 /** From a proof that fails to what would mend it: its place in hand, and the tool that changes it. */
 import { facesAt } from "../model/facesAt";
+import type { Mending } from "../model/tool";
 import type { AnyProof, Place } from "../model/types";
 import { pick, setPickKind } from "./picks";
 import { pieces } from "./pieces";
@@ -13,7 +14,8 @@ import { editFollower, takeTool } from "./tooling";
 export const canMend = (proof: AnyProof): boolean => tools().forProof(proof)?.mends !== undefined;
 
 export function mend(proof: AnyProof, place: Partial<Place>): void {
-  const mends = tools().forProof(proof)?.mends;
+  const known = tools().forProof(proof)?.mends;
+  const mends = typeof known === "function" ? known(place) : known;
   const id = proof.piece ?? null;
   const piece = useDesign.getState().design?.pieces.find((one) => one.id === id);
   if (!mends || !piece) return;
@@ -23,10 +25,15 @@ export function mend(proof: AnyProof, place: Partial<Place>): void {
   else {
     usePicking.setState({ piece: id, picked: [], others: [] });
     setPickKind(mends.picks);
-    const surface = pieces.byId.get(piece.id)?.surface;
-    const faces = place.faces?.length ? place.faces : surface ? facesAt(place.points ?? [], surface) : [];
-    pick(id, mends.picks === "piece" ? [0] : faces);
+    pick(id, atFault(piece.id, place, mends.picks));
     takeTool(mends.tool);
   }
   if (hasPlace(place)) showPlace(id, place);
+}
+
+function atFault(piece: string, { edges, faces, points }: Partial<Place>, kind: Mending["picks"]): number[] {
+  if (kind === "piece") return [0];
+  if (kind === "edge") return edges ?? [];
+  const surface = pieces.byId.get(piece)?.surface;
+  return faces?.length ? faces : surface ? facesAt(points ?? [], surface) : [];
 }

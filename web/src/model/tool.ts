@@ -2,7 +2,7 @@
 import type { Context, Hands } from "./context";
 import type { Fields, NameOf, ValuesOf } from "./fields";
 import type { Spot, SpotQuery } from "./sketch";
-import type { AnyFollower, AnyGrowth, AnyProof, Command, Kind } from "./types";
+import type { AnyFollower, AnyGrowth, AnyProof, Command, Kind, Place } from "./types";
 import type { Values } from "./values";
 import type { Vec } from "./vec";
 
@@ -24,6 +24,13 @@ export interface Grip<N extends string = string> {
   along: Vec;
   /** How much the value changes for a millimetre. */
   gain: number;
+}
+
+/** A tool with so much of the piece in hand as is at fault, or of a body the follower of a kind. */
+export interface Mending {
+  tool: string;
+  picks: "piece" | "edge" | "face";
+  follower?: AnyFollower["kind"];
 }
 
 /** A part of the handle; axes are 0, 1, 2 for its own x, y, z. */
@@ -149,8 +156,8 @@ export interface VerbOf<F extends Fields> extends Common, Numbered<F> {
   /** Asks proofs of these kinds, and reads its values off one that is to be changed. */
   proves?: AnyProof["kind"][];
   readsProof?(proof: AnyProof): Partial<ValuesOf<F>>;
-  /** What mends such a proof where it fails: a tool with so much of the piece in hand, or of a body the follower of a kind. */
-  mends?: { tool: string; picks: Kind; follower?: AnyFollower["kind"] };
+  /** What mends such a proof where it fails; it may hang on what is at fault. */
+  mends?: Mending | ((place: Partial<Place>) => Mending);
   /** Brings dimensions of these kinds to a number, and begins with the one that was found. */
   makesTrue?: AnyProof["kind"][];
   readsFigure?(figure: number): Partial<ValuesOf<F>>;

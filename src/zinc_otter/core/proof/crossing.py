@@ -5,15 +5,20 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 import numpy as np
+from scipy.sparse import coo_array
+from scipy.sparse.csgraph import connected_components
 
 from zinc_otter.core.cage.cage import Cage, unit
 from zinc_otter.core.cage.topology import Bools, Floats, Ints
+from zinc_otter.core.proof.edges_through import Borders, Passing
 from zinc_otter.core.proof.near_boxes import near_boxes
 from zinc_otter.core.same_rows import same_rows
 from zinc_otter.core.surface import build_stencils, evaluate
 
 TOUCH = 1e-7
 """Of the form's extent: what reaches through by no more than this touches, and does not cross."""
+_SHIFTS = 64
+"""So many times as far a form is made to shrink and to grow, to tell what touches from what crosses."""
 
 
 @dataclass(frozen=True, eq=False)
@@ -66,14 +71,16 @@ def meetings(points: Floats, triangles: Ints, asked: Bools | None = None) -> Mee
     """All pairs of triangles (m, 3) that share no vertex and meet; with ``asked`` (m,) those of which one is asked about.
 
     Those on the same three points that look to the same side cross as well: there one shell is laid on another.
-    They cross where an edge of one passes through the inside of the other by more than ``TOUCH``, and where they lie on one
-    another looking to the same side, as where a surface is folded. They touch where one comes as near as that to the other
-    without passing through. Points in one place count as one vertex.
+    They cross where an edge of one passes through the inside of the other by more than ``TOUCH``, or through an edge or a
+    corner of a surface from one side of it to the other (:mod:`edges_through`), and where they lie on one another looking to
+    the same side, as where a surface is folded. They touch where one comes as near as that to the other without passing
+    through. Points in one place count as one vertex.
     """
-    _, same = same_rows(points)
+    rows, same = same_rows(points)
     corner = same[triangles]
     eps = TOUCH * float(np.ptp(points, axis=0).max()) if len(points) else 0.0
     crossed, touched = [np.empty((0, 2), dtype=np.int64)], [np.empty((0, 2), dtype=np.int64)]
+    at_borders = Borders()
     at = points[triangles]
     for pairs in near_boxes(at.min(axis=1) - eps, at.max(axis=1) + eps):
         if asked is not None:
@@ -81,12 +88,43 @@ def meetings(points: Floats, triangles: Ints, asked: Bools | None = None) -> Mee
         for k in range(3):
             # Most of what meets are neighbours.
             pairs = pairs[~(corner[pairs[:, 0], k, None] == corner[pairs[:, 1]]).any(axis=1)]
-        cross, touch = _meet(at[pairs[:, 0]], at[pairs[:, 1]], eps)
-        crossed.append(pairs[cross])
-        touched.append(pairs[touch])
+        passes, reaches = _meet(at, pairs, corner, eps, at_borders)
+        crossed.append(pairs[passes])
+        touched.append(pairs[reaches])
     doubles = _doubled(corner)
     crossed.append(doubles if asked is None else doubles[asked[doubles].any(axis=1)])
-    return Meetings(np.concatenate(crossed), np.concatenate(touched))
+    crossed.append(at_borders.through(eps))
+    near = np.concatenate(touched)
+    if len(near):
+        crossed.append(near[_pass_by_either_way(points[rows], corner, near, eps)])
+    cross: Ints = _pairs(np.concatenate(crossed), len(triangles))
+    touch: Ints = near[~_among(np.sort(near, axis=1), cross, len(triangles))]
+    return Meetings(cross, touch)
+
+
+def _pass_by_either_way(points: Floats, corner: Ints, pairs: Ints, eps: float) -> Bools:
+    """(k,) which of pairs that touch cross all the same, where a corner of one lies on the other.
+
+    What touches from outside comes free when all shrinks by a little, what touches from inside when all grows; what runs
+    through itself comes free by neither.
+    """
+    across = np.cross(points[corner[:, 1]] - points[corner[:, 0]], points[corner[:, 2]] - points[corner[:, 0]])
+    normals = np.zeros_like(points)
+    for k in range(3):
+        np.add.at(normals, corner[:, k], across)
+    normals = unit(normals)
+    count = len(corner)
+    graph = coo_array((np.ones(len(pairs)), (pairs[:, 0], pairs[:, 1])), shape=(count, count))
+    place = connected_components(graph, directed=False)[1][pairs[:, 0]]
+    some, both = np.zeros(len(pairs), dtype=bool), np.ones(len(pairs), dtype=bool)
+    for by in (-_SHIFTS * eps, _SHIFTS * eps):
+        at_borders = Borders()
+        cross, _ = _meet((points + by * normals)[corner], pairs, corner, eps, at_borders)
+        cross |= _among(pairs, at_borders.through(eps), count)
+        # By one way other triangles may pass than by the other; the place is the same.
+        both &= np.isin(place, place[cross])
+        some |= cross
+    return some & both
 
 
 def _doubled(corners: Ints) -> Ints:
@@ -100,25 +138,31 @@ def _doubled(corners: Ints) -> Ints:
     return np.column_stack([order[:-1][same], order[1:][same]]).astype(np.int64)
 
 
-def _meet(first: Floats, second: Floats, eps: float) -> tuple[Bools, Bools]:
-    """(k,) whether an edge of one triangle (k, 3, 3) passes through the other, and whether one only reaches the other."""
-    cross = np.zeros(len(first), dtype=bool)
-    reach = np.zeros(len(first), dtype=bool)
-    folded = np.zeros(len(first), dtype=bool)
-    for edges, faces in ((first, second), (second, first)):
+def _meet(at: Floats, pairs: Ints, corner: Ints, eps: float, at_borders: Borders) -> tuple[Bools, Bools]:
+    """(k,) whether an edge of one triangle passes through the other, and whether one only reaches the other; what passes
+    through borders is noted."""
+    first, second = at[pairs[:, 0]], at[pairs[:, 1]]
+    cross = np.zeros(len(pairs), dtype=bool)
+    reach = np.zeros(len(pairs), dtype=bool)
+    folded = np.zeros(len(pairs), dtype=bool)
+    for one, other in ((0, 1), (1, 0)):
+        edges, faces = (first, second) if one == 0 else (second, first)
         for k in range(3):
-            through, to, on = _passes(edges[:, k], edges[:, (k + 1) % 3], faces, eps)
-            cross |= through
-            reach |= to
-            folded |= on
+            m = (k + 1) % 3
+            start, end = edges[:, k], edges[:, m]
+            found = _passes(start, end, faces, eps)
+            cross |= found.through
+            reach |= found.reached
+            folded |= found.on
+            if (found.border | found.in_plane).any():
+                at_borders.note(pairs, other, corner[pairs[:, one]][:, [k, m]], np.linalg.norm(end - start, axis=1), found)
     normals = [np.cross(t[:, 1] - t[:, 0], t[:, 2] - t[:, 0]) for t in (first, second)]
     cross |= folded & ((normals[0] * normals[1]).sum(axis=1) > 0)
     return cross, reach & ~cross
 
 
-def _passes(start: Floats, end: Floats, faces: Floats, eps: float) -> tuple[Bools, Bools, Bools]:
-    """(k,) whether the segment from start to end (k, 3) passes through the triangle (k, 3, 3), by more than eps on every
-    side; whether it comes within eps of its inside; and whether it lies in its plane with a part of it inside.
+def _passes(start: Floats, end: Floats, faces: Floats, eps: float) -> Passing:
+    """How segments from start to end (k, 3) meet triangles (k, 3, 3).
 
     After T. Möller, B. Trumbore, "Fast, Minimum Storage Ray/Triangle Intersection", 1997, with heights over the plane and
     over the sides as lengths.
@@ -141,10 +185,12 @@ def _passes(start: Floats, end: Floats, faces: Floats, eps: float) -> tuple[Bool
         least = np.minimum(least, ((at - one) * inwards).sum(axis=1))
         within = np.minimum(within, ((between - one) * inwards).sum(axis=1))
     there = area > 0
-    through = there & (np.minimum(h0, h1) < -eps) & (np.maximum(h0, h1) > eps) & (least > eps)
+    both = there & (np.minimum(h0, h1) < -eps) & (np.maximum(h0, h1) > eps)
+    through, border = both & (least > eps), both & (np.abs(least) <= eps)
     reached = there & (np.abs(((at - a) * normal).sum(axis=1)) <= eps) & (least >= -eps)
-    on = there & flat & (np.maximum(np.abs(h0), np.abs(h1)) <= eps) & (np.maximum(least, within) > eps)
-    return through, reached, on
+    in_plane = there & flat & (np.maximum(np.abs(h0), np.abs(h1)) <= eps)
+    on = in_plane & (np.maximum(least, within) > eps)
+    return Passing(through, reached, on, border, in_plane, t, h0 > h1)
 
 
 def _pairs(pairs: Ints, count: int) -> Ints:
@@ -156,4 +202,5 @@ def _pairs(pairs: Ints, count: int) -> Ints:
 
 
 def _among(pairs: Ints, others: Ints, count: int) -> Bools:
-    return np.isin(pairs[:, 0] * count + pairs[:, 1], others[:, 0] * count + others[:, 1])
+    keys: Bools = np.isin(pairs[:, 0] * count + pairs[:, 1], others[:, 0] * count + others[:, 1])
+    return keys

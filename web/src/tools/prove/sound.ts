@@ -7,6 +7,8 @@ export const tool = proofTool({
   also: "watertight closed crossing manifold",
   hint: "Closed, and nowhere running through itself.",
   fields: {},
+  // An open rim is filled; what runs through itself is moved out of the way.
+  mends: ({ edges }) => (edges?.length ? { tool: "fill", picks: "edge" } : { tool: "move", picks: "face" }),
   kind: "sound",
   make: () => ({ kind: "sound" }),
   read: () => ({}),

@@ -10,6 +10,8 @@ export const tool = proofTool({
   hint: "Put down on what touches the ground it can be tilted so far, and comes back; of one even material.",
   fields: { least: angle("Tilted by", 10, { step: 1, min: 0.1, max: 89 }), ...towards("way", "Up", "+z") },
   shown: typedShown("way", () => true),
+  // A wider foot, at the side to which it tips.
+  mends: { tool: "push", picks: "face" },
   kind: "stands-up", ofBody: true,
   make(v) {
     const up = directionOf(v, "way");

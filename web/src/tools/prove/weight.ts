@@ -8,7 +8,7 @@ export const tool = proofTool({
   id: "prove-weight", name: "Weight", order: 23, section: "Sizes",
   icon: drawn(["M5 20l2-11h10l2 11z", "M9.500 9c-1.500-5 6.500-5 5 0"]),
   also: "mass grams heavy light material",
-  hint: "In a material at most so heavy, by the volume within its surface, before any follower.",
+  hint: "In a material at most so heavy, by its volume.",
   fields: { most: number("At most, grams", 10, { step: 0.5, above: 0 }), material: list("In", () => materials.map((name) => ({ id: name, words: name }))) },
   mends: { tool: "hollow", picks: "piece" },
   kind: "weight", ofBody: true,
