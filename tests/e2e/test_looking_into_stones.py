@@ -96,9 +96,12 @@ class LookingIn(BrowserCase):
             return np.where(up < 0, 0.3, 0.34 + 0.5 * np.maximum(up, 0) + 1.1 * (up > 0.91)) * (out[:, 2] < 0.96)
 
         found = {}
-        for material, index in (("diamond", 2.417), ("glass", 1.52)):
+        for material, index in (("diamond", 2.417), ("topaz", 1.62)):
             places, bright = self.brightness(material)
             expected = light_from_above(places, index, tent)
             found[material] = np.corrcoef(bright, expected)[0, 1]
-            self.assertLess(abs(bright.mean() / expected.mean() - 1), 0.2, material)
+            if material == "diamond":  # The other one keeps a part of the light for its colour.
+                self.assertLess(abs(bright.mean() / expected.mean() - 1), 0.2)
+            else:
+                self.assertLess(bright.mean(), 0.8 * expected.mean())
         self.assertGreater(min(found.values()), 0.5, found)
