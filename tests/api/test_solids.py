@@ -1,5 +1,6 @@
 from __future__ import annotations
 
+import re
 import struct
 import time
 from typing import Any
@@ -118,6 +119,9 @@ class Followed(SolidCase):
         self.assertIn("text/html", page.headers["content-type"])
         self.assertIn(f"{certificate['volume']:,.1f} mm³", page.text)
         self.assertNotIn("http", page.text)
+        # No number of it is told with an exponent.
+        self.assertIsNone(re.search(r"\d[eE][-+]\d", page.text))
+        self.assertIn("Largest tolerance of the kernel", page.text)
         # Switched off, there is another solid to be made.
         follower = state["pieces"][0]["followers"][0]
         self.give(state, {"kind": "change-follower", "piece": "p1", "follower": {**follower, "on": False}})

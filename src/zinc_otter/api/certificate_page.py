@@ -14,6 +14,7 @@ from zinc_otter.core.remark import Remark
 from zinc_otter.core.solid.certificate import Certificate
 from zinc_otter.core.solid.gate import in_short
 from zinc_otter.core.solid.materials import METALS, WAX
+from zinc_otter.core.words import figures
 from zinc_otter.studio.bill import StoneLine
 
 # All that is put in is escaped, unless a template says otherwise.
@@ -53,7 +54,7 @@ def certificate_page(
         ("Volume", f"{c.volume:,.1f} mm³ ({c.volume / 1000:,.3f} cm³)"),
         ("Area", f"{c.area:,.1f} mm²"),
     ]
-    truth = [("Largest deviation from the form's surface", f"{c.deviation:.2g} mm")]
+    truth = [("Largest deviation from the form's surface", _tiny(c.deviation))]
     if c.pole_count is not None and c.seam_angle is not None:
         facts.append(("Faces", f"{c.face_count}; those of the cage with {c.pole_count} × {c.pole_count} poles each"))
         truth.append(("Largest angle at a seam that should be smooth", f"{c.seam_angle:.3f}°"))
@@ -69,12 +70,12 @@ def certificate_page(
         truth += [
             ("Crossing itself", crossings),
             ("Smallest wall", f"{m.thinnest:.2f} mm near {at} (the least of up to {SAMPLES:,} places)"),
-            ("Triangles measured on", f"{m.triangle_count:,}, within {m.chord:.2g} mm"),
+            ("Triangles measured on", f"{m.triangle_count:,}, within {_tiny(m.chord)}"),
         ]
         if c.route == "kernel":
             truth += [
                 ("Volume by triangles, found on its own", f"{m.mesh_volume:,.1f} mm³"),
-                ("Largest tolerance of the kernel", f"{m.tolerance:.2g} mm"),
+                ("Largest tolerance of the kernel", _tiny(m.tolerance)),
             ]
         steps = [(called, words or status) for _, called, status, words in m.followers]
     page: str = _PAGE.render_unicode(
@@ -99,6 +100,11 @@ def certificate_page(
         warnings=_listed(c.warnings),
     )
     return page
+
+
+def _tiny(mm: float) -> str:
+    """With two digits that count and no exponent."""
+    return "under 0.000001 mm" if 0 < mm < 1e-6 else f"{figures(mm, 2)} mm"
 
 
 def _listed(remarks: Sequence[Remark]) -> list[str]:
