@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import atexit
 import fcntl
+import io
 import json
 import os
 import signal
@@ -20,6 +21,7 @@ from pathlib import Path
 from typing import Any, Literal
 
 import numpy as np
+from PIL import Image
 from playwright.sync_api import ConsoleMessage, Locator, Page, Playwright
 
 from tests.__main__ import SHARED
@@ -282,6 +284,12 @@ class Screen:
             arg=count,
         )
         self.settled()
+
+    def tones(self, clip: dict[str, float] | None = None) -> Any:
+        """The brightness (height, width), 0 to 255, of the page or a part of it, once it is drawn."""
+        self.settled()
+        picture = self.page.screenshot(clip=clip) if clip else self.page.screenshot()  # type: ignore[arg-type]
+        return np.asarray(Image.open(io.BytesIO(picture)).convert("L"), dtype=np.float64)
 
     # --- pointing ---------------------------------------------------------------------------------------------------
 

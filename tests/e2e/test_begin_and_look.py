@@ -138,6 +138,28 @@ class Looking(BrowserCase):
                 px, py = self.screen.at((x, y, 10))
                 self.assertTrue(box["x"] < px < box["x"] + box["width"] and box["y"] < py < box["y"] + box["height"])
 
+    def test_the_light_is_turned_and_made_brighter_by_a_drag(self) -> None:
+        self.begin_box()
+        self.page.get_by_text("Surface", exact=True).first.click()
+        corner = np.array([20.0, -15, 10])
+        middle = self.screen.at((0, 0, 0))
+        clip = {"x": middle[0] - 30, "y": middle[1] - 30, "width": 60, "height": 60}
+
+        def bright() -> float:
+            self.page.mouse.move(900, 640)
+            return float(self.screen.tones(clip).mean())
+
+        before, stood = bright(), self.screen.at(corner)
+        self.page.keyboard.down("Control")
+        self.screen.drag((600, 400), (660, 360), button="right")
+        self.page.keyboard.up("Control")
+        self.assertEqual(self.screen.at(corner), stood)
+        self.assertGreater(bright(), 1.03 * before)
+        self.page.get_by_role("button", name="Look…").click()
+        for what, value in (("turned", 30), ("brighter", 0.4)):
+            shown = self.page.get_by_label(f"Light {what}").get_attribute("aria-valuenow")
+            self.assertAlmostEqual(float(shown or "nan"), value, delta=1e-6)
+
 
 class Picking(BrowserCase):
     def setUp(self) -> None:

@@ -2,11 +2,8 @@
 
 from __future__ import annotations
 
-import io
-
 import numpy as np
 from numpy.typing import NDArray
-from PIL import Image
 
 from tests.e2e.case import BrowserCase
 
@@ -19,9 +16,8 @@ class Shade(BrowserCase):
 
     def tones(self) -> NDArray[np.float64]:
         """The screen's brightness (800, 1280)."""
-        self.screen.settled()
-        picture = Image.open(io.BytesIO(self.page.screenshot())).convert("L")
-        return np.asarray(picture, dtype=np.float64)
+        tones: NDArray[np.float64] = self.screen.tones()
+        return tones
 
     def near(self, tones: NDArray[np.float64], point: tuple[float, float, float]) -> float:
         x, y = (int(v) for v in self.screen.at(point))

@@ -6,12 +6,10 @@ the path through a ball: E. Hecht, "Optics", 5th ed. 2017, sections 4.4 and 5.2.
 
 from __future__ import annotations
 
-import io
 import math
 
 import numpy as np
 from numpy.typing import NDArray
-from PIL import Image
 
 from tests.e2e.case import BrowserCase
 
@@ -52,8 +50,8 @@ class Glass(BrowserCase):
 
     def picture(self) -> NDArray[np.float64]:
         self.page.mouse.move(900, 640)
-        self.screen.settled()
-        return np.asarray(Image.open(io.BytesIO(self.page.screenshot())).convert("L"), dtype=np.float64)
+        tones: NDArray[np.float64] = self.screen.tones()
+        return tones
 
     def dark_at(self, picture: NDArray[np.float64], x: float, around: float, within: float) -> float:
         """Where, in mm along y, the dark of the rod lies in the column at ``x``; looked for so far around a place."""

@@ -50,13 +50,17 @@ export const isGrained = (name: string): boolean => name === "wood";
 export const clearness = (name: string): Clear | null => finishes[name]?.clear ?? null;
 
 /** Points of a small disc, by which a rough face looks about: the sunflower's. */
-const about = Array.from({ length: 24 }, (_, k) => [Math.sqrt((k + 0.5) / 24) * Math.cos(2.4 * k), Math.sqrt((k + 0.5) / 24) * Math.sin(2.4 * k)]);
+const disc = (count: number) =>
+  Array.from({ length: count }, (_, k) => [Math.sqrt((k + 0.5) / count) * Math.cos(2.4 * k), Math.sqrt((k + 0.5) / count) * Math.sin(2.4 * k)]);
+/** More of them where they lie further apart: light that is turned by a drag is painted anew with each move. */
+const [polished, brushed] = [disc(7), disc(24)];
 
 function thrownBack(x: number, y: number, z: number, rough: number, light: Light): Rgb {
-  const count = rough > 0.01 ? about.length : 1;
+  const about = rough < 0.01 ? [[0, 0]] : rough < 0.1 ? polished : brushed;
+  const count = about.length;
   const sum: Rgb = [0, 0, 0];
-  for (let k = 0; k < count; k++) {
-    const [nx, ny] = count > 1 ? [x + rough * about[k][0], y + rough * about[k][1]] : [x, y];
+  for (const [atX, atY] of about) {
+    const [nx, ny] = [x + rough * atX, y + rough * atY];
     const size = Math.hypot(nx, ny, z);
     const [a, b, c] = [nx / size, ny / size, z / size];
     const [wayX, wayZ] = turnedBack(light, 2 * c * a, 2 * c * c - 1);

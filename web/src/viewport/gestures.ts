@@ -26,6 +26,8 @@ import { HandleDrag } from "./handleDrag";
 import { mapUnder } from "./mapUnder";
 import { pickAt, pickBand, pickLoop } from "./picks";
 import type { Scene } from "./scene";
+import { drawBand } from "./band";
+import { dragLight } from "./lightDrag";
 import { spotAt } from "./snap";
 import { spotOnBody } from "./bodyEdges";
 
@@ -34,6 +36,7 @@ const slack = 4;
 type Going =
   | { what: "orbit"; tap?: [number, number] }
   | { what: "pan" }
+  | { what: "light" }
   | { what: "pinch" }
   | { what: "point"; x: number; y: number; line: Spot[] }
   | { what: "brush"; hand: BrushHand }
@@ -147,7 +150,7 @@ export class Gestures {
     this.host.focus({ preventScroll: true });
     this.host.setPointerCapture(event.pointerId);
     [this.lastX, this.lastY] = [x, y];
-    if (event.button === 2) this.going = event.shiftKey || this.scene.side ? { what: "pan" } : { what: "orbit" };
+    if (event.button === 2) this.going = { what: event.ctrlKey ? "light" : event.shiftKey || this.scene.side ? "pan" : "orbit" };
     else if (event.button === 1) this.going = { what: "pan" };
     else if (event.button === 0) {
       // Shift adds to the picked, also where the handle lies in front.
@@ -197,6 +200,7 @@ export class Gestures {
     if (going.what === "orbit" || going.what === "pan") scene.pace.moving();
     if (going.what === "orbit") scene.eye.orbit(dx * 0.008, dy * 0.008);
     else if (going.what === "pan") scene.eye.pan(dx, dy);
+    else if (going.what === "light") dragLight(dx, dy);
     else if (going.what === "point") this.along(going, x, y);
     else if (going.what === "brush") going.hand.move(event);
     else if (going.what === "paint") this.paint(going, x, y);
@@ -207,7 +211,7 @@ export class Gestures {
         going.line.push([x, y]);
         this.lasso.setAttribute("points", going.line.map((p) => p.join(",")).join(" "));
         this.lasso.style.display = "block";
-      } else if (going.band) this.drawBand(going.x, going.y, x, y);
+      } else if (going.band) drawBand(this.band.style, going.x, going.y, x, y);
     }
     [this.lastX, this.lastY] = [x, y];
     scene.draw();
@@ -304,18 +308,6 @@ export class Gestures {
     const query = pointing.query(contextNow(), begun);
     if (query.bodyEdges) return spotOnBody(picker, usePicking.getState().piece, x, y);
     return spotAt(picker, scene.references, useDesign.getState().design, x, y, query);
-  }
-
-  /** Left to right takes what is wholly inside (a whole line), right to left what it touches (a dashed line). */
-  private drawBand(x0: number, y0: number, x1: number, y1: number): void {
-    Object.assign(this.band.style, {
-      display: "block",
-      left: `${Math.min(x0, x1)}px`,
-      top: `${Math.min(y0, y1)}px`,
-      width: `${Math.abs(x1 - x0)}px`,
-      height: `${Math.abs(y1 - y0)}px`,
-      borderStyle: x1 < x0 ? "dashed" : "solid",
-    });
   }
 
   private cancel(): void {

@@ -30,6 +30,7 @@ export const viewKeys: KeyRow[] = [
     const [dx, dy] = arrows[key.replace("Shift ", "")];
     eye.pan(-40 * dx, -40 * dy);
   }), { where: "form", shown: "middle drag, Shift + right drag" }),
+  withMouse("View", "Ctrl + right drag", "turn the light; up and down: brighter, darker"),
   view(["+", "-"], "zoom", withEye((eye, key) => eye.zoom(key === "+" ? 0.85 : 1 / 0.85)), { where: "form", shown: "wheel, + and −" }),
   view(viewNames.map((_, i) => String(i + 1)), viewNames.join(", "), withEye((eye, key) => eye.take(viewNames[Number(key) - 1])), { shown: "1 – 7" }),
   view(["0"], "perspective or flat", () => mainView.scene?.toggleFlat()),
