@@ -161,7 +161,8 @@ class Proofs(VerbCase):
             ({"kind": "gap", "piece": "p1", "other": "p3", "least": 200}, "Move", "1 piece"),
             ({"kind": "clearance", "piece": "p1", "component": component, "least": 90}, "Move", "1 piece"),
             ({"kind": "deviation", "piece": "p1", "other": "p3", "most": 0.1}, "Settle", "1 piece"),
-            ({"kind": "sound", "piece": "p2"}, "Fill", "8 edges"),
+            # Fill shows at once what it makes: then its faces are told.
+            ({"kind": "sound", "piece": "p2"}, "Fill", "(8 edges|4 faces)"),
             ({"kind": "sound", "piece": "p3"}, "Move", r"\d+ faces?"),
             ({"kind": "bore", "piece": "p4", "diameter": 30}, "Fit bore", "1 piece"),
         ]
