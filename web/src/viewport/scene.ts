@@ -252,21 +252,11 @@ export class Scene {
 
   dispose(): void {
     this.pace.stop();
-    this.hidden.dispose();
-    this.hollows.dispose();
-    this.clear.dispose();
-    this.depths.dispose();
     this.stopListening();
     for (const view of this.views.values()) view.dispose();
-    this.copies.dispose();
-    this.references.dispose();
-    this.bodies.dispose();
-    this.bodyMap.dispose();
-    this.overlay.dispose();
-    this.floor.dispose();
-    this.labels.dispose();
-    this.renderer.dispose();
-    this.renderer.domElement.remove();
+    const { hidden, hollows, clear, depths, copies, references, bodies, bodyMap, overlay, floor, labels, renderer } = this;
+    for (const part of [hidden, hollows, clear, depths, copies, references, bodies, bodyMap, overlay, floor, labels, renderer]) part.dispose();
+    renderer.domElement.remove();
   }
 
   private get wantsHollows(): boolean {
