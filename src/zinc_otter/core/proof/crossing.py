@@ -91,10 +91,14 @@ def meetings(points: Floats, triangles: Ints, asked: Bools | None = None) -> Mee
         passes, reaches = _meet(at, pairs, corner, eps, at_borders)
         crossed.append(pairs[passes])
         touched.append(pairs[reaches])
+    near = np.concatenate(touched)
+    if asked is not None and (len(near) or at_borders.some):
+        # What passes through a border is told by all that lies there, asked about or not.
+        whole = meetings(points, triangles)
+        return Meetings(*(pairs[asked[pairs].any(axis=1)] for pairs in (whole.cross, whole.touch)))
     doubles = _doubled(corner)
     crossed.append(doubles if asked is None else doubles[asked[doubles].any(axis=1)])
     crossed.append(at_borders.through(eps))
-    near = np.concatenate(touched)
     if len(near):
         crossed.append(near[_pass_by_either_way(points[rows], corner, near, eps)])
     cross: Ints = _pairs(np.concatenate(crossed), len(triangles))
@@ -177,20 +181,34 @@ def _passes(start: Floats, end: Floats, faces: Floats, eps: float) -> Passing:
     flat = np.abs(drop) <= 2 * eps
     t = np.clip(np.where(flat, np.abs(h0) > np.abs(h1), h0 / np.where(flat, 1.0, drop)), 0.0, 1.0)
     at = start + t[:, None] * (end - start)
-    # Of one in the plane also a place between its ends, at no round share: symmetric forms have edges at those.
-    between = start + 0.382 * (end - start)
-    least, within = np.full(len(at), np.inf), np.full(len(at), np.inf)
+    least = np.full(len(at), np.inf)
     for one, other in ((a, b), (b, c), (c, a)):
-        inwards = unit(np.cross(normal, other - one))
-        least = np.minimum(least, ((at - one) * inwards).sum(axis=1))
-        within = np.minimum(within, ((between - one) * inwards).sum(axis=1))
+        least = np.minimum(least, ((at - one) * unit(np.cross(normal, other - one))).sum(axis=1))
     there = area > 0
     both = there & (np.minimum(h0, h1) < -eps) & (np.maximum(h0, h1) > eps)
     through, border = both & (least > eps), both & (np.abs(least) <= eps)
     reached = there & (np.abs(((at - a) * normal).sum(axis=1)) <= eps) & (least >= -eps)
     in_plane = there & flat & (np.maximum(np.abs(h0), np.abs(h1)) <= eps)
-    on = in_plane & (np.maximum(least, within) > eps)
+    on = in_plane.copy()
+    on[in_plane] = _runs_within(start[in_plane], end[in_plane], faces[in_plane], normal[in_plane], eps)
     return Passing(through, reached, on, border, in_plane, t, h0 > h1)
+
+
+def _runs_within(start: Floats, end: Floats, faces: Floats, normal: Floats, eps: float) -> Bools:
+    """(k,) whether a part of a segment in a triangle's plane lies within all three sides, by more than eps.
+
+    After M. Cyrus, J. Beck, "Generalized Two- and Three-Dimensional Clipping", Computers & Graphics, 1978.
+    """
+    begins, ends = np.zeros(len(start)), np.ones(len(start))
+    for k in range(3):
+        corner = faces[:, k]
+        inwards = unit(np.cross(normal, faces[:, (k + 1) % 3] - corner))
+        s0, s1 = ((start - corner) * inwards).sum(axis=1) - eps, ((end - corner) * inwards).sum(axis=1) - eps
+        share = s0 / np.where(s0 == s1, 1.0, s0 - s1)
+        begins = np.where(s1 > s0, np.maximum(begins, share), begins)
+        ends = np.where(s1 < s0, np.minimum(ends, share), np.where((s1 == s0) & (s0 <= 0), -1.0, ends))
+    within: Bools = ends > begins
+    return within
 
 
 def _pairs(pairs: Ints, count: int) -> Ints:

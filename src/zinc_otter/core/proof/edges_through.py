@@ -47,13 +47,16 @@ class Borders:
         self._met.append((whole, far[rows]))
         self._flat.append(segment[found.in_plane])
 
+    @property
+    def some(self) -> bool:
+        """Whether anything was met at a border."""
+        return any(len(far) for _, far in self._met)
+
     def through(self, eps: float) -> Ints:
         """(k, 2) pairs of triangles that cross at a border of one of them."""
-        if not self._met:
+        if not self.some:
             return np.empty((0, 2), dtype=np.int64)
         met, far = np.concatenate([m for m, _ in self._met]), np.concatenate([f for _, f in self._met])
-        if not len(met):
-            return np.empty((0, 2), dtype=np.int64)
         order = np.lexsort((far, met[:, 1], met[:, 0]))
         met, far = met[order], far[order]
         begins = np.ones(len(met), dtype=bool)
