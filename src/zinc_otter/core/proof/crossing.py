@@ -17,6 +17,8 @@ from zinc_otter.core.surface import build_stencils, evaluate
 
 TOUCH = 1e-7
 """Of the form's extent: what reaches through by no more than this touches, and does not cross."""
+_FREES = 0.05
+"""The cosine between a corner's normal and those of its triangles from which on a shift along it moves them all outwards."""
 _SHIFTS = 64
 """So many times as far a form is made to shrink and to grow, to tell what touches from what crosses."""
 
@@ -117,6 +119,15 @@ def _pass_by_either_way(points: Floats, corner: Ints, pairs: Ints, eps: float) -
     for k in range(3):
         np.add.at(normals, corner[:, k], across)
     normals = unit(normals)
+    # Where shells meet in one point, or a corner looks to all sides, a move along its normal frees nothing.
+    least = np.full(len(points), np.inf)
+    facing = (unit(across)[:, None] * normals[corner]).sum(axis=2)
+    for k in range(3):
+        np.minimum.at(least, corner[:, k], facing[:, k])
+    free: Bools = least[corner].min(axis=1) > _FREES
+    told = free[pairs].all(axis=1)
+    found = np.zeros(len(pairs), dtype=bool)
+    pairs = pairs[told]
     count = len(corner)
     graph = coo_array((np.ones(len(pairs)), (pairs[:, 0], pairs[:, 1])), shape=(count, count))
     place = connected_components(graph, directed=False)[1][pairs[:, 0]]
@@ -128,7 +139,8 @@ def _pass_by_either_way(points: Floats, corner: Ints, pairs: Ints, eps: float) -
         # By one way other triangles may pass than by the other; the place is the same.
         both &= np.isin(place, place[cross])
         some |= cross
-    return some & both
+    found[told] = some & both
+    return found
 
 
 def _doubled(corners: Ints) -> Ints:
@@ -149,17 +161,15 @@ def _meet(at: Floats, pairs: Ints, corner: Ints, eps: float, at_borders: Borders
     cross = np.zeros(len(pairs), dtype=bool)
     reach = np.zeros(len(pairs), dtype=bool)
     folded = np.zeros(len(pairs), dtype=bool)
-    for one, other in ((0, 1), (1, 0)):
-        edges, faces = (first, second) if one == 0 else (second, first)
+    for one, edges, faces in ((0, first, second), (1, second, first)):
         for k in range(3):
-            m = (k + 1) % 3
-            start, end = edges[:, k], edges[:, m]
+            start, end = edges[:, k], edges[:, (k + 1) % 3]
             found = _passes(start, end, faces, eps)
             cross |= found.through
             reach |= found.reached
             folded |= found.on
             if (found.border | found.in_plane).any():
-                at_borders.note(pairs, other, corner[pairs[:, one]][:, [k, m]], np.linalg.norm(end - start, axis=1), found)
+                at_borders.note(pairs, corner, one, k, np.linalg.norm(end - start, axis=1), found)
     normals = [np.cross(t[:, 1] - t[:, 0], t[:, 2] - t[:, 0]) for t in (first, second)]
     cross |= folded & ((normals[0] * normals[1]).sum(axis=1) > 0)
     return cross, reach & ~cross
@@ -181,9 +191,8 @@ def _passes(start: Floats, end: Floats, faces: Floats, eps: float) -> Passing:
     flat = np.abs(drop) <= 2 * eps
     t = np.clip(np.where(flat, np.abs(h0) > np.abs(h1), h0 / np.where(flat, 1.0, drop)), 0.0, 1.0)
     at = start + t[:, None] * (end - start)
-    least = np.full(len(at), np.inf)
-    for one, other in ((a, b), (b, c), (c, a)):
-        least = np.minimum(least, ((at - one) * unit(np.cross(normal, other - one))).sum(axis=1))
+    sides = [((at - one) * unit(np.cross(normal, other - one))).sum(axis=1) for one, other in ((a, b), (b, c), (c, a))]
+    least = np.minimum(np.minimum(sides[0], sides[1]), sides[2])
     there = area > 0
     both = there & (np.minimum(h0, h1) < -eps) & (np.maximum(h0, h1) > eps)
     through, border = both & (least > eps), both & (np.abs(least) <= eps)
@@ -191,7 +200,8 @@ def _passes(start: Floats, end: Floats, faces: Floats, eps: float) -> Passing:
     in_plane = there & flat & (np.maximum(np.abs(h0), np.abs(h1)) <= eps)
     on = in_plane.copy()
     on[in_plane] = _runs_within(start[in_plane], end[in_plane], faces[in_plane], normal[in_plane], eps)
-    return Passing(through, reached, on, border, in_plane, t, h0 > h1)
+    met = np.abs(np.column_stack(sides)) <= eps
+    return Passing(through, reached, on, border, met, in_plane, t, h0 > h1)
 
 
 def _runs_within(start: Floats, end: Floats, faces: Floats, normal: Floats, eps: float) -> Bools:
