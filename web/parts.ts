@@ -20,6 +20,7 @@ export { Turns } from "./src/live/turns";
 export { pack, unpack } from "./src/live/packing";
 export * as scale from "./src/theme/scale";
 export * as directions from "./src/tools/shared/directions";
+export { clearness } from "./src/viewport/finishes";
 export * as surroundings from "./src/viewport/surroundings";
 export { isolines, wireframe } from "./src/viewport/denseLines";
 export { roundSpacing } from "./src/viewport/grid";

@@ -16,6 +16,7 @@ from hypothesis import strategies as st
 from pydantic import ValidationError
 
 from tests.web.case import WEB, PartsCase
+from zinc_otter.core.picture.finishes import FINISHES
 from zinc_otter.core.cage import Cage
 from zinc_otter.core.primitives import box
 from zinc_otter.core.printing.print_bench import Machine
@@ -468,6 +469,14 @@ class Mending(PartsCase):
         named = self.call(f"{each}.map(({{ tool }}) => [tool, Parts.registry.get(tool) !== null])")
         self.assertGreater(len(named), 14)
         self.assertEqual([name for name, known in named if not known], [])
+
+
+class Finishes(PartsCase):
+    def test_what_is_looked_through_is_so_in_true_pictures_too(self) -> None:
+        for name, finish in FINISHES.items():
+            shown = self.call("Parts.clearness(given)", name)
+            wanted = {"index": finish.index, "tint": list(finish.colour or ())} if finish.kind == "clear" else None
+            self.assertEqual(shown, wanted, name)
 
 
 class Surroundings(PartsCase):

@@ -25,3 +25,14 @@ export function lightAround(light: Light): void {
   }
   aroundMap.needsUpdate = true;
 }
+
+/** For shaders: what is met in a direction of the eye's own, and light that is brighter than white bent towards it. */
+export const aroundHead = `
+#ifndef LIGHT_AROUND
+#define LIGHT_AROUND
+vec3 lightAround(sampler2D around, vec3 d) {
+  return textureLod(around, vec2(atan(d.x, d.z) / 6.2831853 + 0.5, asin(clamp(d.y, -1.0, 1.0)) / 3.1415927 + 0.5), 0.0).rgb;
+}
+vec3 toned(vec3 light) { return mix(light, 0.7 + 0.3 * (1.0 - exp((0.7 - light) / 0.3)), step(0.7, light)); }
+#endif
+`;

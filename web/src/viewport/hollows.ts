@@ -59,10 +59,10 @@ export class Hollows {
 
   /** Lie over what is about to be drawn: as found last where the same is seen, else found anew, if there is time for it. */
   lay(renderer: WebGLRenderer, scene: Scene, camera: PerspectiveCamera | OrthographicCamera, takesTime: boolean): void {
-    const now = this.depths.seen(renderer, scene, camera);
+    const now = this.depths.seen;
     if (now !== this.found && takesTime) {
       this.mesh.visible = false;
-      this.depths.draw(renderer, scene, camera, now);
+      this.depths.draw(renderer, scene, camera);
       this.draw(renderer, camera);
       this.found = now;
     }

@@ -28,7 +28,7 @@ import {
   type WebGLRenderer,
   WebGLRenderTarget,
 } from "three";
-import { aroundMap } from "./aroundMap";
+import { aroundHead, aroundMap } from "./aroundMap";
 import type { OpaqueDepths } from "./opaqueDepths";
 import { fresnel } from "./refraction";
 
@@ -63,14 +63,14 @@ export const through = (): Through => ({
 });
 
 type Eye = PerspectiveCamera | OrthographicCamera;
-type Clear = Mesh<BufferGeometry, Material & { through?: Through }>;
+type ClearMesh = Mesh<BufferGeometry, Material & { through?: Through }>;
 
 /** By what draws: a surface knows nothing of the picture that it is drawn into. */
 const layersOf = new WeakMap<WebGLRenderer, ClearLayers>();
 
 /** Have a surface looked through from now on, or no longer. */
 export function lookThrough(mesh: Mesh, on: boolean): void {
-  mesh.onBeforeRender = on ? (renderer, _scene, camera) => layersOf.get(renderer)?.prepare(mesh as unknown as Clear, camera as Eye) : () => undefined;
+  mesh.onBeforeRender = on ? (renderer, _scene, camera) => layersOf.get(renderer)?.prepare(mesh as unknown as ClearMesh, camera as Eye) : () => undefined;
 }
 
 /** What one picture keeps for the pieces that are looked through in it. */
@@ -111,19 +111,19 @@ export class ClearLayers {
       Object.assign(material, { opacity: takesTime ? 1 : 0.5, depthWrite: takesTime });
     }
     this.takesTime = takesTime;
-    if (clear.length && takesTime) this.depths.draw(this.renderer, scene, camera, this.depths.seen(this.renderer, scene, camera));
+    if (clear.length && takesTime) this.depths.draw(this.renderer, scene, camera);
   }
 
-  private in(scene: Scene): Clear[] {
-    const found: Clear[] = [];
+  private in(scene: Scene): ClearMesh[] {
+    const found: ClearMesh[] = [];
     scene.traverseVisible((one) => {
-      if (one instanceof Mesh && ((one as Clear).material.through?.throughOn.value ?? 0) > 0) found.push(one as Clear);
+      if (one instanceof Mesh && ((one as ClearMesh).material.through?.throughOn.value ?? 0) > 0) found.push(one as ClearMesh);
     });
     return found;
   }
 
   /** Called before a piece is drawn, when all that lies behind it has been. */
-  prepare(mesh: Clear, camera: Eye): void {
+  prepare(mesh: ClearMesh, camera: Eye): void {
     if (!this.takesTime) return;
     const { renderer } = this;
     const size = renderer.getDrawingBufferSize(new Vector2());
@@ -161,15 +161,15 @@ export class ClearLayers {
     }
   }
 
-  private draw(mesh: Clear, camera: Eye, material: ShaderMaterial, cleared: boolean): void {
+  private draw(mesh: ClearMesh, camera: Eye, material: ShaderMaterial, cleared: boolean): void {
     const { renderer } = this;
-    const [own, ask, clears, order] = [mesh.material, mesh.onBeforeRender, renderer.autoClear, mesh.renderOrder];
+    const [own, ask, clears] = [mesh.material, mesh.onBeforeRender, renderer.autoClear];
     mesh.material = material;
     mesh.onBeforeRender = () => undefined;
     renderer.autoClear = cleared;
     renderer.render(mesh, camera);
     renderer.autoClear = clears;
-    Object.assign(mesh, { material: own, onBeforeRender: ask, renderOrder: order });
+    Object.assign(mesh, { material: own, onBeforeRender: ask });
   }
 
   dispose(): void {
@@ -209,13 +209,6 @@ void main() {
   #include <clipping_planes_fragment>
   gl_FragColor = vec4(normalize(lookedNormal), lookedAt.z);
 }
-`;
-
-const aroundHead = `
-vec3 lightAround(sampler2D around, vec3 d) {
-  return textureLod(around, vec2(atan(d.x, d.z) / 6.2831853 + 0.5, asin(clamp(d.y, -1.0, 1.0)) / 3.1415927 + 0.5), 0.0).rgb;
-}
-vec3 toned(vec3 light) { return mix(light, 0.7 + 0.3 * (1.0 - exp((0.7 - light) / 0.3)), step(0.7, light)); }
 `;
 
 const farFragment = `

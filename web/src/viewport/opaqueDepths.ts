@@ -22,6 +22,7 @@ const layer = 1;
 export class OpaqueDepths {
   private readonly target: WebGLRenderTarget;
   private readonly solid: MeshBasicMaterial;
+  seen = "";
   /** What was seen when they were drawn last. */
   private drawn = "";
 
@@ -34,8 +35,8 @@ export class OpaqueDepths {
     return this.target.depthTexture;
   }
 
-  /** All that they depend on, as words. Tells what is opaque from what is not, too. */
-  seen(renderer: WebGLRenderer, scene: Scene, camera: Camera): string {
+  /** Once before each frame: what is opaque is told from what is not, and all that they depend on is put in words. */
+  look(renderer: WebGLRenderer, scene: Scene, camera: Camera): void {
     scene.updateMatrixWorld();
     camera.updateMatrixWorld();
     const size = renderer.getDrawingBufferSize(new Vector2());
@@ -49,12 +50,12 @@ export class OpaqueDepths {
       const points = geometry.attributes.position as BufferAttribute | undefined;
       seen.push(one.id, geometry.id, points?.version ?? 0, +one.material.transparent, ...matrixWorld.elements.slice(12));
     });
-    return seen.join(" ");
+    this.seen = seen.join(" ");
   }
 
-  /** Draw them, if `seen` is not what they were drawn from last. */
-  draw(renderer: WebGLRenderer, scene: Scene, camera: Camera, seen: string): void {
-    if (seen === this.drawn) return;
+  /** Draw them, unless they were drawn last where the same was seen. */
+  draw(renderer: WebGLRenderer, scene: Scene, camera: Camera): void {
+    if (this.seen === this.drawn) return;
     const size = renderer.getDrawingBufferSize(new Vector2());
     if (this.target.width !== size.x || this.target.height !== size.y) this.target.setSize(size.x, size.y);
     const [mask, cleared] = [camera.layers.mask, renderer.autoClear];
@@ -67,7 +68,7 @@ export class OpaqueDepths {
     scene.overrideMaterial = null;
     camera.layers.mask = mask;
     renderer.autoClear = cleared;
-    this.drawn = seen;
+    this.drawn = this.seen;
   }
 
   dispose(): void {

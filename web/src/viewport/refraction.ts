@@ -1,7 +1,7 @@
 /** Looking into a faceted stone: each ray is bent as it enters, followed from facet to facet, and bent out into what stands around. */
 import { Color, DataTexture, FloatType, type MeshMatcapMaterial, RGBAFormat } from "three";
 import type { GemFrame } from "../model/types";
-import { aroundMap } from "./aroundMap";
+import { aroundHead, aroundMap } from "./aroundMap";
 
 /** How often a ray meets a facet from within, at most. */
 const meets = 7;
@@ -106,10 +106,11 @@ uniform float gemFire;
 uniform vec3 gemTint;
 uniform float gemDeep;
 
+${aroundHead}
 // Darker about the eye, whose own head stands in the light.
 vec3 gemMeets(vec3 way) {
   vec3 d = normalize(gemToView * way);
-  vec3 light = textureLod(gemTent, vec2(atan(d.x, d.z) / 6.2831853 + 0.5, asin(clamp(d.y, -1.0, 1.0)) / 3.1415927 + 0.5), 0.0).rgb;
+  vec3 light = lightAround(gemTent, d);
   return light * (1.0 - 0.85 * smoothstep(0.94, 0.985, d.z));
 }
 
@@ -148,6 +149,6 @@ vec3 gemLight() {
   }
   // What is still within comes out somewhere.
   light += 0.35 * share;
-  return mix(light, 0.7 + 0.3 * (1.0 - exp((0.7 - light) / 0.3)), step(0.7, light));
+  return toned(light);
 }
 `;

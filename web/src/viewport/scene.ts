@@ -274,6 +274,7 @@ export class Scene {
     this.floor.draw(this.eye);
     const { camera } = this.eye;
     const { takesTime } = this.pace;
+    this.depths.look(this.renderer, this.three, camera);
     if (this.wantsHollows) this.hollows.lay(this.renderer, this.three, camera, takesTime);
     else this.hollows.mesh.visible = false;
     this.clear.begin(this.three, camera, this.eye.back.z > 0.02 ? this.floor.height : null, takesTime);
