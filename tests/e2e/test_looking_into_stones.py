@@ -40,7 +40,7 @@ def passed(cosine: Floats, from_: float, to: float) -> Floats:
 
 def light_from_above(places: Floats, index: float, light: Any, tint: Floats) -> Floats:
     """What an eye straight above sees (n,) of ``light`` (of directions) at places (n, 2) on the table, the mean of three
-    colours; within the stone they take on its ``tint`` (3,) over 2.6 of its heights, as the viewport says (Lambert, Beer)."""
+    colours; within the stone they take on its ``tint`` (3,) over 2.6 of its heights, as the viewport has it."""
     normals, offsets = CUT.gem.normals, (CUT.gem.normals * CUT.gem.points[[loop[0] for loop in CUT.gem.facets]]).sum(axis=1)
     at = np.column_stack([places, np.full(len(places), CUT.gem.height[1])])
     ways = np.tile([0.0, 0.0, -1.0], (len(places), 1))
