@@ -87,6 +87,17 @@ class Glass(BrowserCase):
         self.assertAlmostEqual(self.dark_at(picture, 0, height, 4), height, delta=0.5)
         self.assertAlmostEqual(self.dark_at(picture, 50, aside, 6), aside, delta=0.3)
 
+    def test_what_stands_before_it_is_not_seen_in_it(self) -> None:
+        picture = self.seen_from_above(
+            {"kind": "move", "piece": "p1", "picked": {"kind": "piece", "ids": [0]}, "vector": [0, 0, 120]},
+            {"kind": "add-sphere", "diameter": 40, "count": 4, "centre": [0, 0, 60], "size_of": "surface"},
+            {"kind": "finish-piece", "piece": "p2", "finish": "glass"},
+        )
+        self.assertAlmostEqual(self.dark_at(picture, 0, 0, 3), 0, delta=0.3)
+        rows = np.array([-12.0, -9, -6, -4, 4, 6, 9, 12])
+        at = self.screen.project(np.column_stack([np.zeros(8), rows, np.full(8, 60.0)])).astype(int)
+        self.assertGreater(picture[at[:, 1], at[:, 0]].min(), 140)
+
     def test_what_is_asked_to_be_seen_through_is_drawn_faintly_and_bends_nothing(self) -> None:
         self.seen_from_above(
             {**BOX, "size": [50, 80, 20], "centre": [0, 0, 60]},

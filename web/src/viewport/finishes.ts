@@ -2,7 +2,7 @@
 import { clays } from "../theme/clays";
 import { type Light, turnedBack } from "./light";
 import type { Painter } from "./matcap";
-import { lightMet, type Rgb, tinge } from "./surroundings";
+import { addLightMet, lightMet, type Rgb, tinge } from "./surroundings";
 
 interface Finish {
   /** What is thrown back straight on, in linear light; of what is not metal little. */
@@ -64,13 +64,18 @@ function thrownBack(x: number, y: number, z: number, rough: number, light: Light
     const size = Math.hypot(nx, ny, z);
     const [a, b, c] = [nx / size, ny / size, z / size];
     const [wayX, wayZ] = turnedBack(light, 2 * c * a, 2 * c * c - 1);
-    lightMet(light.around, wayX, 2 * c * b, wayZ).forEach((v, j) => (sum[j] += v / count));
+    addLightMet(sum, light.around, wayX, 2 * c * b, wayZ);
   }
-  return sum;
+  return sum.map((v) => v / count) as Rgb;
 }
 
 const toLinear = (v: number) => (v <= 0.04045 ? v / 12.92 : ((v + 0.055) / 1.055) ** 2.4);
 const toScreen = (v: number) => 255 * (v <= 0.0031308 ? 12.92 * v : 1.055 * Math.min(1, v) ** (1 / 2.4) - 0.055);
+
+const nothing: Rgb = [0, 0, 0];
+
+/** So many pixels across tell all of its ball: the lights of a rough one have no edges. */
+export const grainOf = (name: string): number => ((finishes[name] ?? finishes.clay).rough < 0.1 ? 256 : 96);
 
 /** The ball of a finish, of a piece in this clay. */
 export function finishBall(name: string, colour: string, light: Light): Painter {
@@ -81,7 +86,7 @@ export function finishBall(name: string, colour: string, light: Light): Painter 
     const [keyX, keyZ] = turnedBack(light, x, z);
     const wrapped = Math.max(0, (-0.42 * keyX + 0.62 * y + 0.66 * keyZ + 0.36) / 1.36) ** 1.3;
     // What is clear lets through what stands behind it, upside down.
-    const behind = lightMet(light.around, -0.8 * keyX, -0.8 * y, -keyZ);
+    const behind = finish.clear ? lightMet(light.around, -0.8 * keyX, -0.8 * y, -keyZ) : nothing;
     const met = thrownBack(x, y, z, finish.rough, light);
     const grazing = (1 - z) ** 5;
     return [0, 1, 2].map((k) => {

@@ -264,8 +264,11 @@ vec3 throughAt(vec2 screen, float z) {
 }
 /** Where a place is on the screen, from 0 to 1, and its depth there. */
 vec3 throughOnScreen(vec4 clip) { return 0.5 + 0.5 * clip.xyz / clip.w; }
-/** Whether something opaque lies before it. */
-bool throughPast(vec3 on) { return textureLod(throughDepths, on.xy, 0.0).r < on.z; }
+/** Whether something opaque lies before it, but not before the piece that is looked through. */
+bool throughPast(vec3 on) {
+  float depth = textureLod(throughDepths, on.xy, 0.0).r;
+  return depth < on.z && depth > gl_FragCoord.z;
+}
 /** The share of what is drawn behind that is met, and its light. */
 vec4 throughMet(vec3 at, vec3 way, float reach) {
   if (way.z > -0.05) return vec4(0.0);
@@ -301,6 +304,8 @@ vec4 throughMet(vec3 at, vec3 way, float reach) {
   }
   vec2 edge = smoothstep(vec2(0.0), vec2(0.04), screen) * smoothstep(vec2(0.0), vec2(0.04), 1.0 - screen);
   float share = edge.x * edge.y * smoothstep(0.05, 0.35, -way.z);
+  // What stands before the piece hides what lies behind it there.
+  share *= step(gl_FragCoord.z, textureLod(throughDepths, screen, 0.0).r);
   vec3 tone = textureLod(throughBehind, screen, 0.0).rgb;
   return vec4(mix(tone / 12.92, pow((tone + 0.055) / 1.055, vec3(2.4)), step(0.04045, tone)), share);
 }

@@ -2,7 +2,7 @@
 import { type BufferGeometry, type CanvasTexture, DoubleSide, type Mesh, MeshMatcapMaterial, type Plane } from "three";
 import type { Material } from "../live/stores/show";
 import { clays } from "../theme/clays";
-import { type Clear, clearness, finishBall, isGrained } from "./finishes";
+import { type Clear, clearness, finishBall, grainOf, isGrained } from "./finishes";
 import { asItStands, exposed, type Light, turnedBack } from "./light";
 import { ball, clay, paint, type Painter } from "./matcap";
 import { lightAround } from "./aroundMap";
@@ -46,7 +46,7 @@ export const zincTexture = () => texture("stand", (by) => clay([168, 170, 172], 
 
 /** By a clay's name; of what is shown as it is `of` something, by that as well. */
 export function surfaceTexture(material: Material, colour: string, of = "clay"): CanvasTexture {
-  if (material === "finish" && of !== "clay") return texture(`${of} ${colour}`, (by) => finishBall(of, colour, by));
+  if (material === "finish" && of !== "clay") return texture(`${of} ${colour}`, (by) => finishBall(of, colour, by), grainOf(of));
   if (material === "metal") return texture("metal", () => metal);
   if (material === "stripes") return texture("stripes", () => stripes, 1024);
   const { lit, shade } = clays[colour] ?? clays.clay;
