@@ -71,7 +71,7 @@ export function surfaceMaterial(planes: Plane[], tinted: { value: number }): Sur
     shader.vertexShader = `out vec3 woodAt;\n${shader.vertexShader}`.replace("#include <project_vertex>", "#include <project_vertex>\nwoodAt = position;");
     shader.fragmentShader = `uniform float tintBack;\n${woodHead}${throughHead}${shader.fragmentShader}`.replace(
       "#include <opaque_fragment>",
-      "if (woodOn > 0.5) outgoingLight *= woodTone();\nif (throughOn > 0.5) outgoingLight = diffuse * throughLight(-vViewPosition, normal, gl_FrontFacing);\nelse if (!gl_FrontFacing) outgoingLight = mix(outgoingLight, vec3(0.40, 0.26, 0.34), 0.66 * tintBack);\n#include <opaque_fragment>",
+      "if (woodOn > 0.5) outgoingLight *= woodTone();\nif (throughOn > 0.5) outgoingLight = diffuse * throughLight(-vViewPosition, normal, gl_FrontFacing);\nif (!gl_FrontFacing) outgoingLight = mix(outgoingLight, vec3(0.40, 0.26, 0.34), (throughOn > 0.5 ? 0.2 : 0.66) * tintBack);\n#include <opaque_fragment>",
     );
   };
   return material;
