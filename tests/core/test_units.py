@@ -3,11 +3,17 @@
 from __future__ import annotations
 
 import math
+import time
 import unittest
+from concurrent.futures import ThreadPoolExecutor
+from threading import Barrier
+from unittest import mock
 
+import pint
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
+from zinc_otter.core import units
 from zinc_otter.core.errors import BadNumberError
 from zinc_otter.core.units import read_number
 
@@ -88,6 +94,28 @@ class Values(unittest.TestCase):
     def test_arithmetic_is_the_usual(self, a: float, b: float, sign: str) -> None:
         expected = {"+": a + b, "-": a - b, "*": a * b, "/": a / b}[sign]
         self.assertTrue(math.isclose(read_number(f"{a!r} {sign} {b!r}", "number"), expected, rel_tol=1e-12, abs_tol=1e-12))
+
+
+class AtOnce(unittest.TestCase):
+    def test_the_first_numbers_may_be_read_together(self) -> None:
+        # Quantities of one registry cannot be added to those of another, so that there must be one from the beginning.
+        made: list[pint.UnitRegistry] = []
+        began = Barrier(4)
+
+        class Slow(pint.UnitRegistry):  # type: ignore[misc]
+            def __init__(self) -> None:
+                made.append(self)
+                time.sleep(0.1)
+                super().__init__()
+
+        def read(text: str) -> float:
+            began.wait()
+            return read_number(text, "length")
+
+        units._made.cache_clear()
+        with mock.patch("pint.UnitRegistry", Slow), ThreadPoolExecutor(4) as readers:
+            values = list(readers.map(read, ("9/2", "9/2 mm", "1 + 2", "1 cm + 2")))
+        self.assertEqual((values, len(made)), ([4.5, 4.5, 3.0, 12.0], 1))
 
 
 class Refusals(unittest.TestCase):

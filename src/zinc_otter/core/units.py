@@ -5,6 +5,7 @@ from __future__ import annotations
 import math
 import re
 from functools import cache
+from threading import Lock
 from typing import Any, Literal
 
 from zinc_otter.core.errors import BadNumberError
@@ -70,8 +71,17 @@ def read_number(text: str, asked: Asked, unit: str = "mm") -> float:
     return _Reader(text, asked, unit).value()
 
 
-@cache
+_first = Lock()
+
+
 def _registry() -> Any:
+    # Quantities of two registries cannot be added: whoever comes while it is made waits for this one.
+    with _first:
+        return _made()
+
+
+@cache
+def _made() -> Any:
     import pint
 
     return pint.UnitRegistry()
