@@ -13,6 +13,7 @@ from fastapi.testclient import TestClient
 
 from zinc_otter.api.app import create_app
 from zinc_otter.api.room import Room
+from zinc_otter.core.words import Unit
 
 _KINDS = {1: "<f4", 2: "<f8", 3: "<i4", 4: "u1"}
 
@@ -48,9 +49,9 @@ class ServiceCase(unittest.TestCase):
             ServiceCase._kept = made
         return made
 
-    def begun(self, *commands: dict[str, Any]) -> dict[str, Any]:
+    def begun(self, *commands: dict[str, Any], unit: Unit = "mm") -> dict[str, Any]:
         """A new design to which commands were given, by REST."""
-        state = self.client.post("/api/designs", json={"name": "Trial"}).json()
+        state = self.client.post("/api/designs", json={"name": "Trial", "unit": unit}).json()
         for command in commands:
             state = self.give(state, command)
         return dict(state)

@@ -13,6 +13,7 @@ from zinc_otter.core.formats.cages import read_cage, write_cage
 from zinc_otter.core.formats.mesh import read_mesh
 from zinc_otter.core.formats.step import facts_of, read_step, write_step
 from zinc_otter.core.solid.exact import Cylinder
+from zinc_otter.core.words import area_words, extent, lengths_in, volume_words
 
 
 class SolidCase(ServiceCase):
@@ -117,7 +118,7 @@ class Followed(SolidCase):
         self.assertEqual([row[2] for row in measured["followers"]], ["done"])
         page = self.client.get(path + "/certificate-page")
         self.assertIn("text/html", page.headers["content-type"])
-        self.assertIn(f"{certificate['volume']:,.1f} mm³", page.text)
+        self.assertIn(volume_words(certificate["volume"]), page.text)
         self.assertNotIn("http", page.text)
         # No number of it is told with an exponent.
         self.assertIsNone(re.search(r"\d[eE][-+]\d", page.text))
@@ -126,6 +127,19 @@ class Followed(SolidCase):
         follower = state["pieces"][0]["followers"][0]
         self.give(state, {"kind": "change-follower", "piece": "p1", "follower": {**follower, "on": False}})
         self.assertIsNone(self.client.get(path + "/certificate").json())
+
+    def test_the_page_of_a_design_in_inches_tells_inches(self) -> None:
+        state = self.begun({**BOX, "size": [30, 20, 12]}, unit="in")
+        path = self.path(state)
+        self.assertEqual(self.wait(self.client.post(path + "/solid").json())["status"], "done")
+        certificate = self.client.get(path + "/certificate").json()
+        page = self.client.get(path + "/certificate-page").text
+        with lengths_in("in"):
+            told = extent(certificate["size"]), volume_words(certificate["volume"]), area_words(certificate["area"])
+        for words in told:
+            self.assertIn(words, page)
+        # Files are in millimetres: so large it is in them.
+        self.assertEqual(re.findall(r"[\d.,]+ mm[^<]*", page), [extent(certificate["size"]).split(" × ")[-1] + ")"])
 
     def test_the_finder_by_its_job_and_key(self) -> None:
         state = self.bossed()
@@ -304,4 +318,8 @@ class Bench(SolidCase):
         self.assertEqual(picture.headers["content-type"], "image/svg+xml")
         self.assertIn("<path", picture.text)
         self.problem(self.client.post(path, json={"layer": 0}), 422, "invalid")
+        # What it finds is told in the unit of the design.
+        state = self.begun(BOX, unit="in")
+        answer = self.client.post(self.path(state) + "/print-bench?tolerance=0.2", json={"bed": [25.4, 200, 200]}).json()
+        self.assertIn("the bed 1 × 7.874 × 7.874 in: too long along x", answer["objections"][0]["words"])
         self.problem(self.client.post(path, json={"layer": 1e-4}), 422, "refused")

@@ -204,7 +204,7 @@ class CollaredGrip(FollowerCase):
         screen.tool("Combine")
         screen.choose("Do", "subtract")
         page.get_by_label("STEP file", exact=True).set_input_files(self.folder / "pin.step")
-        page.get_by_text("pin: 6.0 × 6.0 × 40.0 mm").wait_for(timeout=60_000)
+        page.get_by_text("pin: 6 × 6 × 40 mm").wait_for(timeout=60_000)
         page.get_by_text("not applied yet").wait_for()
         screen.press("Enter")
         screen.steps(last + 1)

@@ -136,7 +136,7 @@ class Sheets(unittest.TestCase):
         d = replace(d, references=(Component("c1", "Clasp", "a" * 64, 12, (4, 3, 2)),))
         pages = pages_of(d)
         words = words_on(pages)
-        for said in ("Findings", "Clasp", "D1  40 mm", "Trial", "1:1", "2026-03-04 05:06", "fails", "holds", "24,000.0 mm³"):
+        for said in ("Findings", "Clasp", "D1  40 mm", "Trial", "1:1", "2026-03-04 05:06", "fails", "holds", "24,000 mm³"):
             self.assertIn(said, words)
         self.assertIn("limit 25 mm", words)
         self.assertIn("None has been written of these forms", " ".join(words))

@@ -21,6 +21,7 @@ from zinc_otter.core.cage import Cage
 from zinc_otter.core.primitives import box
 from zinc_otter.core.printing.print_bench import Machine
 from zinc_otter.core.surface import build_stencils, evaluate
+from zinc_otter.core.words import Unit, bulk_words, lengths_in, volume_words
 from zinc_otter.studio.commands import read_command
 
 def arrays(cage: Cage) -> dict[str, list[float]]:
@@ -132,6 +133,14 @@ class Units(PartsCase):
         words = [self.call("Parts.units.lengthWords(given[0], given[1])", list(x)) for x in
                  ((25.4, "in"), (0.004, "mm"), (-0.001, "mm"), (12.5, "cm"), (100, "mm"))]  # fmt: skip
         self.assertEqual(words, ["1 in", "0 mm", "0 mm", "1.25 cm", "100 mm"])
+
+    @settings(max_examples=30, deadline=None)
+    @given(st.floats(1e-3, 1e9), st.sampled_from(["mm", "cm", "in"]))
+    def test_volumes_are_told_as_the_service_tells_them(self, mm3: float, unit: Unit) -> None:
+        with lengths_in(unit):
+            told = [volume_words(mm3), bulk_words(mm3)]
+        here = [f"Parts.units.{name}(given[0], given[1])" for name in ("volumeWords", "bulkWords")]
+        self.assertEqual([self.call(one, [mm3, unit]) for one in here], told)
 
 
 class Fields(PartsCase):

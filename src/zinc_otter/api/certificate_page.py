@@ -5,7 +5,6 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import dataclass
 from importlib import resources
-from typing import Literal
 
 from mako.template import Template
 
@@ -14,7 +13,18 @@ from zinc_otter.core.remark import Remark
 from zinc_otter.core.solid.certificate import Certificate
 from zinc_otter.core.solid.gate import in_short
 from zinc_otter.core.solid.materials import METALS, WAX
-from zinc_otter.core.words import figures
+from zinc_otter.core.words import (
+    Unit,
+    area_words,
+    bare_length,
+    extent,
+    figures,
+    fine_length_words,
+    length_words,
+    lengths_in,
+    told_in,
+    volume_words,
+)
 from zinc_otter.studio.bill import StoneLine
 
 # All that is put in is escaped, unless a template says otherwise.
@@ -31,7 +41,7 @@ class OfWhat:
     design: str
     revision: int
     date: str
-    unit: Literal["mm", "cm", "in"] = "mm"
+    unit: Unit = "mm"
     larger: float = 0.0
 
 
@@ -43,16 +53,23 @@ def certificate_page(
 
     ``stones`` are those that are laid on it; ``asked`` are the proofs of its piece, what each asks and what was found.
     """
+    with lengths_in(of.unit):
+        return _page(certificate, name, made_from, of, stones, asked)
+
+
+def _page(
+    certificate: Certificate, name: str, made_from: str, of: OfWhat, stones: Sequence[StoneLine],
+    asked: Sequence[tuple[str, str]],
+) -> str:  # fmt: skip
     c, m = certificate, certificate.measured
-    size = " × ".join(f"{s:,.2f}" for s in c.size)
-    each = {"mm": 1.0, "cm": 10.0, "in": 25.4}[of.unit]
-    in_unit = "" if of.unit == "mm" else f" ({' × '.join(f'{s / each:,.3f}' for s in c.size)} {of.unit})"
+    with lengths_in("mm"):
+        in_files = extent(c.size)
     facts = [
         ("Watertight", "yes" if c.watertight else "no"),
         ("Closed solids", f"{c.solid_count}"),
-        ("Size", f"{size} mm{in_unit}"),
-        ("Volume", f"{c.volume:,.1f} mm³ ({c.volume / 1000:,.3f} cm³)"),
-        ("Area", f"{c.area:,.1f} mm²"),
+        ("Size", extent(c.size) + ("" if of.unit == "mm" else f" ({in_files})")),
+        ("Volume", f"{volume_words(c.volume)} ({figures(c.volume / 1000, 6)} cm³)"),
+        ("Area", area_words(c.area)),
     ]
     truth = [("Largest deviation from the form's surface", _tiny(c.deviation))]
     if c.pole_count is not None and c.seam_angle is not None:
@@ -64,17 +81,19 @@ def certificate_page(
         facts.append(("Faces", f"{c.face_count:,} triangles"))
     steps: list[tuple[str, str]] = []
     if m is not None:
-        facts.append(("Centre of mass", ", ".join(f"{x:.2f}" for x in m.centre) + " mm"))
+        facts.append(("Centre of mass", _at(m.centre)))
         crossings = f"found at {m.crossings} places" if m.crossings else "looked for among all triangles, none found"
-        at = ", ".join(f"{x:.1f}" for x in m.thinnest_at)
         truth += [
             ("Crossing itself", crossings),
-            ("Smallest wall", f"{m.thinnest:.2f} mm near {at} (the least of up to {SAMPLES:,} places)"),
+            (
+                "Smallest wall",
+                f"{length_words(m.thinnest)} near {_at(m.thinnest_at)} (the least of up to {SAMPLES:,} places)",
+            ),
             ("Triangles measured on", f"{m.triangle_count:,}, within {_tiny(m.chord)}"),
         ]
         if c.route == "kernel":
             truth += [
-                ("Volume by triangles, found on its own", f"{m.mesh_volume:,.1f} mm³"),
+                ("Volume by triangles, found on its own", volume_words(m.mesh_volume)),
                 ("Largest tolerance of the kernel", _tiny(m.tolerance)),
             ]
         steps = [(called, words or status) for _, called, status, words in m.followers]
@@ -94,7 +113,9 @@ def certificate_page(
             for line in stones
         ],
         tables=[
-            ("The solid", facts), ("How true it is", truth), *([("What was done to the form", steps)] if steps else []),
+            ("The solid", facts),
+            ("How true it is", truth),
+            *([("What was done to the form", steps)] if steps else []),
             *([("What was asked of the form", asked)] if asked else []),
         ],
         warnings=_listed(c.warnings),
@@ -104,13 +125,17 @@ def certificate_page(
 
 def _tiny(mm: float) -> str:
     """With two digits that count and no exponent."""
-    return "under 0.000001 mm" if 0 < mm < 1e-6 else f"{figures(mm, 2)} mm"
+    return f"under 0.000001 {told_in()}" if 0 < mm < 1e-6 else fine_length_words(mm)
+
+
+def _at(point: Sequence[float]) -> str:
+    return f"{', '.join(bare_length(x) for x in point)} {told_in()}"
 
 
 def _listed(remarks: Sequence[Remark]) -> list[str]:
     """Each with its place, if it has one."""
     items = []
     for remark in remarks:
-        points = "; ".join(", ".join(f"{x:.2f}" for x in point) for point in remark.place.points[:3])
-        items.append(f"{remark.words} Near {points} mm." if points else remark.words)
+        points = "; ".join(map(_at, remark.place.points[:3]))
+        items.append(f"{remark.words} Near {points}." if points else remark.words)
     return items

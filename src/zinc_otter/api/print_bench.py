@@ -14,6 +14,7 @@ from zinc_otter.api.triangle_files import Chord, triangles_for
 from zinc_otter.core.formats.surfaces import Appearance, write_surface
 from zinc_otter.core.printing.print_bench import Job, Machine, judge, layer_picture, take
 from zinc_otter.core.printing.processes import PROCESSES
+from zinc_otter.core.words import lengths_in
 from zinc_otter.studio.followers import recipe_of
 
 router = APIRouter(prefix="/api/designs/{design_id}/pieces/{piece_id}/print-bench", tags=["print bench"])
@@ -43,7 +44,8 @@ def list_print_processes() -> list[PrintProcessState]:
 def hand_over(design_id: str, piece_id: str, machine: MachineAsk, room: AtHand, tolerance: Chord = 0.05) -> BenchAnswer:
     """Hand the piece over as 3MF. The bench is simulated: it stands for the real machine."""
     job = _job(room, design_id, piece_id, tolerance)
-    return BenchAnswer(**asdict(judge(job, Machine(**machine.model_dump()))))
+    with lengths_in(room.studio.saved(design_id).facts.unit):
+        return BenchAnswer(**asdict(judge(job, Machine(**machine.model_dump()))))
 
 
 @router.get("/layer.svg", response_class=Response)

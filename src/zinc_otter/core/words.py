@@ -95,6 +95,31 @@ def extent(sizes: Iterable[float]) -> str:
     return f" {TIMES} ".join(bare_length(size) for size in sizes) + f" {told_in()}"
 
 
+def area_words(mm2: float, digits: int = 7) -> str:
+    """So many digits that count, of mm² told in the unit's square.
+
+    >>> with lengths_in("in"):
+    ...     area_words(645.16)
+    '1 in²'
+    """
+    return f"{figures(mm2 / PER[told_in()][0] ** 2, digits)} {told_in()}²"
+
+
+def volume_words(mm3: float, digits: int = 7) -> str:
+    """So many digits that count, of mm³ told in the unit's cube.
+
+    >>> volume_words(1234.567), volume_words(24000.0)
+    ('1,234.567 mm³', '24,000 mm³')
+    """
+    return f"{figures(mm3 / PER[told_in()][0] ** 3, digits)} {told_in()}³"
+
+
+def bulk_words(mm3: float) -> str:
+    """Of material, as it is bought: in cm³, or in³ where lengths are told in inches."""
+    with lengths_in("in" if told_in() == "in" else "cm"):
+        return volume_words(mm3, 2)
+
+
 def along_axes(vector: Iterable[float]) -> str:
     """For example ``x 2, z −1.5 mm``."""
     per, digits = PER[told_in()]

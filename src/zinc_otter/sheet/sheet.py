@@ -16,7 +16,7 @@ from zinc_otter.core.proving import Ground, Proof, Verdict
 from zinc_otter.core.proving.base import Valued
 from zinc_otter.core.proving.dimensions import Dimension
 from zinc_otter.core.solid.materials import MATERIALS
-from zinc_otter.core.words import extent, lengths_in, number
+from zinc_otter.core.words import extent, fine_length_words, lengths_in, volume_words
 from zinc_otter.sheet.drawing import FOOT, MARGIN, Measure, drawing, scale_words
 from zinc_otter.sheet.files import Written, put_files
 from zinc_otter.sheet.maps import put_map
@@ -162,7 +162,7 @@ def _facts(
     rows = []
     for one in metal:
         size = extent(one.size)
-        volume = "open" if one.volume is None else f"{one.volume:,.1f} mm³"
+        volume = "open" if one.volume is None else volume_words(one.volume)
         weight = "" if one.volume is None else f"{material.weight(one.volume):,.2f} g"
         rows.append([one.piece.name, size, volume, weight, one.how])
     flow.table("Pieces", ["Piece", "Size", "Volume", "Weight", "Found from"], [3, 4, 2.6, 2, 6], rows)
@@ -206,7 +206,7 @@ def _facts(
 
 def _strays(verdict: Verdict) -> str:
     found = verdict.measured
-    return f"; round within {number(found.strays, 3)} mm" if found is not None and found.strays > 0.0005 else ""
+    return f"; round within {fine_length_words(found.strays)}" if found is not None and found.strays > 0.0005 else ""
 
 
 def _name(design: Design, key: str) -> str:

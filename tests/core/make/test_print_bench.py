@@ -48,7 +48,7 @@ class Bench(unittest.TestCase):
         answer = judge(on_bench(shell), Machine())
         (wall,) = answer.objections
         self.assertFalse(answer.accepted)
-        self.assertIn("0.50 mm", wall.words)
+        self.assertIn("0.5 mm", wall.words)
         self.assertTrue(wall.places)
         for x, y, _ in wall.places:
             self.assertTrue(min(abs(x), abs(x - 20), abs(y), abs(y - 30)) < 0.51)
@@ -108,7 +108,7 @@ class Hollows(unittest.TestCase):
         # A fin of 0.3 mm on a large block: far less than one place of a hundred.
         finned = block(60, 60, 20) + block(4, 0.3, 3).translate((20, 30, 20))
         walls = [o for o in judge(on_bench(finned), Machine()).objections if o.what == "wall"]
-        self.assertIn("down to 0.30 mm", walls[0].words)
+        self.assertIn("down to 0.3 mm", walls[0].words)
         for x, y, z in walls[0].places:
             self.assertTrue(19.9 < x < 24.1 and 29.9 < y < 30.4 and z > 19.9)
 

@@ -31,6 +31,18 @@ export function areaWords(mm2: number, unit: Unit): string {
   return `${trimmed(mm2 / factor, decimals[unit])} ${unit}²`;
 }
 
+/** With seven digits that count, or as many as asked for. */
+export function volumeWords(mm3: number, unit: Unit, digits = 7): string {
+  return `${figures(mm3 / perUnit[unit] ** 3, digits)} ${unit}³`;
+}
+
+/** Of material, as it is bought: in cm³, or in³ where lengths are in inches. */
+export const bulkWords = (mm3: number, unit: Unit): string => volumeWords(mm3, unit === "in" ? "in" : "cm", 2);
+
+/** So many digits that count and never an exponent; below a millionth it is rounding. */
+export const figures = (value: number, digits: number): string =>
+  Math.abs(value) < 1e-6 ? "0" : value.toLocaleString("en-GB", { maximumSignificantDigits: digits });
+
 export function trimmed(value: number, digits: number): string {
   const text = (Number(value.toFixed(digits)) + 0).toFixed(digits);
   return text.includes(".") ? text.replace(/\.?0+$/, "") : text;

@@ -22,6 +22,7 @@ from zinc_otter.core.formats.obj import obj_lines, text_of
 from zinc_otter.core.progress import Progress
 from zinc_otter.core.proof.coarse_mesh import DRAWN, FELT, simplified
 from zinc_otter.core.same_rows import same_rows
+from zinc_otter.core.words import fine_length_words
 
 MOST_TRIANGLES = 5_000_000
 SMALL = 1.0
@@ -320,7 +321,7 @@ def checked_mesh(vertices: Floats, triangles: Ints, notes: tuple[str, ...] = ())
     mesh = Mesh(merged[used], joined.reshape(-1, 3).astype(np.int32), tuple(said))
     size = float(np.ptp(mesh.vertices, axis=0).max())
     if size < SMALL:
-        said.append(f"it is only {size:.2g} mm large; look at its unit")
+        said.append(f"it is only {fine_length_words(size)} large; look at its unit")
     open_edges = mesh.open_edge_count
     if open_edges:
         said.append(f"it is open along {open_edges} edges, so that inside and outside cannot be told everywhere")

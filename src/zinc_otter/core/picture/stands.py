@@ -11,6 +11,7 @@ from numpy.typing import ArrayLike
 from zinc_otter.core.cage.topology import Floats, Ints
 from zinc_otter.core.errors import BadNumberError
 from zinc_otter.core.solid.mesh.level_set import level_set
+from zinc_otter.core.words import bare_length, length_words
 
 Distance = Callable[[Floats], Floats]
 """From points (n, 3) in mm to how far they lie outside (n,), below 0 within; changes by no more than the way gone."""
@@ -43,8 +44,8 @@ def stand_mesh(name: str, size: float | None = None) -> tuple[Floats, Ints]:
     stand = STANDS[name]
     size = stand.usual if size is None else size
     if not (np.isfinite(size) and stand.usual / 20 <= size <= 20 * stand.usual):
-        between = f"between {stand.usual / 20:g} and {20 * stand.usual:g} mm"
-        raise BadNumberError(f"{stand.words}: its {stand.size_words} lies {between}; {size:g} does not.")
+        between = f"between {length_words(stand.usual / 20)} and {length_words(20 * stand.usual)}"
+        raise BadNumberError(f"{stand.words}: its {stand.size_words} lies {between}; {bare_length(size)} does not.")
     distance, low, high = stand.made(float(size))
     voxel = float(np.max(np.subtract(high, low))) / _FINE
     return level_set(distance, np.asarray(low) - 2 * voxel, np.asarray(high) + 2 * voxel, voxel)

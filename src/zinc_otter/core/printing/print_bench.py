@@ -21,7 +21,7 @@ from zinc_otter.core.printing.standing import Standing, ways_up
 from zinc_otter.core.proof.casting import shells_of, volumes_of
 from zinc_otter.core.proof.soundness import looked_over
 from zinc_otter.core.proof.walls import wall_at
-from zinc_otter.core.words import number, percent_words
+from zinc_otter.core.words import area_words, bulk_words, extent, fine_length_words, length_words, percent_words
 
 MOST_LAYERS = 5_000
 _WAYS = 4
@@ -120,7 +120,9 @@ def judge(job: Job, machine: Machine) -> Answer:
     size = job.points.max(axis=0) - job.points.min(axis=0)
     count = int(np.ceil(size[2] / machine.layer - 1e-9))
     if count > MOST_LAYERS:
-        raise CoreError(f"Layers of {machine.layer:g} mm would be {count:,}; the bench counts up to {MOST_LAYERS:,}.")
+        raise CoreError(
+            f"Layers of {fine_length_words(machine.layer)} would be {count:,}; the bench counts up to {MOST_LAYERS:,}."
+        )
     way = 0.0
     for i in range(count):
         section = job.solid.slice((i + 0.5) * machine.layer)
@@ -179,9 +181,8 @@ def _bed(job: Job, machine: Machine) -> list[Objection]:
     over = [axis for axis, s, b in zip("xyz", size, machine.bed, strict=True) if s > b]
     if not over:
         return []
-    words = " × ".join(f"{s:.1f}" for s in size)
-    bed = " × ".join(f"{b:g}" for b in machine.bed)
-    return [Objection("bed", True, f"It is {words} mm, the bed {bed} mm: too long along {', '.join(over)}.")]
+    words = f"It is {extent(size)}, the bed {extent(machine.bed)}: too long along {', '.join(over)}."
+    return [Objection("bed", True, words)]
 
 
 def _walls(job: Job, machine: Machine) -> list[Objection]:
@@ -191,8 +192,8 @@ def _walls(job: Job, machine: Machine) -> list[Objection]:
         return []
     order = np.argsort(walls)[: int(thin.sum())]
     words = (
-        f"{percent_words(float(thin.mean()))} of {len(walls):,} places have a wall under {machine.least_wall:g} mm, down to "
-        f"{walls[order[0]]:.2f} mm."
+        f"{percent_words(float(thin.mean()))} of {len(walls):,} places have a wall under "
+        f"{length_words(machine.least_wall)}, down to {length_words(float(walls[order[0]]))}."
     )
     return [Objection("wall", True, words, _spread(at[order] - [0, 0, job.lifted]))]
 
@@ -205,7 +206,7 @@ def _hollows(job: Job, process: PrintProcess) -> list[Objection]:
         return []
     where = [job.points[np.unique(job.triangles[shells == k])].mean(axis=0) - [0, 0, job.lifted] for k in hollow]
     many = "1 hollow has" if len(hollow) == 1 else f"{len(hollow)} hollows have"
-    volume = f"{number(-float(volumes[hollow].sum()) / 1000)} cm³"
+    volume = bulk_words(-float(volumes[hollow].sum()))
     empty = f"nothing can be taken out of the {volume} within"
     within = f"{volume} of {process.trapped} stay within" if process.trapped else empty
     words = f"{many} no outlet: {within}. Hollow them with a vent."
@@ -224,12 +225,9 @@ def _overhangs(job: Job, machine: Machine, ways: tuple[Standing, ...]) -> list[O
     if hanging < 1.0:
         return []
     order = np.argsort(-area * down)[: int(down.sum())]
-    words = f"{hanging:.0f} mm² hang over by more than {machine.overhang:g}°; about {_centimetres(ways[0])} of supports."
+    supports = bulk_words(ways[0].supports)
+    words = f"{area_words(hanging, 3)} hang over by more than {machine.overhang:g}°; about {supports} of supports."
     return [Objection("overhang", False, words, _spread(middle[order] - [0, 0, job.lifted]))]
-
-
-def _centimetres(way: Standing) -> str:
-    return f"{number(way.supports / 1000, 1)} cm³"
 
 
 def _spread(points: Floats, most: int = 12) -> tuple[Vec, ...]:

@@ -12,7 +12,7 @@ from zinc_otter.core.errors import BadNumberError, Place
 from zinc_otter.core.proof.crossing import crossing_faces
 from zinc_otter.core.proving.base import OPEN, Ground, Proof, Verdict, above
 from zinc_otter.core.solid.materials import MATERIALS
-from zinc_otter.core.words import figures
+from zinc_otter.core.words import figures, volume_words
 
 
 @dataclass(frozen=True)
@@ -63,5 +63,5 @@ class WeighsAtMost(Proof):
         a, b, c = ground.points[ground.triangles].transpose(1, 0, 2)
         volume = float((a * np.cross(b, c)).sum() / 6)
         grams = next(one for one in MATERIALS if one.name == self.material).weight(volume)
-        words = f"It weighs {figures(grams)} g, {figures(volume, 4)} mm³."
+        words = f"It weighs {figures(grams)} g, {volume_words(volume, 4)}."
         return Verdict("holds" if grams <= self.most else "fails", words, grams)

@@ -13,7 +13,7 @@ from zinc_otter.core.relief.relief import with_all_relief
 from zinc_otter.core.solid.moments import moments
 from zinc_otter.core.surface.evaluation import evaluate
 from zinc_otter.core.surface.stencils import Stencils, build_stencils
-from zinc_otter.core.words import length_words
+from zinc_otter.core.words import PER, length_words, told_in
 
 MOST_TRIANGLES = 3_000_000
 
@@ -60,7 +60,7 @@ def tessellate(cage: Cage, tolerance: float, degrees: float = 180.0) -> Triangle
         if len(stencils.quads) * 8 > MOST_TRIANGLES or level == 7:
             raise BadNumberError(
                 f"Chords within {length_words(tolerance)} would take more than {MOST_TRIANGLES:,} triangles; "
-                f"{_rounded_up(chord)} mm is within reach."
+                f"{_rounded_up(chord / PER[told_in()][0])} {told_in()} is within reach."
                 if chord > tolerance
                 else f"Turns of {degrees:g}° would take more than {MOST_TRIANGLES:,} triangles; {turn:.2g}° is within reach."
             )

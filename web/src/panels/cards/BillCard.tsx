@@ -12,7 +12,7 @@ import { download, service } from "../../live/service";
 import { useDesign, useUnit } from "../../live/stores/design";
 import type { CardProps } from "../../model/tool";
 import type { Bill } from "../../model/types";
-import { lengthWords, trimmed } from "../../model/units";
+import { lengthWords, trimmed, volumeWords } from "../../model/units";
 import { CardHead } from "../parts/CardHead";
 import { NumberField } from "../parts/NumberField";
 
@@ -46,7 +46,7 @@ function Lines({ bill }: { bill: Bill }) {
           {bill.metal.map((line) => (
             <tr key={line.piece}>
               <th scope="row">{line.count > 1 ? `${line.name}, ${line.count} bodies` : line.name}</th>
-              <td>{trimmed(line.volume, 1)} mm³</td>
+              <td>{volumeWords(line.volume, unit)}</td>
               <td colSpan={2}>{line.bore ? `bore ⌀ ${lengthWords(line.bore, unit)}${line.bore_words ? `: ${line.bore_words}` : ""}` : ""}</td>
             </tr>
           ))}

@@ -68,7 +68,7 @@ export default function CurveInCard({ tool }: CardProps) {
       <Typography variant="body2" color="text.secondary" role="status" data-testid="curves-read" sx={{ mt: 0.75 }}>
         {read
           ? `${read.count} ${read.count === 1 ? "curve" : "curves"}, ${read.closed} of them closed; ${read.points} control points, ${lengthWords(read.length, shownIn)} in all; ${lengthsWords(read.size, shownIn)}.`
-          : "SVG and DXF at real size, on the ground. Straight lines stay straight, corners stay corners; the rest keeps within 0.01 mm."}
+          : `SVG and DXF at real size, on the ground. Straight lines stay straight, corners stay corners; the rest keeps within ${lengthWords(0.01, shownIn)}.`}
       </Typography>
     </>
   );

@@ -8,12 +8,13 @@ import { useEffect, useState } from "react";
 import { attempt } from "../../live/picks";
 import { service } from "../../live/service";
 import { useBodies } from "../../live/stores/bodies";
-import { useDesign, usePiece } from "../../live/stores/design";
+import { useDesign, usePiece, useUnit } from "../../live/stores/design";
 import { useFollowers } from "../../live/stores/followers";
 import { usePicking } from "../../live/stores/picking";
 import { useSession } from "../../live/stores/session";
 import { change } from "../../live/tooling";
 import type { FoundState } from "../../model/types";
+import { figures, lengthsWords, toUnit, type Unit } from "../../model/units";
 import type { Vec } from "../../model/vec";
 import { ShowWhere } from "../parts/ShowWhere";
 import { useChosenEdges } from "../parts/useChosenEdges";
@@ -22,8 +23,8 @@ import { useJob } from "../parts/useJob";
 
 type Chain = FoundState["chains"][number];
 
-const mm = (value: number) => `${+value.toPrecision(3)} mm`;
-const orNone = (radius: number) => (radius > 0 ? mm(radius) : "none");
+const inWords = (mm: number, unit: Unit) => `${figures(toUnit(mm, unit), 3)} ${unit}`;
+const orNone = (radius: number, unit: Unit) => (radius > 0 ? inWords(radius, unit) : "none");
 const middleOfLine = ({ line }: Chain): Vec => line[Math.floor(line.length / 2)];
 const holds = (found: FoundState) => found.radius >= found.wished;
 
@@ -73,48 +74,51 @@ export default function FilletFinder() {
 
 /** On the form: the radius that holds on each chain, and where more would break. */
 function useMarks(found: FoundState | null): void {
+  const unit = useUnit();
   useEffect(() => {
     const chains = found?.chains ?? [];
     const broken = chains.flatMap((chain) => (chain.breaks_at ? [chain.breaks_at] : []));
-    useBodies.setState({ broken, labels: chains.map((chain) => ({ at: middleOfLine(chain), words: orNone(chain.holds) })) });
-  }, [found]);
+    useBodies.setState({ broken, labels: chains.map((chain) => ({ at: middleOfLine(chain), words: orNone(chain.holds, unit) })) });
+  }, [found, unit]);
 }
 
-function outcomeOf(found: FoundState): string {
-  if (holds(found)) return `${mm(found.wished)} holds on all of them.`;
+function outcomeOf(found: FoundState, unit: Unit): string {
+  if (holds(found)) return `${inWords(found.wished, unit)} holds on all of them.`;
   const late = found.ended === "time" ? " The time was up; this is the best so far." : "";
-  if (found.radius > 0) return `${mm(found.wished)} breaks; ${mm(found.radius)} holds.${late}`;
+  if (found.radius > 0) return `${inWords(found.wished, unit)} breaks; ${inWords(found.radius, unit)} holds.${late}`;
   return `None was found that holds on all of them together.${late}`;
 }
 
 function Outcome({ found }: { found: FoundState }) {
+  const unit = useUnit();
   return (
     <>
       <Typography variant="body2" role="status" data-testid="found" sx={{ color: holds(found) ? "success.main" : "#8A5A00", fontWeight: 600 }}>
-        {outcomeOf(found)}
+        {outcomeOf(found, unit)}
       </Typography>
-      {!holds(found) && found.radius > 0 && <Button size="small" onClick={() => change({ radius: found.radius })}>Take {mm(found.radius)}</Button>}
+      {!holds(found) && found.radius > 0 && <Button size="small" onClick={() => change({ radius: found.radius })}>Take {inWords(found.radius, unit)}</Button>}
     </>
   );
 }
 
 function WhatBreaks({ found, piece }: { found: FoundState; piece: string }) {
+  const unit = useUnit();
   const byTriangles = found.by_triangles ?? 0;
   const several = found.chains.length > 1;
   return (
     <>
       {byTriangles > found.radius && (
         <Typography variant="body2" color="text.secondary">
-          By triangles {mm(byTriangles)} can be rounded: that is for STL, 3MF and the like. A STEP file is the kernel's, and would not have it.
+          By triangles {inWords(byTriangles, unit)} can be rounded: that is for STL, 3MF and the like. A STEP file is the kernel's, and would not have it.
         </Typography>
       )}
       {found.chains.map((chain, i) => (
         <Typography key={i} variant="body2" color="text.secondary">
-          {several ? `Edge ${i + 1}: ${orNone(chain.holds)} holds. ` : ""}
-          {tightest(chain)}
+          {several ? `Edge ${i + 1}: ${orNone(chain.holds, unit)} holds. ` : ""}
+          {tightest(chain, unit)}
           {chain.tries.length} tries. <ShowWhere piece={piece} place={chain.breaks_at ? { points: [chain.breaks_at] } : null} />
           {several && chain.holds > found.radius && (
-            <Button size="small" aria-label={`Round edge ${i + 1} alone by ${mm(chain.holds)}`} onClick={() => takeAlone(chain)} sx={{ py: 0 }}>
+            <Button size="small" aria-label={`Round edge ${i + 1} alone by ${inWords(chain.holds, unit)}`} onClick={() => takeAlone(chain)} sx={{ py: 0 }}>
               Take it alone
             </Button>
           )}
@@ -124,10 +128,10 @@ function WhatBreaks({ found, piece }: { found: FoundState; piece: string }) {
   );
 }
 
-function tightest({ breaks_at, bend, reason }: Chain): string {
+function tightest({ breaks_at, bend, reason }: Chain, unit: Unit): string {
   if (!breaks_at) return "";
-  const why = bend != null && bend < 1e6 ? `, where ${reason} ${mm(bend)}` : "";
-  return `Tightest at ${breaks_at.map((x) => +x.toFixed(1)).join(", ")} mm${why}. `;
+  const why = bend != null && bend < 1e6 ? `, where ${reason} ${inWords(bend, unit)}` : "";
+  return `Tightest at ${lengthsWords(breaks_at, unit, ", ")}${why}. `;
 }
 
 function takeAlone(chain: Chain): void {

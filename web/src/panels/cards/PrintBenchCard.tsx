@@ -12,7 +12,7 @@ import { useQuery } from "@tanstack/react-query";
 import { useEffect, useState } from "react";
 import { give } from "../../live/line";
 import { attempt } from "../../live/picks";
-import { useDesign, usePiece } from "../../live/stores/design";
+import { useDesign, usePiece, useUnit } from "../../live/stores/design";
 import { usePicking } from "../../live/stores/picking";
 import { useBodies } from "../../live/stores/bodies";
 import { useAnyWrong } from "../../live/stores/wrong";
@@ -20,6 +20,7 @@ import { service } from "../../live/service";
 import type { BenchAnswer, Machine } from "../../model/types";
 import type { NumberField as Field } from "../../model/fields";
 import type { CardProps } from "../../model/tool";
+import { bulkWords } from "../../model/units";
 import { cross, degreesBetween, dot, type Vec } from "../../model/vec";
 import { CardHead } from "../parts/CardHead";
 import { NumberField } from "../parts/NumberField";
@@ -128,6 +129,7 @@ export default function PrintBenchCard({ tool }: CardProps) {
 
 /** The best way up, where it takes less than as it stands, and a turn that stands it so: a step like any other. */
 function Ways({ answer, piece }: { answer: BenchAnswer; piece: string }) {
+  const unit = useUnit();
   const [now, ...others] = answer.ways;
   const best = others.at(0);
   if (!now || !best || best.supports > 0.8 * now.supports) return null;
@@ -139,7 +141,7 @@ function Ways({ answer, piece }: { answer: BenchAnswer; piece: string }) {
   };
   return (
     <Typography variant="body2" sx={{ mt: 0.5 }}>
-      Best way up: {best.words}, {(best.supports / 1000).toFixed(1)} cm³ of supports in place of {(now.supports / 1000).toFixed(1)}.{" "}
+      Best way up: {best.words}, {bulkWords(best.supports, unit)} of supports in place of {bulkWords(now.supports, unit)}.{" "}
       <Button size="small" onClick={stand} sx={{ py: 0, minWidth: 0 }}>Stand it so</Button>
     </Typography>
   );

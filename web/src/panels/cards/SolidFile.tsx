@@ -5,14 +5,16 @@ import Stack from "@mui/material/Stack";
 import Typography from "@mui/material/Typography";
 import { useRef, useState } from "react";
 import { attempt } from "../../live/picks";
-import { useDesign } from "../../live/stores/design";
+import { useDesign, useUnit } from "../../live/stores/design";
 import { change } from "../../live/tooling";
 import { useFollowers } from "../../live/stores/followers";
 import { service } from "../../live/service";
+import { lengthsWords } from "../../model/units";
 import { fromFile } from "../../tools/make/combine";
 
 export default function SolidFile() {
   const open = useDesign((s) => s.design !== null);
+  const unit = useUnit();
   const input = useRef<HTMLInputElement>(null);
   const [busy, setBusy] = useState(false);
   const last = useFollowers((s) => s.solids.at(-1));
@@ -34,7 +36,7 @@ export default function SolidFile() {
         {busy ? "Reading" : "With a STEP file…"}
         <input ref={input} hidden type="file" accept=".step,.stp" aria-label="STEP file" onChange={(event) => void bring(event.target.files?.[0])} />
       </Button>
-      {last && <Typography variant="body2" color="text.secondary">{last.name}: {last.size.map((x) => x.toFixed(1)).join(" × ")} mm, {last.faces} faces</Typography>}
+      {last && <Typography variant="body2" color="text.secondary">{last.name}: {lengthsWords(last.size, unit)}, {last.faces} faces</Typography>}
     </Stack>
   );
 }

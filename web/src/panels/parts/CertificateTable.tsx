@@ -8,14 +8,16 @@ import Typography from "@mui/material/Typography";
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { service } from "../../live/service";
+import { useUnit } from "../../live/stores/design";
 import type { Certificate, RemarkState } from "../../model/types";
+import { areaWords, lengthsWords, lengthWords, toUnit, volumeWords, type Unit } from "../../model/units";
 import { ShowWhere } from "./ShowWhere";
 
 /** With so many digits; what rounds to nothing has no sign. */
 const group = (value: number, digits: number) =>
   value.toLocaleString("en-GB", { minimumFractionDigits: digits, maximumFractionDigits: digits }).replace(/^-(0(\.0+)?)$/, "$1");
 
-const small = (value: number, unit: string) => (value !== 0 && value < 0.0001 ? `under 0.0001 ${unit}` : `${group(value, 4)} ${unit}`);
+const small = (mm: number, unit: Unit) => (mm !== 0 && toUnit(mm, unit) < 0.0001 ? `under 0.0001 ${unit}` : `${group(toUnit(mm, unit), 4)} ${unit}`);
 
 /** What is the matter with a body in a word or two, for headings and names of files; nothing where all is well. */
 export const shortFaults = (faults: RemarkState[]): string =>
@@ -39,14 +41,15 @@ function Remarks({ list, piece, bad }: { list: RemarkState[]; piece: string; bad
 
 export function CertificateTable({ certificate: c, stale, piece }: { certificate: Certificate; stale: boolean; piece: string }) {
   const m = c.measured;
+  const unit = useUnit();
   const [all, setAll] = useState(false);
   const rows: [string, string][] = [
     ["Watertight", c.watertight ? (c.solid_count === 1 ? "yes, one closed solid" : `yes, ${c.solid_count} closed solids`) : "no"],
-    ["Size", `${c.size.map((s) => group(s, 2)).join(" × ")} mm`],
-    ["Volume", `${group(c.volume, 1)} mm³ (${group(c.volume / 1000, 3)} cm³)`],
-    ["Area", `${group(c.area, 1)} mm²`],
+    ["Size", lengthsWords(c.size, unit)],
+    ["Volume", volumeWords(c.volume, unit)],
+    ["Area", areaWords(c.area, unit)],
     c.pole_count ? ["Faces", `${c.face_count}, each ${c.pole_count} × ${c.pole_count} poles`] : ["Triangles", group(c.face_count, 0)],
-    ["Largest deviation", small(c.deviation, "mm")],
+    ["Largest deviation", small(c.deviation, unit)],
   ];
   if (c.seam_angle != null) {
     const [edges, corners] = c.meant_sharp ?? [0, 0];
@@ -56,11 +59,11 @@ export function CertificateTable({ certificate: c, stale, piece }: { certificate
   if (m)
     rows.push(
       ["Crosses itself", m.crossings ? `at ${m.crossings} places` : "no crossing found"],
-      ["Smallest wall", `${group(m.thinnest, 2)} mm`],
-      ["Centre of mass", `${m.centre.map((x) => group(x, 2)).join(", ")} mm`],
+      ["Smallest wall", lengthWords(m.thinnest, unit)],
+      ["Centre of mass", lengthsWords(m.centre, unit, ", ")],
     );
   if (m && c.route === "kernel")
-    rows.push(["By triangles", `${group(m.mesh_volume, 1)} mm³`], ["Kernel's tolerance", small(m.tolerance, "mm")]);
+    rows.push(["By triangles", volumeWords(m.mesh_volume, unit)], ["Kernel's tolerance", small(m.tolerance, unit)]);
   return (
     <Box sx={{ opacity: stale ? 0.55 : 1 }}>
       <Remarks list={c.faults ?? []} piece={piece} bad />

@@ -11,12 +11,13 @@ import Typography from "@mui/material/Typography";
 import { useState } from "react";
 import { give } from "../../live/line";
 import { useBodies } from "../../live/stores/bodies";
-import { useDesign, usePiece } from "../../live/stores/design";
+import { useDesign, usePiece, useUnit } from "../../live/stores/design";
 import { useFollowers } from "../../live/stores/followers";
 import { usePicking } from "../../live/stores/picking";
 import { tools } from "../../live/stores/session";
 import { editFollower } from "../../live/tooling";
 import type { AnyFollower, Body, PieceState } from "../../model/types";
+import { lengthsWords, lengthWords, volumeWords, type Unit } from "../../model/units";
 import { DrawingIcon, HiddenIcon, MoreIcon, ShownIcon } from "../../theme/icons";
 import { NameField } from "../parts/NameField";
 import { ShowWhere } from "../parts/ShowWhere";
@@ -25,6 +26,7 @@ export function Followers() {
   const current = usePicking((s) => s.piece);
   const piece = usePiece(current);
   const body = useBodies((s) => (current ? s.byId[current] : undefined));
+  const unit = useUnit();
   if (!piece?.followers.length) return null;
   return (
     <Box component="section" aria-label="Followers" sx={{ borderBottom: 1, borderColor: "divider", maxHeight: "34%", overflow: "auto", flexShrink: 0 }}>
@@ -36,8 +38,7 @@ export function Followers() {
       </List>
       {body?.volume !== undefined && (
         <Typography variant="body2" color="text.secondary" data-testid="body-facts" sx={{ px: 1.5, pb: 0.75 }}>
-          {body.route === "kernel" ? "Solid" : "By triangles"}: {body.volume.toLocaleString("en", { maximumFractionDigits: 0 })} mm³,{" "}
-          {(body.size ?? []).map((x) => x.toFixed(1)).join(" × ")} mm
+          {body.route === "kernel" ? "Solid" : "By triangles"}: {volumeWords(body.volume, unit, 6)}, {lengthsWords(body.size ?? [], unit)}
         </Typography>
       )}
       {body?.problem && (
@@ -49,15 +50,15 @@ export function Followers() {
   );
 }
 
-const brief = (follower: AnyFollower, pieces: PieceState[]): string => {
+const brief = (follower: AnyFollower, pieces: PieceState[], unit: Unit): string => {
   const named = (id: string | undefined) => pieces.find((p) => p.id === id)?.name ?? "what is gone";
-  const mm = (value: number | null | undefined) => `${+(value ?? 0).toFixed(2)} mm`;
+  const said = (value: number | null | undefined) => lengthWords(value ?? 0, unit);
   switch (follower.kind) {
-    case "fillet": return follower.end_radius == null ? mm(follower.radius) : `${mm(follower.radius)} to ${mm(follower.end_radius)}`;
-    case "cut-edge": return mm(follower.distance);
-    case "hollow": return mm(follower.wall);
-    case "thickened": return mm(follower.distance);
-    case "scale-to-size": return mm(follower.length);
+    case "fillet": return follower.end_radius == null ? said(follower.radius) : `${said(follower.radius)} to ${said(follower.end_radius)}`;
+    case "cut-edge": return said(follower.distance);
+    case "hollow": return said(follower.wall);
+    case "thickened": return said(follower.distance);
+    case "scale-to-size": return said(follower.length);
     case "repeat-round":
     case "repeat-along": return `${follower.count} times`;
     case "combine": return follower.body?.kind === "piece" ? named(follower.body.piece) : (follower.body?.kind ?? "");
@@ -68,6 +69,7 @@ const brief = (follower: AnyFollower, pieces: PieceState[]): string => {
 
 function Row({ piece, follower, place, note }: { piece: PieceState; follower: AnyFollower; place: number; note?: Body["notes"][number] }) {
   const pieces = useDesign((s) => s.design?.pieces) ?? [];
+  const unit = useUnit();
   const editing = useFollowers((s) => s.editing?.follower.id === follower.id);
   const [menu, setMenu] = useState<HTMLElement | null>(null);
   const [wantsName, setWantsName] = useState(false);
@@ -102,7 +104,7 @@ function Row({ piece, follower, place, note }: { piece: PieceState; follower: An
         <ListItemButton selected={editing} onClick={() => editFollower(piece.id, follower)} aria-label={`Change ${name}`} sx={{ minWidth: 0, pl: 1.5, pr: 0, py: 0.2, gap: 0.75, opacity: on ? 1 : 0.5 }}>
           {icon && <DrawingIcon drawing={icon} fontSize="small" />}
           <Typography noWrap variant="body2" sx={{ fontWeight: 600, color: wrong ? "error.main" : undefined }}>{name}</Typography>
-          <Typography noWrap variant="body2" color="text.secondary">{brief(follower, pieces)}</Typography>
+          <Typography noWrap variant="body2" color="text.secondary">{brief(follower, pieces, unit)}</Typography>
         </ListItemButton>
       )}
       <Tooltip title={on ? "Switch off" : "Switch on"} placement="left">

@@ -47,7 +47,7 @@ export const tool = formTool({
   order: 61,
   icon: drawn(["M12 4c4.500 0 8 3.500 8 8s-3.500 8-8 8-8-3.500-8-8 3.500-8 8-8z", "M12 7.500c2.500 0 4.500 2 4.500 4.500s-2 4.500-4.500 4.500-4.500-2-4.500-4.500 2-4.500 4.500-4.500z"]),
   also: "band finger bore shank bangle jump link chain size jewelry jewellery",
-  hint: "The bore is that of the smooth surface, all round: mm, or a size such as US 7, ISO 54, UK N, JP 14. Its top looks along y. A link goes by its wire and what it measures inside.",
+  hint: "The bore is that of the smooth surface, all round: a length, or a size such as US 7, ISO 54, UK N, JP 14. Its top looks along y. A link goes by its wire and what it measures inside.",
   oneSize: true,
   fields,
   shown: {

@@ -10,6 +10,7 @@ from OCP.GProp import GProp_GProps
 from zinc_otter.core.errors import KernelError
 from zinc_otter.core.solid.kernel.operations import is_closed
 from zinc_otter.core.solid.kernel.shape import NamedShape, crowded_edges, points_on
+from zinc_otter.core.words import volume_words
 
 
 def exact_volume(body: NamedShape, share: float = 1e-6) -> float:
@@ -53,8 +54,8 @@ def accepted(what: str, body: NamedShape, before: float, change: float, allowed:
     volume = sound(what, body)
     if abs(volume - before - change) > allowed:
         raise KernelError(
-            f"{what}: the kernel's result changes the volume by {volume - before:,.1f} mm³, the same on triangles by "
-            f"{change:,.1f} mm³; it is not believed."
+            f"{what}: the kernel's result changes the volume by {volume_words(volume - before)}, the same on triangles by "
+            f"{volume_words(change)}; it is not believed."
         )
     return volume
 
@@ -68,7 +69,7 @@ def vouched_for(what: str, body: NamedShape, before: float, bounds: tuple[float,
     low, high = bounds
     if abs(volume - before) <= 1e-9 * before or not low <= volume - before <= high:
         raise KernelError(
-            f"{what}: the kernel's result changes the volume by {volume - before:,.3f} mm³, which cannot be; it is not "
+            f"{what}: the kernel's result changes the volume by {volume_words(volume - before)}, which cannot be; it is not "
             "believed."
         )
     return volume
