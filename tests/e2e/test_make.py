@@ -142,3 +142,29 @@ class Journey(BrowserCase):
         facts = facts_of(read_step(target))
         self.assertEqual((facts.solids, facts.closed, facts.valid), (1, True, True))
         self.assertEqual(facts.faces, 20)
+
+
+class Inches(BrowserCase):
+    def test_what_is_made_is_told_in_inches(self) -> None:
+        self.begin_with({"kind": "add-box", "size": [50.8, 25.4, 25.4], "counts": [2, 2, 2], "size_of": "surface"})
+        self.screen.choose("Unit", "in")
+        hollow = {"kind": "add-follower", "piece": "p1", "follower": {"kind": "hollow", "wall": 0.635}}
+        self.screen.server.give(self.screen.state(), hollow)
+        facts = self.page.get_by_test_id("body-facts")
+        facts.get_by_text("2 × 1 × 1 in").wait_for(timeout=60_000)
+        self.page.get_by_label("Followers").get_by_text("0.025 in").wait_for()
+        self.screen.station("Make")
+        self.screen.tool("Print bench")
+        self.screen.button("Hand over Box").click()
+        self.page.get_by_text("have a wall under 0.047 in, down to 0.02").wait_for(timeout=60_000)
+        self.page.get_by_text(" in³ of air").or_(self.page.get_by_text("in³ within")).first.wait_for()
+        self.screen.tool("Bill")
+        self.page.get_by_test_id("bill").get_by_text("in³").wait_for(timeout=60_000)
+        self.screen.tool("Solid")
+        self.screen.button("Make solid").click()
+        self.page.get_by_text("Watertight").wait_for(timeout=90_000)
+        self.page.get_by_role("button", name="figures").click()
+        table = self.page.get_by_label("Certificate", exact=True)
+        said = dict(zip(table.locator("dt").all_inner_texts(), table.locator("dd").all_inner_texts(), strict=True))
+        self.assertEqual(said["Size"], "2 × 1 × 1 in")
+        self.assertEqual([f"{name} {value}" for name, value in said.items() if "mm" in value], [])

@@ -209,7 +209,7 @@ def _hollows(job: Job, process: PrintProcess) -> list[Objection]:
     volume = bulk_words(-float(volumes[hollow].sum()))
     empty = f"nothing can be taken out of the {volume} within"
     within = f"{volume} of {process.trapped} stay within" if process.trapped else empty
-    words = f"{many} no outlet: {within}. Hollow them with a vent."
+    words = f"{many} no outlet: {within}. Hollow {'it' if len(hollow) == 1 else 'them'} with a vent."
     return [Objection("hollow", bool(process.trapped), words, _spread(np.array(where)))]
 
 
