@@ -205,6 +205,20 @@ class Stands(ServiceCase):
         back = self.client.post(f"/api/designs/{state['id']}/undo", json={"revision": up["revision"]}).json()
         self.assertEqual(back["references"], [])
 
+    def test_those_that_are_listed_as_fitting_are_as_wide_as_the_bore(self) -> None:
+        state = self.begun(self.RING)
+        listed = {one["stand"]: one for one in self.client.get("/api/stands").json()}
+        self.assertEqual(len(listed), 8)
+        for name in ("cone", "hook"):
+            rings = [self.begun({**self.RING, "bore": bore}) for bore in (17.3, 34.6)]
+            long = [max(self.put(ring, stand=name, piece="p1").json()["references"][0]["size"]) for ring in rings]
+            self.assertAlmostEqual(long[1] / long[0], 2 if listed[name]["fits"] else 1, delta=0.05, msg=name)
+            # Through the bore it goes about its middle, not above the ring.
+            up = self.put(state, stand=name, size=listed[name]["usual"], piece="p1").json()
+            self.assertEqual(listed[name]["through"], True)
+            self.assertLess(up["references"][-1]["centre"][2], 20)
+            state = up
+
     def test_kept_in_archives_and_older_designs_have_none(self) -> None:
         state = self.put(self.begun(self.RING), stand="block").json()
         archive = self.client.get(f"/api/designs/{state['id']}/archive").content

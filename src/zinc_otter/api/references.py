@@ -21,7 +21,7 @@ from zinc_otter.api.solids import report_of
 from zinc_otter.core.cage.topology import Floats, Ints
 from zinc_otter.core.errors import BadSelectionError, FileFormatError
 from zinc_otter.core.form import require_faces
-from zinc_otter.core.picture.stands import STANDS
+from zinc_otter.core.picture.stands import STANDS, StandName
 from zinc_otter.core.scan.flow import flow
 from zinc_otter.core.scan.scanner import Looks, Scanning
 from zinc_otter.core.scan.sharp_lines import sharp_lines
@@ -144,9 +144,31 @@ class StandRequest(BaseModel):
     """Which stand, how large in mm, and for which piece; without a size as it fits that one, or as is usual."""
 
     model_config = ConfigDict(extra="forbid", frozen=True)
-    stand: Literal["cone", "finger", "hand", "neck", "bust", "table", "block", "hook"]
+    stand: StandName
     size: Annotated[float, Field(gt=0, le=1e5)] | None = None
     piece: PieceId | None = None
+
+
+class StandState(BaseModel):
+    """A stand that may be put up; ``usual`` in mm. It may go ``through`` a bore, and be made as wide as that: ``fits``."""
+
+    stand: StandName
+    words: str
+    size_words: str
+    usual: float
+    through: bool
+    fits: bool
+
+
+@router.get("/stands")
+def list_stands() -> list[StandState]:
+    """Stands to show pieces on, in the order in which they are offered."""
+    return [
+        StandState(
+            stand=name, words=one.words, size_words=one.size_words, usual=one.usual, through=one.through, fits=one.fits
+        )
+        for name, one in STANDS.items()
+    ]  # fmt: skip
 
 
 @router.post("/designs/{design_id}/stands")

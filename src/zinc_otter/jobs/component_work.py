@@ -17,6 +17,7 @@ if TYPE_CHECKING:
     from zinc_otter.core.formats.curves.kinds import Kind, View
     from zinc_otter.core.formats.curves.paths import Drawn
     from zinc_otter.core.formats.mesh import Mesh
+    from zinc_otter.core.picture.stands import StandName
     from zinc_otter.core.scan.scanner import Scanning
 
 
@@ -68,7 +69,7 @@ def scan_cage(progress: Progress, cage: Cage, how: Scanning) -> ComponentFile:
         return ComponentFile(*as_asset(scanned(cage, how)))
 
 
-def make_stand(progress: Progress, name: str, size: float) -> ComponentFile:
+def make_stand(progress: Progress, name: StandName, size: float) -> ComponentFile:
     """A stand by its short name. Raises BadNumberError."""
     from zinc_otter.core.formats.mesh import as_asset, checked_mesh
     from zinc_otter.core.picture.stands import stand_mesh

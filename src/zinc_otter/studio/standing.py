@@ -10,7 +10,7 @@ from zinc_otter.core.cage.cage import Cage, unit
 from zinc_otter.core.cage.plane import Vec, frame_along
 from zinc_otter.core.cage.topology import Floats
 from zinc_otter.core.form import controls
-from zinc_otter.core.picture.stands import BREADTH_OF_A_FINGER, RING_FINGER
+from zinc_otter.core.picture.stands import BREADTH_OF_A_FINGER, RING_FINGER, STANDS, StandName
 from zinc_otter.core.proof.bore import bore
 from zinc_otter.studio.design import Design
 from zinc_otter.studio.shown import mesh_of
@@ -27,10 +27,10 @@ class Place:
     size: float | None = None
 
 
-def place_for(design: Design, stand: str, piece_id: str | None) -> Place:
+def place_for(design: Design, stand: StandName, piece_id: str | None) -> Place:
     """A cone or a finger goes through the bore of a piece, of a hand its third one, a hook through it from above; a block
     and a table lie under what is shown, and the others stand in its middle. Raises UnknownPieceError."""
-    if piece_id is not None and stand in ("cone", "finger", "hand", "hook"):
+    if piece_id is not None and STANDS[stand].through:
         cage = controls(design.piece(piece_id).form)
         found = None
         if isinstance(cage, Cage) and cage.topology.is_closed:

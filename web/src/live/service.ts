@@ -1,6 +1,6 @@
 /** REST calls. A refusal becomes a Refused error that carries the problem document. */
 import { answered, asked } from "./asking";
-import type { BenchAnswer, Bill, CastAnswer, CastAsk, SheetAsk, PrintProcess, PictureAsk, Proposed, ProposalAsk, ScanAsk, StandAsk, TruePicture, Process, Machine, CageFile, CurveFile, SolidFile, Material, Certificate, DesignCard, DesignState, FinderAsk, KeyedJob, FoundState, JobReport, Keeping, Kind, PickRule, Problem, StepState, SurfaceFacts } from "../model/types";
+import type { BenchAnswer, Bill, CastAnswer, CastAsk, SheetAsk, PrintProcess, PictureAsk, Proposed, ProposalAsk, ScanAsk, StandAsk, StandState, TruePicture, Process, Machine, CageFile, CurveFile, SolidFile, Material, Certificate, DesignCard, DesignState, FinderAsk, KeyedJob, FoundState, JobReport, Keeping, Kind, PickRule, Problem, StepState, SurfaceFacts } from "../model/types";
 
 export class Refused extends Error {
   constructor(readonly problem: Problem) {
@@ -123,6 +123,7 @@ export const service = {
     call<BenchAnswer>("POST", `${piece(design, id)}/print-bench?${query({ tolerance })}`, machine),
   layerAddress: (design: string, id: string, tolerance: number, layer: number, index: number, madeFrom: string) =>
     `/api${piece(design, id)}/print-bench/layer.svg?${query({ tolerance, layer, index, of: madeFrom.slice(0, 12) })}`,
+  stands: () => call<StandState[]>("GET", "/stands"),
   printProcesses: () => call<PrintProcess[]>("GET", "/print-processes"),
   processes: () => call<Process[]>("GET", "/processes"),
   casting: (design: string, id: string, asked: CastAsk) => call<CastAnswer>("POST", `${piece(design, id)}/casting`, asked),

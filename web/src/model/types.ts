@@ -26,6 +26,7 @@ export type Process = Schemas["ProcessState"];
 export type CastAsk = Partial<Schemas["CastAsk"]>;
 export type PictureAsk = Partial<Schemas["PictureAsk"]> & Pick<Schemas["PictureAsk"], "camera">;
 export type StandAsk = Schemas["StandRequest"];
+export type StandState = Schemas["StandState"];
 export type TruePicture = Schemas["TruePicture"];
 export type PrintProcess = Schemas["PrintProcessState"];
 export type ProposalAsk = Required<Schemas["ProposalAsk"]>;

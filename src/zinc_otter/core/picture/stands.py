@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Callable, Sequence
 from dataclasses import dataclass
+from typing import Literal
 
 import numpy as np
 from numpy.typing import ArrayLike
@@ -13,6 +14,7 @@ from zinc_otter.core.errors import BadNumberError
 from zinc_otter.core.solid.mesh.level_set import level_set
 from zinc_otter.core.words import bare_length, length_words
 
+StandName = Literal["cone", "finger", "hand", "neck", "bust", "table", "block", "hook"]
 Distance = Callable[[Floats], Floats]
 """From points (n, 3) in mm to how far they lie outside (n,), below 0 within; changes by no more than the way gone."""
 
@@ -25,15 +27,17 @@ _FINE = 96
 @dataclass(frozen=True)
 class Stand:
     """What it is called, what its one ``size`` in mm is, how large it is where none is asked for (common practice), and its
-    form between ``low`` and ``high``."""
+    form between ``low`` and ``high``. It may go ``through`` the bore of a piece, and be made as wide as that: ``fits``."""
 
     words: str
     size_words: str
     usual: float
     made: Callable[[float], tuple[Distance, Sequence[float], Sequence[float]]]
+    through: bool = False
+    fits: bool = False
 
 
-def stand_mesh(name: str, size: float | None = None) -> tuple[Floats, Ints]:
+def stand_mesh(name: StandName, size: float | None = None) -> tuple[Floats, Ints]:
     """Points (n, 3) mm and triangles (m, 3) of a stand, closed. Raises BadNumberError.
 
     A cone and a finger stand along z and are ``size`` wide at 0; a block and a table end at 0 upwards; in a hook what hangs
@@ -44,7 +48,7 @@ def stand_mesh(name: str, size: float | None = None) -> tuple[Floats, Ints]:
     stand = STANDS[name]
     size = stand.usual if size is None else size
     if not (np.isfinite(size) and stand.usual / 20 <= size <= 20 * stand.usual):
-        between = f"between {length_words(stand.usual / 20)} and {length_words(20 * stand.usual)}"
+        between = f"between {bare_length(stand.usual / 20)} and {length_words(20 * stand.usual)}"
         raise BadNumberError(f"{stand.words}: its {stand.size_words} lies {between}; {bare_length(size)} does not.")
     distance, low, high = stand.made(float(size))
     voxel = float(np.max(np.subtract(high, low))) / _FINE
@@ -133,15 +137,15 @@ def _hook(inside: float) -> tuple[Distance, Sequence[float], Sequence[float]]:
     return form, (-1.1 * r, -1.8 * r, -0.8 * r), (1.1 * r, 2.9 * r, 3.8 * r)
 
 
-STANDS: dict[str, Stand] = {
-    "cone": Stand("Ring cone", "diameter in the middle", 17.0, _cone),
-    "finger": Stand("Finger", "diameter at the ring", 17.0, _finger),
-    "hand": Stand("Hand", "breadth", 84.0, _hand),
+STANDS: dict[StandName, Stand] = {
+    "cone": Stand("Ring cone", "diameter in the middle", 17.0, _cone, through=True, fits=True),
+    "finger": Stand("Finger", "diameter at the ring", 17.0, _finger, through=True, fits=True),
+    "hand": Stand("Hand", "breadth", 84.0, _hand, through=True, fits=True),
     "neck": Stand("Neck", "diameter", 112.0, _neck),
     "bust": Stand("Bust", "neck's diameter", 112.0, _bust),
     "table": Stand("Table edge", "thickness", 28.0, _table),
     "block": Stand("Block", "side", 80.0, _block),
-    "hook": Stand("Hook", "width inside", 24.0, _hook),
+    "hook": Stand("Hook", "width inside", 24.0, _hook, through=True),
 }
 """By their short names, in the order in which they are offered."""
 
