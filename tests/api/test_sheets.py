@@ -59,6 +59,10 @@ class Sheets(SolidCase):
         self.assertRegex(words, rf"Box for the caster\.3mf {today} mm {how}")
         self.assertRegex(words, rf"Box\.glb {today} m triangles within 0\.05 mm")
         self.assertRegex(words, rf"All of it\.3mf {today} mm triangles within 0\.05 mm")
+        # Begun once more it was handed over all the same, and so it was when the files are thrown away here.
+        self.wait(self.client.post(f"{at}/pieces/p1/surface-file?{asked}").json()["job"])
+        self.client.delete("/api/keeping/made")
+        self.assertIn("Box for the caster.3mf", told(state))
         # Of another form they are not; back at this one they are again.
         after = self.give(state, extrude(0, by=3))
         self.assertIn("None has been written", told(after))

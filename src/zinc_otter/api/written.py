@@ -8,14 +8,17 @@ import logging
 from collections.abc import Iterable
 from dataclasses import dataclass
 from datetime import datetime
+from pathlib import PurePath
 from typing import Any
 
 from zinc_otter.api.room import Room
 from zinc_otter.core.errors import CoreError
 from zinc_otter.core.solid.recipe import Recipe
 from zinc_otter.sheet.files import Written
+from zinc_otter.store.made_files import NOTES
 
-_FOLDER, _KEPT = "written", 100
+_KEPT = 200
+"""Notes of a design; those that are older are forgotten."""
 
 
 @dataclass(frozen=True)
@@ -32,19 +35,21 @@ class WhatFor:
 
 
 def begun(room: Room, design_id: str, key: str, what: WhatFor) -> None:
-    """Note what the file of this key will hold."""
-    _put(room, design_id, key, _facts(what))
+    """Note what the file of this key will hold; one that was handed over before stays so."""
+    _put(room, design_id, key, {**_noted(room, key), **_facts(what)})
 
 
 def fetched(room: Room, key: str, name: str) -> None:
     """Note under which name the file of this key was handed over."""
-    path = room.made.path(f"{_FOLDER}/{key}.json")
     try:
-        facts = json.loads(path.read_text("utf-8"))
-        path.write_text(json.dumps({**facts, "name": name, "at": _now()}), "utf-8")
-    except (OSError, ValueError):
-        # A file is handed over whether or not that can be noted.
-        logging.getLogger("zinc_otter").warning("that %s was handed over is not noted", name)
+        facts = _noted(room, key)
+        if facts:
+            room.made.path(_name_of(key)).write_text(json.dumps({**facts, "name": name, "at": _now()}), "utf-8")
+            return
+    except OSError:
+        pass
+    # A file is handed over whether or not that can be noted.
+    logging.getLogger("zinc_otter").warning("that %s was handed over is not noted", name)
 
 
 def handed(room: Room, design_id: str, name: str, what: WhatFor) -> None:
@@ -58,11 +63,8 @@ def written_of(room: Room, design_id: str, recipes: Iterable[Recipe]) -> tuple[W
     """The files that hold nothing but what these recipes make, as they are now; the latest first."""
     present = {recipe.digest for recipe in recipes}
     found = []
-    for path in room.made.of(design_id, _FOLDER):
-        try:
-            facts = json.loads(room.made.path(path).read_text("utf-8"))
-        except (OSError, ValueError):
-            continue
+    for path in room.made.of(design_id, NOTES):
+        facts = _noted(room, PurePath(path).stem)
         if "name" in facts and facts["of"] and set(facts["of"]) <= present:
             found.append(
                 Written(facts["name"], facts["kind"], facts["unit"], facts["tolerance"], facts["angle"], facts["larger"],
@@ -78,10 +80,23 @@ def _facts(what: WhatFor) -> dict[str, Any]:
     }  # fmt: skip
 
 
+def _noted(room: Room, key: str) -> dict[str, Any]:
+    """What is noted of the file of this key; nothing where that is nowhere, or broken."""
+    try:
+        facts: dict[str, Any] = json.loads(room.made.path(_name_of(key)).read_text("utf-8"))
+    except (OSError, ValueError):
+        return {}
+    return facts
+
+
+def _name_of(key: str) -> str:
+    return f"{NOTES}/{key}.json"
+
+
 def _put(room: Room, design_id: str, key: str, facts: dict[str, Any]) -> None:
     try:
-        room.made.place(design_id, f"{_FOLDER}/{key}.json").write_text(json.dumps(facts), "utf-8")
-        room.made.sweep_folder(_FOLDER, _KEPT)
+        room.made.place(design_id, _name_of(key)).write_text(json.dumps(facts), "utf-8")
+        room.made.sweep_folder(NOTES, _KEPT, design_id)
     except (CoreError, OSError) as error:
         logging.getLogger("zinc_otter").warning("a file is not noted: %s", error)
 

@@ -8,7 +8,7 @@ import time
 from collections.abc import Callable, Iterable
 from pathlib import Path
 
-from sqlalchemy import delete, func, select
+from sqlalchemy import and_, delete, func, select
 from sqlalchemy.dialects.sqlite import insert
 
 from zinc_otter.store.models import MadeFileRow
@@ -16,8 +16,10 @@ from zinc_otter.store.store import Store
 
 KEPT_DAYS = 30
 MOST_BYTES = 2 * 1024**3
-SHOTS = "shots"
-"""The folder of true pictures: the form that they show may be gone, so that they go with their design alone."""
+SHOTS, NOTES = "shots", "written"
+"""The folders of true pictures and of notes on files that were handed over: the form that they tell of may be gone, so that
+they go with their design alone."""
+_SWEPT = and_(*(MadeFileRow.path.not_like(f"{folder}/%") for folder in (SHOTS, NOTES)))
 _DAY = 24 * 3600 * 1000
 _ANEW = 60 * 1000
 """Milliseconds after which another use is noted."""
@@ -74,10 +76,9 @@ class MadeFiles:
 
     def sweep(self, most_bytes: int = MOST_BYTES, days: float = KEPT_DAYS) -> int:
         """Remove what nobody asked for in a month, and the oldest where there is more than so many bytes, but for true
-        pictures; how many."""
+        pictures and notes; how many."""
         with self._store.read() as session:
-            by_age = select(MadeFileRow.path, func.max(MadeFileRow.used_at)).group_by(MadeFileRow.path)
-            by_age = by_age.where(MadeFileRow.path.not_like(f"{SHOTS}/%"))
+            by_age = select(MadeFileRow.path, func.max(MadeFileRow.used_at)).group_by(MadeFileRow.path).where(_SWEPT)
             used = sorted([(row[0], row[1]) for row in session.execute(by_age)], key=lambda row: -row[1])
         kept, gone = 0, []
         for name, when in used:
@@ -89,19 +90,20 @@ class MadeFiles:
         self._forget_paths(gone)
         return len(gone)
 
-    def sweep_folder(self, folder: str, most: int) -> None:
-        """Of one folder's files keep only those that were asked for last."""
+    def sweep_folder(self, folder: str, most: int, design_id: str | None = None) -> None:
+        """Of one folder's files, or of those of a design there, keep only those that were asked for last."""
         with self._store.read() as session:
             by_age = select(MadeFileRow.path, func.max(MadeFileRow.used_at)).group_by(MadeFileRow.path)
             of_folder = by_age.where(MadeFileRow.path.startswith(f"{folder}/"))
+            if design_id is not None:
+                of_folder = of_folder.where(MadeFileRow.design_id == design_id)
             used = [(row[0], row[1]) for row in session.execute(of_folder)]
         self._forget_paths([name for name, _ in sorted(used, key=lambda row: -row[1])[most:]])
 
     def space(self) -> int:
-        """Bytes that all recorded files take, but for true pictures."""
+        """Bytes that all recorded files take, but for true pictures and notes."""
         with self._store.read() as session:
-            swept = select(MadeFileRow.path).where(MadeFileRow.path.not_like(f"{SHOTS}/%"))
-            names = list(session.scalars(swept.distinct()))
+            names = list(session.scalars(select(MadeFileRow.path).where(_SWEPT).distinct()))
         return sum(map(self._size, names))
 
     def _stamp(self) -> int:
