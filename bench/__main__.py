@@ -15,8 +15,8 @@ from bench import front_end, growing, interface, keeping, proofs, relief, scans,
 from bench.timing import REPEATS, best
 from tests.reference import opensubdiv
 from zinc_otter.api.bodies import QUICK, Bodies
-from zinc_otter.api.live_view import LiveView
-from zinc_otter.api.packing import pack
+from zinc_otter.api.live.packing import pack
+from zinc_otter.api.live.view import LiveView
 from zinc_otter.api.stencil_shelf import StencilShelf
 from zinc_otter.core.cage import Cage
 from zinc_otter.core.primitives import box, patched_sphere

@@ -11,8 +11,8 @@ import numpy as np
 
 from bench.timing import best
 from zinc_otter.api.gaps import Gaps
-from zinc_otter.api.live_view import LiveView
-from zinc_otter.api.packing import pack
+from zinc_otter.api.live.packing import pack
+from zinc_otter.api.live.view import LiveView
 from zinc_otter.api.stencil_shelf import StencilShelf
 from zinc_otter.core.surface import build_stencils, evaluate
 from zinc_otter.studio.commands import read_command

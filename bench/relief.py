@@ -11,8 +11,8 @@ import time
 import numpy as np
 
 from bench.timing import best
-from zinc_otter.api.live_view import LiveView
-from zinc_otter.api.packing import pack
+from zinc_otter.api.live.packing import pack
+from zinc_otter.api.live.view import LiveView
 from zinc_otter.api.schemas import PieceState
 from zinc_otter.api.stencil_shelf import StencilShelf
 from zinc_otter.core.cage import Cage

@@ -10,8 +10,8 @@ from typing import Any
 
 from bench.timing import best
 from zinc_otter.api.gaps import Gaps
-from zinc_otter.api.live_view import LiveView
-from zinc_otter.api.packing import pack
+from zinc_otter.api.live.packing import pack
+from zinc_otter.api.live.view import LiveView
 from zinc_otter.api.stencil_shelf import StencilShelf
 from zinc_otter.api.stones import told_stones
 from zinc_otter.core.stone.spacing import spacing

@@ -12,8 +12,8 @@ from typing import Any
 import numpy as np
 
 from bench.timing import best
-from zinc_otter.api.live_view import LiveView
-from zinc_otter.api.packing import pack
+from zinc_otter.api.live.packing import pack
+from zinc_otter.api.live.view import LiveView
 from zinc_otter.api.stencil_shelf import StencilShelf
 from zinc_otter.core.cage import Cage
 from zinc_otter.core.cage.picking.loops import edge_loop

@@ -13,7 +13,7 @@ import numpy as np
 from starlette.websockets import WebSocketDisconnect
 
 from tests.api.case import BOX, ServiceCase, extrude, move, unpacked
-from zinc_otter.api.live_view import LiveView
+from zinc_otter.api.live.view import LiveView
 from zinc_otter.api.room import shown_level
 from zinc_otter.api.stencil_shelf import StencilShelf
 from zinc_otter.core.cage import Selection

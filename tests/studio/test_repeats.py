@@ -18,7 +18,7 @@ from scipy.spatial.transform import Rotation
 
 from tests.studio.test_growing import ARCH, after, move
 from zinc_otter.api.gaps import Gaps
-from zinc_otter.api.live_view import LiveView
+from zinc_otter.api.live.view import LiveView
 from zinc_otter.api.stencil_shelf import StencilShelf
 from zinc_otter.core.cage.shells import shell_volumes
 from zinc_otter.core.errors import BadSelectionError, CoreError

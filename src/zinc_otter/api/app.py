@@ -21,7 +21,6 @@ from zinc_otter.api import (
     designs,
     geometry,
     keeping,
-    live,
     measures,
     print_bench,
     problem_pages,
@@ -39,6 +38,7 @@ from zinc_otter.api.description import describe
 from zinc_otter.api.door import Door
 from zinc_otter.api.guard import Guard
 from zinc_otter.api.headers import Headers
+from zinc_otter.api.live import channel
 from zinc_otter.api.room import Room
 
 
@@ -80,7 +80,7 @@ def create_app(room: Room | None, web: Path = WEB, key: str | None = None) -> Fa
     problems.install(app)
     for part in (designs, references, cage_files, curve_files, geometry, curves, measures, solids, triangle_files,
                  design_files, print_bench, bench, sheets, proposals, true_pictures, stamps,
-                 keeping, live, problem_pages):  # fmt: skip
+                 keeping, channel, problem_pages):  # fmt: skip
         app.include_router(part.router)
     app.include_router(print_bench.processes)
 

@@ -10,7 +10,8 @@ from pathlib import Path
 import numpy as np
 
 from zinc_otter.api.kept import Kept
-from zinc_otter.api.live_messages import Body, BodyEdge, Told
+from zinc_otter.api.live.shown import Body, BodyEdge
+from zinc_otter.api.live.told import Told
 from zinc_otter.api.problems import PlaceSchema
 from zinc_otter.core.cage import Cage
 from zinc_otter.core.errors import CoreError

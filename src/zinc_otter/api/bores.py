@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from zinc_otter.api.gaps import Gaps
-from zinc_otter.api.live_messages import ShownBore
+from zinc_otter.api.live.shown import ShownBore
 from zinc_otter.core.cage.cage import Cage
 from zinc_otter.core.proof.bore import bore
 from zinc_otter.core.ring_sizes import ring_words

@@ -6,7 +6,7 @@ from collections.abc import Mapping
 
 import numpy as np
 
-from zinc_otter.api.live_messages import Near
+from zinc_otter.api.live.shown import Near
 from zinc_otter.api.room import MeshShelf
 from zinc_otter.core.cage.topology import Floats
 from zinc_otter.core.errors import CoreError

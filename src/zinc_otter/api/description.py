@@ -7,7 +7,7 @@ from typing import Any
 from fastapi import FastAPI
 from fastapi.openapi.utils import get_openapi
 
-from zinc_otter.api.live_messages import VERSION, described
+from zinc_otter.api.live.told import VERSION, described
 from zinc_otter.api.problems import Problem
 
 REFUSALS = {

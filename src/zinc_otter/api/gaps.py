@@ -8,7 +8,7 @@ from itertools import combinations
 import numpy as np
 
 from zinc_otter.api.kept import Kept
-from zinc_otter.api.live_messages import ShownGap
+from zinc_otter.api.live.shown import ShownGap
 from zinc_otter.api.stencil_shelf import StencilShelf
 from zinc_otter.core.cage import Cage
 from zinc_otter.core.proof.distance import MeshDistance

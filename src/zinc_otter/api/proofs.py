@@ -11,7 +11,7 @@ import numpy as np
 from zinc_otter.api.bodies import FINE, Bodies
 from zinc_otter.api.gaps import Gaps
 from zinc_otter.api.kept import Kept
-from zinc_otter.api.live_messages import MapBody, ShownMap, ShownProof
+from zinc_otter.api.live.shown import MapBody, ShownMap, ShownProof
 from zinc_otter.api.problems import PlaceSchema
 from zinc_otter.core.cage.cage import Cage
 from zinc_otter.core.cage.topology import Floats, Ints
@@ -29,7 +29,7 @@ from zinc_otter.studio.grounds import goes_by_body, ground_of, of_a_body, of_the
 from zinc_otter.studio.references import Component
 
 if TYPE_CHECKING:
-    from zinc_otter.api.live_view import LiveView
+    from zinc_otter.api.live.view import LiveView
     from zinc_otter.api.room import MeshShelf
 
 _BINS = 24

@@ -13,7 +13,7 @@ from fastapi.concurrency import run_in_threadpool
 from pydantic import BaseModel, ConfigDict, Field
 
 from zinc_otter.api.designs import AtHand
-from zinc_otter.api.packing import pack
+from zinc_otter.api.live.packing import pack
 from zinc_otter.api.room import Room
 from zinc_otter.api.schemas import DesignState
 from zinc_otter.api.solid_schemas import JobReport

@@ -7,7 +7,7 @@ from collections.abc import Iterator
 import numpy as np
 
 from zinc_otter.api.gaps import Gaps, told
-from zinc_otter.api.live_messages import ShownGap, ShownStones
+from zinc_otter.api.live.shown import ShownGap, ShownStones
 from zinc_otter.core.cage.cage import Cage
 from zinc_otter.core.cage.topology import Floats
 from zinc_otter.core.growth.stones import Stones

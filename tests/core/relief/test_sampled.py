@@ -9,7 +9,7 @@ from scipy.spatial import cKDTree
 
 from tests.core.relief.forms import block, ring, rough, sheet
 from zinc_otter.api.gaps import Gaps
-from zinc_otter.api.live_view import LiveView
+from zinc_otter.api.live.view import LiveView
 from zinc_otter.api.stencil_shelf import StencilShelf
 from zinc_otter.core.relief.sampled import sample
 from zinc_otter.core.surface import build_stencils, evaluate

@@ -9,18 +9,8 @@ from numpy.typing import NDArray
 
 from zinc_otter.api.curve_schemas import Of as CurveOf
 from zinc_otter.api.curve_schemas import told_radius
-from zinc_otter.api.live_messages import (
-    CageFrame,
-    CopiesFrame,
-    GemFrame,
-    Images,
-    LineFrame,
-    PieceFrame,
-    Shown,
-    ShownCurve,
-    SurfaceFrame,
-    Weights,
-)
+from zinc_otter.api.live.frames import CageFrame, CopiesFrame, GemFrame, Images, LineFrame, PieceFrame, SurfaceFrame
+from zinc_otter.api.live.shown import Shown, ShownCurve, Weights
 from zinc_otter.api.room import shown_level
 from zinc_otter.api.stencil_shelf import StencilShelf
 from zinc_otter.core.cage import Cage

@@ -1,7 +1,7 @@
 """The live channel: one websocket for each viewer of a design.
 
-What is said both ways stands in :mod:`zinc_otter.api.live_messages`. Of previews only the latest waits; the
-first message tells the version.
+What is said both ways stands in :mod:`zinc_otter.api.live.asked` and :mod:`zinc_otter.api.live.told`. Of previews only
+the latest waits; the first message tells the version.
 """
 
 from __future__ import annotations
@@ -22,9 +22,8 @@ from zinc_otter.api.curve_schemas import AskedOf
 from zinc_otter.api.curves import curves_of
 from zinc_otter.api.designs import Findings, findings, preview_state
 from zinc_otter.api.edits import asker
-from zinc_otter.api.live_messages import (
+from zinc_otter.api.live.asked import (
     DEEDS,
-    VERSION,
     AskBodies,
     AskCancel,
     AskCommit,
@@ -35,15 +34,12 @@ from zinc_otter.api.live_messages import (
     AskMap,
     AskPreview,
     AskWeigh,
-    Shown,
-    ShownCurve,
-    TellProofs,
-    TellState,
-    Told,
     read_asked,
 )
-from zinc_otter.api.live_view import LiveView, bent
-from zinc_otter.api.packing import pack, unpack
+from zinc_otter.api.live.packing import pack, unpack
+from zinc_otter.api.live.shown import Shown, ShownCurve
+from zinc_otter.api.live.told import VERSION, TellProofs, TellState, Told
+from zinc_otter.api.live.view import LiveView, bent
 from zinc_otter.api.problems import Problem, invalid, problem_of
 from zinc_otter.api.room import Room
 from zinc_otter.api.schemas import DesignState
