@@ -9,13 +9,15 @@ from dataclasses import dataclass, field
 import numpy as np
 from numpy.typing import ArrayLike
 from scipy.sparse import coo_matrix
-from scipy.sparse.csgraph import breadth_first_order, connected_components
+from scipy.sparse.csgraph import connected_components
 from scipy.spatial import cKDTree
 
 from zinc_otter.core.cage.cage import Cage
 from zinc_otter.core.cage.topology import Floats, Ints
 from zinc_otter.core.errors import BadNumberError
+from zinc_otter.core.formats.cages.facing import mirrored, next_corners, turned_over
 from zinc_otter.core.formats.cages.loaded import cage_of, refuse_broken, refuse_strange_marks
+from zinc_otter.core.formats.cages.pairing import quads_of
 
 SCANNED = 0.15
 """From this share of faces that stay triangles a mesh is taken for a scan."""
@@ -147,7 +149,7 @@ class Cleaner:
         triangles = np.flatnonzero(sizes == 3)
         start = np.concatenate([[0], np.cumsum(sizes)[:-1]]).astype(np.int64)
         t = flat[start[triangles][:, None] + np.arange(3)]
-        quads, of = _pairs(points, t)
+        quads, of = quads_of(points, t)
         if len(quads) == 0:
             return faces, kept
         gone = np.zeros(len(sizes), dtype=bool)
@@ -182,7 +184,7 @@ class Cleaner:
         crossed = quads[_bow_ties(points[flat[quads]])]
         if not len(crossed):
             return flat
-        after = _next(sizes)
+        after = next_corners(sizes)
         n = len(points)
         others = np.ones(len(flat), dtype=bool)
         others[crossed] = False
@@ -208,41 +210,14 @@ class Cleaner:
     def _turned(self, points: Floats, faces: Polygons) -> Ints:
         """Neighbours made to agree, and closed parts to look outwards."""
         flat, sizes = faces
-        count = len(sizes)
-        face, after = np.repeat(np.arange(count), sizes), _next(sizes)
-        low, high = np.minimum(flat, flat[after]), np.maximum(flat, flat[after])
-        order = np.lexsort((high, low))
-        same = (low[order][1:] == low[order][:-1]) & (high[order][1:] == high[order][:-1])
-        # Only edges of just two faces tell anything.
-        runs = np.concatenate([[True], ~same])
-        run = np.cumsum(runs) - 1
-        two = np.bincount(run) == 2
-        first = np.flatnonzero(runs)[two]
-        one, other = order[first], order[first + 1]
-        against = flat[one] == flat[other]
-        graph = coo_matrix((np.where(against, 2.0, 1.0), (face[one], face[other])), shape=(count, count)).tocsr()
-        graph = graph.maximum(graph.T)
-        parts, part = connected_components(graph, directed=False)
-        flip = np.zeros(count, dtype=bool)
-        for k in range(parts):
-            root = int(np.argmax(part == k))
-            reached, before = breadth_first_order(graph, root, directed=False)
-            for f in reached[1:]:
-                flip[f] = flip[before[f]] ^ (graph[before[f], f] > 1.5)
-        volume = _volumes(points, flat, sizes, part, flip)
-        # A part that mostly stands right is left as it stands, where nothing tells inside from outside.
-        closed = np.bincount(part[face[one]], minlength=parts) * 2 == np.bincount(part[face], minlength=parts)
-        most = np.bincount(part, flip, minlength=parts) * 2 > np.bincount(part, minlength=parts)
-        inwards = volume < 0
-        inwards[_cavities(points, flat, part[face], closed, volume)] ^= True
-        flip ^= np.where(closed[part], inwards[part], most[part])
+        flip = turned_over(points, flat, sizes)
         self._note("turned", int(flip.sum()), "1 face was turned over.", "{} faces were turned over.")
-        return np.where(flip[face], flat[_mirrored(sizes)], flat)
+        return np.where(np.repeat(flip, sizes), flat[mirrored(sizes)], flat)
 
     def _parted(self, points: Floats, faces: Polygons) -> tuple[Ints, Floats, Ints]:
         """Corners of one vertex that no chain of well-joined faces connects become vertices of their own."""
         flat, sizes = faces
-        after = _next(sizes)
+        after = next_corners(sizes)
         a, b = flat, flat[after]
         n = len(points)
         # A half-edge is well joined when it has just one twin, and is itself the only one of its way.
@@ -274,7 +249,7 @@ class Cleaner:
         return new.reshape(-1), points[origin], origin
 
     def _filled(self, flat: Ints, sizes: Ints) -> Polygons:
-        after = _next(sizes)
+        after = next_corners(sizes)
         n = int(flat.max(initial=0)) + 1
         key, twin = flat * n + flat[after], flat[after] * n + flat
         rim = np.flatnonzero(~np.isin(twin, key))
@@ -301,7 +276,7 @@ class Cleaner:
             return None
         flat, sizes = faces
         n = len(label) + 1
-        after = _next(sizes)
+        after = next_corners(sizes)
         ends = np.stack([flat, flat[after]], axis=1)
         old = np.sort(origin[ends], axis=1) @ [n, 1]
         wanted = np.sort(label[creases[0]], axis=1) @ [n, 1]
@@ -326,45 +301,6 @@ def _bow_ties(quads: Floats) -> np.ndarray:
     return np.asarray(((turns * longest[:, None]).sum(axis=2) < 0).sum(axis=1) == 2)
 
 
-def _cavities(points: Floats, flat: Ints, part: Ints, closed: np.ndarray, volume: Floats) -> Ints:
-    """Closed parts that bound a cavity: those that lie within one more part than they should, and look the other way.
-
-    ``part`` (c,) is that of each corner. A part within another that looks the same way is no cavity: it stays, and whoever
-    makes a solid of it is asked to decide.
-    """
-    found = []
-    parts = np.flatnonzero(closed)
-    boxes = {int(k): points[flat[part == k]] for k in parts} if len(parts) > 1 else {}
-    for k, own in boxes.items():
-        around = [
-            j
-            for j, other in boxes.items()
-            if j != k and (own.min(axis=0) > other.min(axis=0)).all() and (own.max(axis=0) < other.max(axis=0)).all()
-        ]
-        if not around:
-            continue
-        # The nearest one around it is the one of least extent.
-        parent = min(around, key=lambda j: float(np.ptp(boxes[j], axis=0).prod()))
-        if len(around) % 2 and volume[k] * volume[parent] < 0:
-            found.append(k)
-    return np.array(found, dtype=np.int64)
-
-
-def _next(sizes: Ints) -> Ints:
-    """For each corner the one after it in its face."""
-    start = np.concatenate([[0], np.cumsum(sizes)[:-1]]).astype(np.int64)
-    after = np.arange(int(sizes.sum())) + 1
-    after[start + sizes - 1] = start
-    return after
-
-
-def _mirrored(sizes: Ints) -> Ints:
-    """For each corner the one that takes its place when its face is turned over; the first stays."""
-    start = np.repeat(np.concatenate([[0], np.cumsum(sizes)[:-1]]), sizes)
-    size = np.repeat(sizes, sizes)
-    return (start + (size - (np.arange(len(start)) - start)) % size).astype(np.int64)
-
-
 def _doubled(flat: Ints, sizes: Ints) -> np.ndarray:
     """Which faces have just the vertices of one before them."""
     double = np.zeros(len(sizes), dtype=bool)
@@ -375,47 +311,6 @@ def _doubled(flat: Ints, sizes: Ints) -> np.ndarray:
         _, first = np.unique(rings, axis=0, return_index=True)
         double[np.setdiff1d(faces, faces[first])] = True
     return double
-
-
-def _volumes(points: Floats, flat: Ints, sizes: Ints, part: Ints, flip: np.ndarray) -> Floats:
-    """Signed volume of each part, its faces parted into fans."""
-    start = np.repeat(np.concatenate([[0], np.cumsum(sizes)[:-1]]).astype(np.int64), sizes)
-    after = _next(sizes)
-    face = np.repeat(np.arange(len(sizes)), sizes)
-    shifted = points - points.mean(axis=0)
-    a, b, c = shifted[flat[start]], shifted[flat], shifted[flat[after]]
-    each = np.einsum("ij,ij->i", a, np.cross(b, c)) * np.where(flip[face], -1, 1)
-    return np.asarray(np.bincount(part[face], each, minlength=int(part.max()) + 1), dtype=np.float64)
-
-
-def _pairs(points: Floats, t: Ints) -> tuple[Ints, Ints]:
-    """Quads (k, 4) and the two triangles (k, 2) of each: the best first, judged by how flat and how square they are."""
-    ends = np.concatenate([t[:, [0, 1]], t[:, [1, 2]], t[:, [2, 0]]])
-    owner, third = np.tile(np.arange(len(t)), 3), np.concatenate([t[:, 2], t[:, 0], t[:, 1]])
-    key = np.sort(ends, axis=1)
-    order = np.lexsort((key[:, 1], key[:, 0]))
-    same = (key[order][1:] == key[order][:-1]).all(axis=1)
-    one, other = order[:-1][same], order[1:][same]
-    # a, c on the shared edge; b and d across.
-    quads = np.stack([ends[one, 0], third[other], ends[one, 1], third[one]], axis=1)
-    p = points[quads]
-    sides = np.roll(p, -1, axis=1) - p
-    length = np.linalg.norm(sides, axis=2)
-    cos = -(sides * np.roll(sides, 1, axis=1)).sum(axis=2) / np.maximum(length * np.roll(length, 1, axis=1), 1e-30)
-    normals = np.cross(sides, np.roll(sides, -1, axis=1))
-    normals /= np.maximum(np.linalg.norm(normals, axis=2, keepdims=True), 1e-30)
-    flat = (normals * np.roll(normals, 1, axis=1)).sum(axis=2).min(axis=1)
-    square = np.abs(cos).max(axis=1)
-    worth = np.flatnonzero((flat > 0.7) & (square < 0.8))
-    taken = np.zeros(len(t), dtype=bool)
-    chosen = []
-    for k in worth[np.argsort(square[worth] - flat[worth], kind="stable")]:
-        pair = owner[one[k]], owner[other[k]]
-        if not (taken[pair[0]] or taken[pair[1]]):
-            taken[list(pair)] = True
-            chosen.append(k)
-    at = np.array(chosen, dtype=np.int64)
-    return quads[at], np.stack([owner[one[at]], owner[other[at]]], axis=1)
 
 
 def _corners(corners: tuple[Ints, Floats] | None, label: Ints, origin: Ints) -> tuple[Ints, Floats] | None:
