@@ -6,33 +6,29 @@ import { toolInHand } from "../live/stores/session";
 import { useMap } from "../live/stores/map";
 import { type FlatName, useShow } from "../live/stores/show";
 import type { Change } from "../live/pieces";
-import { growingIn } from "../model/growths";
-import type { PieceState } from "../model/types";
 import { allVertices, boxOf } from "../model/measure";
 import type { Box } from "../model/vec";
 import { colours } from "../theme/colours";
 import { BodyMap } from "./bodyMap";
 import { BodyViews } from "./bodyViews";
 import { Eye } from "./camera";
-import type { CopyDress } from "./copyView";
 import { CopyViews } from "./copyViews";
 import { coveredBy } from "./covered";
 import { DimensionLabels } from "./dimensionLabels";
+import { Dressing } from "./dressing";
 import { Floor } from "./floor";
 import { Hollows } from "./hollows";
 import { keepView, keptView } from "./keptView";
 import { HiddenPicks } from "./hiddenPicks";
 import { Handle } from "./handle";
-import { type Marked, markedNow, markOfWhole, marksOn, untint } from "./marked";
-import type { Marks } from "./marksView";
+import { markedNow } from "./marked";
 import { ClearLayers } from "./lookThrough";
 import { OpaqueDepths } from "./opaqueDepths";
 import { Overlay } from "./overlay";
 import { Pace } from "./pace";
 import { Picker } from "./picking";
-import { type Dress, PieceView } from "./pieceView";
+import { PieceView } from "./pieceView";
 import { ReferenceViews } from "./referenceViews";
-import { placeBeside } from "./sideBySide";
 import { isDrawnBySoftware } from "./software";
 
 type Part = "design" | "bodies" | "marks";
@@ -51,9 +47,7 @@ export class Scene {
   private readonly bodies = new BodyViews(this.planes);
   readonly bodyMap = new BodyMap(this.planes);
   private readonly copies = new CopyViews(this.planes);
-  private states = new Map<string, PieceState>();
-  private growing: ReadonlySet<string> = new Set();
-  private marked: Marked = markedNow();
+  private readonly dressing = new Dressing(this.views, this.copies, this.bodies, this.bodyMap, this.eye);
   /** What has changed since it was looked at last. */
   private readonly stale = new Set<Part>();
   readonly pace: Pace;
@@ -123,7 +117,7 @@ export class Scene {
     if (!this.stale.size) return;
     const [design, bodies] = [this.stale.has("design"), this.stale.has("bodies")];
     this.stale.clear();
-    this.marked = markedNow();
+    this.dressing.marked = markedNow();
     if (design) this.takeDesign();
     if (bodies) this.bodies.sync();
     if (design || bodies) this.layFloor();
@@ -133,8 +127,7 @@ export class Scene {
   /** The design's own facts: which pieces there are and how they are coloured, and the references. */
   private takeDesign(): void {
     const { design, preview } = useDesign.getState();
-    this.states = new Map((preview ?? design)?.pieces.map((piece) => [piece.id, piece]) ?? []);
-    this.growing = growingIn(design, preview);
+    this.dressing.take();
     this.references.show((preview ?? design)?.references ?? []);
     this.floor.grid.unit = design?.unit === "in" ? 25.4 : 1;
     if (!this.fitted && design?.references.length) this.fit();
@@ -147,10 +140,7 @@ export class Scene {
       const normal = new Vector3().setComponent(section.axis, section.flip ? 1 : -1);
       this.planes.push(new Plane(normal, section.flip ? -section.at : section.at));
     }
-    this.layBodyMap();
-    for (const view of this.views.values()) this.dress(view);
-    this.copies.dress((id) => this.dressOfCopy(id));
-    this.dressBodies();
+    this.dressing.all();
     // Side by side the two stand elsewhere than the references that they were built around.
     const { compare } = useShow.getState();
     this.references.group.visible = !compare || compare.over;
@@ -165,14 +155,14 @@ export class Scene {
   /** For picking by hand: what is locked lets clicks through. */
   freePicker(through: boolean): Picker {
     this.refresh();
-    return this.pickerOf(this.shownViews().filter((view) => !this.states.get(view.id)?.locked), through);
+    return this.pickerOf(this.shownViews().filter((view) => !this.dressing.isLocked(view.id)), through);
   }
 
   private pickerOf(views: PieceView[], through: boolean): Picker {
     this.refresh();
     const { camera, target, back } = this.eye;
     const screen = { camera, width: this.host.clientWidth, height: this.host.clientHeight, middle: target, back };
-    const copies = this.copies.shown.filter((copy) => !this.states.get(copy.id)?.locked);
+    const copies = this.copies.shown.filter((copy) => !this.dressing.isLocked(copy.id));
     return new Picker(screen, views, through, this.planes, copies);
   }
 
@@ -181,7 +171,7 @@ export class Scene {
   }
 
   shownViews(): PieceView[] {
-    return [...this.views.values()].filter((view) => this.isShown(view.id));
+    return [...this.views.values()].filter((view) => this.dressing.isShown(view.id));
   }
 
   /** Look as this design was last looked at here; at all of it where that was left to us. */
@@ -203,13 +193,13 @@ export class Scene {
       const own = new Box3();
       for (let i = 0; i < positions.length; i += 3)
         own.expandByPoint(new Vector3(positions[i], positions[i + 1], positions[i + 2]));
-      if (this.marked.shows !== "surface") {
+      if (this.dressing.marked.shows !== "surface") {
         const { cage } = view.arrays;
         own.union(asBox3(boxOf(cage, allVertices(cage))));
       }
       box.union(own.translate(view.group.position));
       // Copies and bodies joined to it reach further than the form itself.
-      if (this.showsBody(view.id)) box.union(this.bodies.boxOf(view.id));
+      if (this.dressing.showsBody(view.id)) box.union(this.bodies.boxOf(view.id));
     }
     for (const corner of this.copies.corners()) box.expandByPoint(corner);
     if (this.references.group.visible) for (const corner of this.references.corners()) box.expandByPoint(corner);
@@ -310,11 +300,11 @@ export class Scene {
         const view = new PieceView(id, arrays, this.planes);
         this.views.set(id, view);
         this.three.add(view.group);
-        this.dress(view);
+        this.dressing.dress(view);
       }
     }
     this.copies.lay((id) => this.view(id));
-    this.copies.dress((id) => this.dressOfCopy(id));
+    this.dressing.dressCopies();
     // While points are being set the view must not jump away from under the pointer.
     const setting = toolInHand()?.pointing !== undefined;
     if (setting && this.views.size) this.fitted = true;
@@ -322,107 +312,6 @@ export class Scene {
     if (!this.views.size) this.fitted = false;
     this.layFloor();
     this.draw();
-  }
-
-  private dressOfCopy(id: string): CopyDress {
-    const { material, compare } = useShow.getState();
-    const shown = this.isShown(id) && !this.showsBody(id) && !compare;
-    const [colour, finish] = this.lookOf(id);
-    return { shown, material, colour, finish, glass: this.isGlass(id), marked: markOfWhole(id, this.marked) };
-  }
-
-  /** The clay of a piece, and what it is of. */
-  private lookOf(id: string): [colour: string, finish: string] {
-    const state = this.states.get(id);
-    return [state?.colour ?? "clay", state?.finish ?? "clay"];
-  }
-
-  /** Drawn faintly, as asked for. */
-  private isGlass(id: string): boolean {
-    return useShow.getState().glass.includes(id);
-  }
-
-  private isReplaced(id: string): boolean {
-    return this.showsBody(id) || this.bodyMap.isOf(id);
-  }
-
-  private showsBody(id: string): boolean {
-    const { bodies, compare } = useShow.getState();
-    return bodies && !compare && this.bodies.has(id) && this.isShown(id);
-  }
-
-  private dressBodies(): void {
-    const { shows } = this.marked;
-    this.bodies.dress(
-      (id) => this.showsBody(id) && shows !== "cage" && !this.bodyMap.isOf(id),
-      (id) => this.lookOf(id),
-      useShow.getState().material,
-      (id) => this.isGlass(id),
-    );
-  }
-
-  private isShown(id: string): boolean {
-    const { compare, isolated } = useShow.getState();
-    if (compare) return id === compare.a || id === compare.b;
-    const { piece, others } = this.marked;
-    if (isolated && piece) return id === piece || others.includes(id);
-    // A piece that is only previewed is in no list yet: show it.
-    return this.states.get(id)?.visible ?? true;
-  }
-
-  private isQuiet(id: string): boolean {
-    const { piece, others, kind } = this.marked;
-    const held = id === piece || (kind === "piece" && others.includes(id));
-    return !held && (this.states.get(id)?.grown ?? null) !== null;
-  }
-
-  private dress(view: PieceView): void {
-    const { marked } = this;
-    const { material, isolines, wire, normals, valences, backs, compare } = useShow.getState();
-    view.group.visible = this.isShown(view.id);
-    const dress: Dress = {
-      display: compare ? "surface" : marked.shows,
-      material: compare?.over ? "clay" : material,
-      colour: this.lookOf(view.id)[0],
-      finish: this.lookOf(view.id)[1],
-      // Of what is about to grow its layout is seen before it is kept.
-      isolines: this.growing.has(view.id) ? Math.max(isolines, 1) : isolines,
-      wire, normals, valences, backs,
-      badges: marked.badges && !compare,
-      // Laid over one another both are seen through, each in its own clay: the smaller one shows within the larger.
-      faint: compare?.over ?? (this.isGlass(view.id) && !this.isReplaced(view.id)),
-      replaced: this.isReplaced(view.id),
-      quiet: this.isQuiet(view.id),
-      polygon: marked.piece === view.id || marked.kind === "vertex" || marked.kind === "edge",
-    };
-    view.group.position.copy(placeBeside(view.id, (id) => this.view(id), this.eye.right));
-    const marks = marksOn(view.id, marked, compare !== null);
-    // Neither is what a brush does seen under a tint.
-    if (useMap.getState().map?.piece === view.id || toolInHand()?.is === "brush") untint(marks);
-    if (!compare) this.markSuspects(view.id, marks);
-    view.show(dress, marks);
-    this.lay(view);
-  }
-
-  /** Where it has not grown as it should, that is marked until it has. */
-  private markSuspects(id: string, marks: Marks): void {
-    const suspect = this.states.get(id)?.suspect ?? [];
-    if (!marks.faults && suspect.length) marks.faults = { vertices: [], edges: [], faces: suspect };
-  }
-
-  private layBodyMap(): void {
-    const { map, lines } = useMap.getState();
-    const shown = map?.body && this.isShown(map.piece) && !useShow.getState().compare;
-    this.bodyMap.show(shown ? map : null, useDesign.getState().design?.unit ?? "mm", lines);
-  }
-
-  /** What lies over a surface: how far a reach carries, and the map of a proof. */
-  private lay(view: PieceView): void {
-    const { compare } = useShow.getState();
-    const { weights } = this.marked;
-    const { map, lines } = useMap.getState();
-    view.paint(map?.piece === view.id && !map.body && !compare ? map : null, useDesign.getState().design?.unit ?? "mm", lines);
-    view.weigh(weights?.piece === view.id && !compare ? weights.rows : null);
   }
 }
 
