@@ -155,8 +155,11 @@ class Inches(BrowserCase):
         self.page.get_by_label("Followers").get_by_text("0.025 in").wait_for()
         self.screen.station("Make")
         self.screen.tool("Print bench")
+        # From 1.2 mm a step up, which is round in inches.
+        self.screen.field("Least wall").press("ArrowUp")
+        self.assertEqual(self.screen.field("Least wall").input_value(), "0.0522")
         self.screen.button("Hand over Box").click()
-        self.page.get_by_text("have a wall under 0.047 in, down to 0.02").wait_for(timeout=60_000)
+        self.page.get_by_text("have a wall under 0.052 in, down to 0.02").wait_for(timeout=60_000)
         self.page.get_by_text(" in³ of air").or_(self.page.get_by_text("in³ within")).first.wait_for()
         self.screen.tool("Bill")
         self.page.get_by_test_id("bill").get_by_text("in³").wait_for(timeout=60_000)

@@ -134,6 +134,11 @@ class Units(PartsCase):
                  ((25.4, "in"), (0.004, "mm"), (-0.001, "mm"), (12.5, "cm"), (100, "mm"))]  # fmt: skip
         self.assertEqual(words, ["1 in", "0 mm", "0 mm", "1.25 cm", "100 mm"])
 
+    def test_steps_are_round_in_the_unit(self) -> None:
+        steps = [self.call("Parts.units.roundStep(given[0], given[1])", list(x)) / per for x, per in
+                 (((1, "in"), 25.4), ((0.05, "in"), 25.4), ((10, "in"), 25.4), ((5, "cm"), 10), ((0.1, "mm"), 1))]  # fmt: skip
+        np.testing.assert_allclose(steps, [0.05, 0.002, 0.5, 0.5, 0.1], rtol=1e-12)
+
     @settings(max_examples=30, deadline=None)
     @given(st.floats(1e-3, 1e9), st.sampled_from(["mm", "cm", "in"]))
     def test_volumes_are_told_as_the_service_tells_them(self, mm3: float, unit: Unit) -> None:

@@ -10,6 +10,15 @@ const decimals: Record<Unit, number> = { mm: 2, cm: 3, in: 3 };
 export const toUnit = (mm: number, unit: Unit): number => mm / perUnit[unit];
 export const fromUnit = (value: number, unit: Unit): number => value * perUnit[unit];
 
+/** The round step of a unit (1, 2 or 5 of a decimal place) that is nearest to so many mm; in mm. */
+export function roundStep(mm: number, unit: Unit): number {
+  const value = toUnit(mm, unit);
+  const place = 10 ** Math.floor(Math.log10(value));
+  const off = (round: number) => Math.abs(Math.log(value / (round * place)));
+  const nearest = [1, 2, 5, 10].reduce((best, round) => (off(round) < off(best) ? round : best));
+  return fromUnit(nearest * place, unit);
+}
+
 /** A length for reading: in the unit, with no digits that nobody can see. */
 export function lengthWords(mm: number, unit: Unit): string {
   return `${trimmed(toUnit(mm, unit), decimals[unit])} ${unit}`;

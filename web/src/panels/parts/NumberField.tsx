@@ -9,7 +9,7 @@ import { askedFor, readNumber } from "../../live/numbers";
 import { useUnit } from "../../live/stores/design";
 import { markWrong } from "../../live/stores/wrong";
 import { type NumberField as Field, whatIsWrong } from "../../model/fields";
-import { fromUnit, toUnit, trimmed, type Unit } from "../../model/units";
+import { roundStep, toUnit, trimmed, type Unit } from "../../model/units";
 
 interface Props {
   field: Field;
@@ -68,7 +68,8 @@ export function NumberField({ field, value, disabled, onChange }: Props) {
     void found.then((read) => flushSync(() => settle(read)));
   };
   const nudge = (by: number) => {
-    const step = length ? fromUnit(field.step, unit === "in" ? "mm" : unit) : field.step;
+    // As in mm wherever that is round in the unit, too.
+    const step = length && unit === "in" ? roundStep(field.step, unit) : field.step;
     const next = Number((value + by * step).toFixed(6));
     if (!whatIsWrong(field, next, unit)) onChange(next);
   };
