@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import re
 from typing import Any
 
 import msgpack
@@ -192,6 +193,31 @@ class LateAnswers(VerbCase):
         self.screen.steps(2)
         moved = (self.points() - before)[(self.points() != before).any(axis=1)]
         np.testing.assert_allclose(moved, [[0, 0, 4.5]], atol=1e-9)
+
+    def test_buttons_wait_until_an_expression_beside_them_is_read(self) -> None:
+        self.screen.station("Make")
+        self.screen.tool("Print bench")
+        waiting = self.hold("**/number?*")
+        self.screen.field("Layer").fill("1/50 in")
+        hand = self.page.get_by_role("button", name=re.compile("Hand over"))
+        self.assertTrue(hand.is_disabled())
+        self.answer(waiting)
+        # Pressed as soon as it may be, it is done with what was typed.
+        hand.click()
+        answer = self.page.get_by_test_id("bench-answer")
+        answer.wait_for(timeout=60_000)
+        # By 0.2 mm as before they were twice as many and more.
+        self.assertIn(int(re.findall(r"(\d+) layers", answer.inner_text())[0]), (37, 38, 39, 40))
+        self.screen.tool("Solid")
+        self.page.unroute("**/number?*")
+        waiting = self.hold("**/number?*")
+        self.screen.field("Chord tolerance").fill("1/100 in")
+        stl = self.page.get_by_role("button", name="Download STL", exact=True)
+        self.assertTrue(stl.is_disabled())
+        self.answer(waiting)
+        with self.page.expect_request(lambda r: "surface-file" in r.url) as begun:
+            stl.click()
+        self.assertIn("tolerance=0.254&", begun.value.url + "&")
 
     def test_a_form_put_down_while_its_preview_takes_long_is_kept(self) -> None:
         self.screen.station("Rough")

@@ -25,32 +25,43 @@ interface Typed {
   value: number;
   unit: Unit;
   wrong: string | null;
+  /** It is being read by the service: what it says is not known yet. */
+  unread?: boolean;
 }
 
 /** Wider while something is said below it: a sentence in so narrow a column would push the card over the form. */
 const widthOf = (field: Field, ending: string, fault: string | null): number => (fault && fault.length > 20 ? 230 : ending ? 112 : field.narrow ? 76 : 100);
 
-/** Where the text is typed, marked for as long as it is wrong. */
-function useMarked(fault: string | null, disabled = false): RefObject<HTMLInputElement | null> {
-  const isWrong = fault !== null && !disabled;
+/** Where the text is typed, marked for as long as it is wrong, or nobody knows whether it is. */
+function useMarked(isWrong: boolean): RefObject<HTMLInputElement | null> {
   const id = useId();
   const input = useRef<HTMLInputElement>(null);
   useEffect(() => (isWrong ? markWrong(id, () => input.current?.focus()) : undefined), [id, isWrong]);
   return input;
 }
 
+/** What stands in the field: what was typed, or else the value. */
+const readout = (field: Field, value: number, typed: Typed | null, unit: Unit) => ({
+  text: typed?.text ?? trimmed(field.unit === "mm" ? toUnit(value, unit) : value, 4),
+  fault: typed?.wrong ?? whatIsWrong(field, value, unit),
+  unread: typed?.unread ?? false,
+});
+
+/** So many steps on: as in mm, wherever that is round in the unit, too. */
+function nudged(field: Field, value: number, by: number, unit: Unit): number {
+  const step = field.unit === "mm" && unit === "in" ? roundStep(field.step, unit) : field.step;
+  return Number((value + by * step).toFixed(6));
+}
+
 export function NumberField({ field, value, disabled, onChange }: Props) {
   const unit = useUnit();
-  const length = field.unit === "mm";
   const [typed, setTyped] = useState<Typed | null>(null);
   const latest = useRef(0);
   // A value that came from elsewhere, such as a drag, or another unit, replaces what was typed, before anybody sees it.
   if (typed && (typed.unit !== unit || (value !== typed.over && value !== typed.value))) setTyped(null);
   else if (typed && value === typed.value && typed.over !== value) setTyped({ ...typed, over: value });
-  const text = typed?.text ?? trimmed(length ? toUnit(value, unit) : value, 4);
-  const fault = typed?.wrong ?? whatIsWrong(field, value, unit);
-
-  const input = useMarked(fault, disabled);
+  const { text, fault, unread } = readout(field, value, typed, unit);
+  const input = useMarked((fault !== null || unread) && !disabled);
 
   const take = (written: string) => {
     const turn = ++latest.current;
@@ -63,17 +74,15 @@ export function NumberField({ field, value, disabled, onChange }: Props) {
     };
     const found = readNumber(written, askedFor(field.unit), unit);
     if (!(found instanceof Promise)) return settle(found);
-    setTyped({ text: written, over: value, value, unit, wrong: typed?.wrong ?? null });
+    setTyped({ text: written, over: value, value, unit, wrong: typed?.wrong ?? null, unread: true });
     // At once, effects and all: Enter waits for numbers that are being read, and must not meet what was wrong before.
     void found.then((read) => flushSync(() => settle(read)));
   };
   const nudge = (by: number) => {
-    // As in mm wherever that is round in the unit, too.
-    const step = length && unit === "in" ? roundStep(field.step, unit) : field.step;
-    const next = Number((value + by * step).toFixed(6));
+    const next = nudged(field, value, by, unit);
     if (!whatIsWrong(field, next, unit)) onChange(next);
   };
-  const ending = length ? unit : field.unit;
+  const ending = field.unit === "mm" ? unit : field.unit;
   return (
     <Stack direction="row" spacing={1.5} sx={{ alignItems: "center" }}>
       {field.slider && (

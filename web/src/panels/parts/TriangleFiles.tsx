@@ -1,8 +1,6 @@
 /** The body by triangles: how fine, how many, certified, and written to files. */
 import Button from "@mui/material/Button";
-import InputAdornment from "@mui/material/InputAdornment";
 import Stack from "@mui/material/Stack";
-import TextField from "@mui/material/TextField";
 import Typography from "@mui/material/Typography";
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useEffect, useEffectEvent, useRef, useState } from "react";
@@ -10,6 +8,7 @@ import { attempt } from "../../live/picks";
 import { download, service } from "../../live/service";
 import { useDesign } from "../../live/stores/design";
 import { largerWords, useLarger } from "../../live/stores/larger";
+import { useAnyWrong } from "../../live/stores/wrong";
 import type { JobReport, KeyedJob, PieceState, SurfaceFacts } from "../../model/types";
 import { NumberField } from "./NumberField";
 import { ShowWhere } from "./ShowWhere";
@@ -17,6 +16,10 @@ import { useFor } from "./useFor";
 import { useJob } from "./useJob";
 
 const shrinkage = { is: "number", label: "Larger by", unit: "%", initial: 0, step: 0.5, min: 0, max: 20, help: "for shrinkage; stands in the files' names" } as const;
+const tolerances = {
+  chord: { is: "number", label: "Chord tolerance", unit: "mm", initial: 0.05, step: 0.01, above: 0, max: 100 },
+  turn: { is: "number", label: "Angle tolerance", unit: "°", initial: 180, step: 5, above: 0, max: 180 },
+} as const;
 const kinds = ["stl", "3mf", "glb", "obj", "ply"] as const;
 const bytes = (n: number) => (n > 1e6 ? `${(n / 1e6).toFixed(1)} MB` : `${Math.max(1, Math.round(n / 1e3))} kB`);
 
@@ -58,14 +61,13 @@ function useCount(design: string, piece: PieceState, { chord, turn }: Fineness, 
   }, [design, piece.id, piece.made_from, chord, turn, wanted]);
 }
 
-/** What is typed, once it stands still for a moment and may be. */
-function useSettled(fineness: Fineness, sound: boolean): Fineness {
-  const { chord, turn } = fineness;
-  const [settled, setSettled] = useState(fineness);
+/** What is typed, once it stands still for a moment. */
+function useSettled({ chord, turn }: Fineness): Fineness {
+  const [settled, setSettled] = useState<Fineness>({ chord, turn });
   useEffect(() => {
-    const soon = setTimeout(() => sound && setSettled({ chord, turn }), 500);
+    const soon = setTimeout(() => setSettled({ chord, turn }), 500);
     return () => clearTimeout(soon);
-  }, [chord, turn, sound]);
+  }, [chord, turn]);
   return settled;
 }
 
@@ -89,31 +91,12 @@ function useFiles(madeFrom: string) {
   return { job, cancel, write, refused };
 }
 
-function Tolerance(props: { label: string; unit: string; most: number; text: string; wrong: boolean; onChange(text: string): void }) {
-  return (
-    <TextField
-      label={props.label}
-      value={props.text}
-      error={props.wrong}
-      helperText={props.wrong ? `more than 0, at most ${props.most}` : undefined}
-      onChange={(event) => props.onChange(event.target.value)}
-      slotProps={{ htmlInput: { inputMode: "decimal" }, input: { endAdornment: <InputAdornment position="end">{props.unit}</InputAdornment> } }}
-      sx={{ width: props.unit === "mm" ? 122 : 110 }}
-    />
-  );
-}
-
-const numberIn = (text: string) => Number(text.replace(",", "."));
-const outside = (value: number, most: number) => !(value > 0 && value <= most);
-
 export function TriangleFiles({ design, piece }: { design: string; piece: PieceState }) {
-  const [tolerance, setTolerance] = useState("0.05");
-  const [angle, setAngle] = useState("180");
+  const [chord, setChord] = useState<number>(tolerances.chord.initial);
+  const [turn, setTurn] = useState<number>(tolerances.turn.initial);
   const larger = useLarger((s) => s.larger);
-  const [chord, turn] = [numberIn(tolerance), numberIn(angle)];
-  const [wrong, askew] = [outside(chord, 100), outside(turn, 180)];
-  const sound = !wrong && !askew;
-  const asked = useSettled({ chord, turn }, sound);
+  const sound = !useAnyWrong();
+  const asked = useSettled({ chord, turn });
   const { data: facts, error, isFetching } = useQuery({
     queryKey: ["facts", design, piece.id, piece.made_from, asked.chord, asked.turn],
     queryFn: () => service.surfaceFacts(design, piece.id, asked.chord, asked.turn),
@@ -133,8 +116,8 @@ export function TriangleFiles({ design, piece }: { design: string; piece: PieceS
   };
   return (
     <Stack direction="row" spacing={1} useFlexGap sx={{ alignItems: "center", flexWrap: "wrap", borderTop: 1, borderColor: "divider", pt: 1 }}>
-      <Tolerance label="Chord tolerance" unit="mm" most={100} text={tolerance} wrong={wrong} onChange={setTolerance} />
-      <Tolerance label="Angle tolerance" unit="°" most={180} text={angle} wrong={askew} onChange={setAngle} />
+      <NumberField field={tolerances.chord} value={chord} onChange={setChord} />
+      <NumberField field={tolerances.turn} value={turn} onChange={setTurn} />
       <NumberField field={shrinkage} value={larger} onChange={(value) => useLarger.setState({ larger: value })} />
       {kinds.map((kind) => (
         <Button
