@@ -125,7 +125,7 @@ export function TriangleFiles({ design, piece }: { design: string; piece: PieceS
           variant="outlined"
           size="small"
           aria-label={`Download ${kind.toUpperCase()}`}
-          sx={{ minWidth: 52 }}
+          sx={{ minWidth: 48 }}
           title={facts?.bytes[kind] ? `about ${bytes(facts.bytes[kind])}` : undefined}
           disabled={!idle}
           onClick={() => files.write(kind, piece.name + largerWords(larger), (anyway) => service.beginFile(design, piece.id, kind, { tolerance: chord, angle: turn }, larger, anyway))}
