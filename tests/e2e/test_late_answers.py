@@ -219,6 +219,29 @@ class LateAnswers(VerbCase):
             stl.click()
         self.assertIn("tolerance=0.254&", begun.value.url + "&")
 
+    def test_a_late_preview_takes_back_no_sentence_about_what_came_after_it(self) -> None:
+        self.expected_errors = ("422",)
+        self.press("m")
+        self.press("v")
+        self.screen.click((20, 10, 10))
+        start = self.screen.handle_point((20, 10, 10), (0, 0, 1), 0.75)
+        self.page.mouse.move(*self.screen.at(start))
+        self.page.mouse.down()
+        self.holding = True
+        self.page.mouse.move(*self.screen.at(start + (0, 0, 2)), steps=3)
+        for key in "5 xy":
+            self.page.keyboard.press(key)
+        self.page.mouse.up()
+        said = self.page.get_by_text("“5 xy” is no number: nothing was applied")
+        said.wait_for()
+        self.let_go()
+        self.previewed()
+        self.assertTrue(said.is_visible())
+        self.screen.steps(1)
+        # What is done next is something else.
+        self.screen.field("Along z").fill("6")
+        said.wait_for(state="detached")
+
     def test_a_form_put_down_while_its_preview_takes_long_is_kept(self) -> None:
         self.screen.station("Rough")
         self.screen.tool("Sphere")

@@ -7,6 +7,7 @@ import { askedCurves, useCurves } from "./stores/curves";
 import { useDesign } from "./stores/design";
 import { useMap } from "./stores/map";
 import { usePicking } from "./stores/picking";
+import { unsay } from "./stores/problem";
 import { reachOn, useReach } from "./stores/reach";
 import { toolInHand, useSession } from "./stores/session";
 import { useShow } from "./stores/show";
@@ -77,8 +78,10 @@ export function callOff(): number | undefined {
 /** Show what a command would lead to; null shows the design as it stands. */
 export function preview(command: Command | null): void {
   const { design } = useDesign.getState();
-  if (design && command) channel?.preview(design.revision, held(command));
-  else if (design) callOff();
+  if (!design) return;
+  if (!command) return void callOff();
+  unsay();
+  channel?.preview(design.revision, held(command));
 }
 
 /** Drop a preview and wait until the design is shown as it stands: only then are elements what their numbers say. */

@@ -20,7 +20,7 @@ import { useProofs } from "./stores/proofs";
 import { useStones } from "./stores/stones";
 import { useNear } from "./stores/near";
 import { setHover, usePicking } from "./stores/picking";
-import { say, useProblem } from "./stores/problem";
+import { overcome, say, useProblem } from "./stores/problem";
 import { useReach } from "./stores/reach";
 import { toolInHand, useSession } from "./stores/session";
 import { useShow } from "./stores/show";
@@ -90,7 +90,7 @@ function message(m: Message): void {
     frame = m.seq;
     useDesign.setState({ preview: m.preview });
     rememberRail(m.preview.rail);
-    useProblem.setState({ problem: null, piece: null });
+    overcome();
   } else {
     take(m.state);
     answered(m.seq, m.state);
@@ -125,7 +125,7 @@ function refused({ seq, problem }: Extract<Message, { type: "problem" }>): void 
   const { touched } = useSession.getState();
   if (problem.type !== "/problems/stopped") {
     const soft = !turns.isAwaiting(seq) && !touched && isEager(toolInHand());
-    useProblem.setState({ problem, piece: usePicking.getState().piece, soft });
+    useProblem.setState({ problem, piece: usePicking.getState().piece, soft, own: false });
   }
   useSession.setState({ touched: false });
   answered(seq, null);
