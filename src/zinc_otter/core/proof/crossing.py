@@ -7,6 +7,7 @@ from dataclasses import dataclass
 import numpy as np
 from scipy.sparse import coo_array
 from scipy.sparse.csgraph import connected_components
+from scipy.spatial import cKDTree
 
 from zinc_otter.core.cage.cage import Cage, unit
 from zinc_otter.core.cage.topology import Bools, Floats, Ints
@@ -76,17 +77,18 @@ def meetings(points: Floats, triangles: Ints, asked: Bools | None = None) -> Mee
     They cross where an edge of one passes through the inside of the other by more than ``TOUCH``, or through an edge or a
     corner of a surface from one side of it to the other (:mod:`edges_through`), and where they lie on one another looking to
     the same side, as where a surface is folded. They touch where one comes as near as that to the other without passing
-    through. Points in one place count as one vertex.
+    through. Points in one place, as near as that, count as one vertex.
     """
-    rows, same = same_rows(points)
-    corner = same[triangles]
     eps = TOUCH * float(np.ptp(points, axis=0).max()) if len(points) else 0.0
+    rows, same = _in_one_place(points, eps)
+    corner = same[triangles]
+    # What has shrunk to a line or a point looks to no side; those beside it cover it.
+    whole = (corner != np.roll(corner, 1, axis=1)).all(axis=1)
     crossed, touched = [np.empty((0, 2), dtype=np.int64)], [np.empty((0, 2), dtype=np.int64)]
     at_borders = Borders()
     at = points[triangles]
     for pairs in near_boxes(at.min(axis=1) - eps, at.max(axis=1) + eps):
-        if asked is not None:
-            pairs = pairs[asked[pairs].any(axis=1)]
+        pairs = pairs[whole[pairs].all(axis=1) if asked is None else whole[pairs].all(axis=1) & asked[pairs].any(axis=1)]
         for k in range(3):
             # Most of what meets are neighbours.
             pairs = pairs[~(corner[pairs[:, 0], k, None] == corner[pairs[:, 1]]).any(axis=1)]
@@ -96,8 +98,8 @@ def meetings(points: Floats, triangles: Ints, asked: Bools | None = None) -> Mee
     near = np.concatenate(touched)
     if asked is not None and (len(near) or at_borders.some):
         # What passes through a border is told by all that lies there, asked about or not.
-        whole = meetings(points, triangles)
-        return Meetings(*(pairs[asked[pairs].any(axis=1)] for pairs in (whole.cross, whole.touch)))
+        every = meetings(points, triangles)
+        return Meetings(*(pairs[asked[pairs].any(axis=1)] for pairs in (every.cross, every.touch)))
     doubles = _doubled(corner)
     crossed.append(doubles if asked is None else doubles[asked[doubles].any(axis=1)])
     crossed.append(at_borders.through(eps))
@@ -106,6 +108,21 @@ def meetings(points: Floats, triangles: Ints, asked: Bools | None = None) -> Mee
     cross: Ints = _pairs(np.concatenate(crossed), len(triangles))
     touch: Ints = near[~_among(np.sort(near, axis=1), cross, len(triangles))]
     return Meetings(cross, touch)
+
+
+def _in_one_place(points: Floats, eps: float) -> tuple[Ints, Ints]:
+    """The first of the points (n, 3) in each place, and for each point the place where it is.
+
+    Bodies that were cut have edges shorter than anything that is told here: with two points for one, neighbours beside such
+    an edge would be taken for strangers that touch.
+    """
+    rows, same = same_rows(points)
+    near = cKDTree(points[rows]).query_pairs(eps, output_type="ndarray") if len(rows) else np.empty((0, 2), dtype=np.int64)
+    if not len(near):
+        return rows, same
+    graph = coo_array((np.ones(len(near)), (near[:, 0], near[:, 1])), shape=(len(rows), len(rows)))
+    place = connected_components(graph, directed=False)[1]
+    return rows[np.unique(place, return_index=True)[1]], place[same]
 
 
 def _pass_by_either_way(points: Floats, corner: Ints, pairs: Ints, eps: float) -> Bools:
