@@ -172,7 +172,8 @@ class Bench(SolidCase):
         self.client.patch(f"/api/designs/{state['id']}", json={"unit": "in"})
         path = self.path(state)
         self.assertEqual(self.wait(self.client.post(path + "/triangles-certificate").json())["status"], "done")
-        self.assertRegex(self.client.get(path + "/certificate-page").text, r">0\.8\d* × 0\.8\d* × 0\.1\d* in \([\d.]+ × [\d.]+ × [\d.]+ mm\)<")
+        page = self.client.get(path + "/certificate-page").text
+        self.assertRegex(page, r">0\.8\d* × 0\.8\d* × 0\.1\d* in \([\d.]+ × [\d.]+ × [\d.]+ mm\)<")
 
 
 class Refused(SolidCase):

@@ -11,8 +11,11 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 from PIL import Image
 
+from tests.core.stone.test_laying import done
+from zinc_otter.convert import triangles_of
 from zinc_otter.core.errors import CoreError
 from zinc_otter.core.proof.distance import MeshDistance
+from zinc_otter.core.proof.soundness import looked_over
 from zinc_otter.core.solid.fitting import fit_patches
 from zinc_otter.core.solid.patches import volume_and_area
 from zinc_otter.core.solid.seams import largest_seam
@@ -22,6 +25,7 @@ from zinc_otter.demo.lantern_references import TICKS, TICKS_APART
 from zinc_otter.store import Store
 from zinc_otter.studio.commands import read_command
 from zinc_otter.studio.design import Design
+from zinc_otter.studio.followers import recipe_of
 from zinc_otter.studio.picture import PAPER, picture
 from zinc_otter.studio.references import Component, Picture
 from zinc_otter.studio.shelf import Saved, StaleRevisionError, UnknownDesignError
@@ -159,6 +163,21 @@ class Demo(StudioCase):
         mirrored = cage.positions * [-1, 1, 1]
         both = np.concatenate([cage.positions, mirrored]).round(9) + 0.0
         self.assertEqual(len(np.unique(both, axis=0)), len(cage.positions))
+        self._can_be_printed_with_a_collar(grip.design)
+
+    def _can_be_printed_with_a_collar(self, design: Design) -> None:
+        """What is cut has edges far shorter than what is told: no neighbours beside one may be taken for crossing."""
+        collar = {"kind": "cylinder", "point": [0, 0, -66], "along": [0, 0, 1], "radius": 21, "height": 14}
+        for follower in (
+            {"kind": "combine", "body": collar}, {"kind": "fillet", "between": ["", "piece"], "radius": 3},
+            {"kind": "hollow", "wall": 2}, {"kind": "trim", "point": [0, 0, -62], "normal": [0, 0, -1]},
+        ):  # fmt: skip
+            if follower["kind"] == "fillet":
+                follower["between"] = [design.pieces[0].followers[0].id, "piece"]
+            design = done(design, kind="add-follower", piece=design.pieces[0].id, follower=follower)
+        made, notes = triangles_of(recipe_of(design, design.pieces[0].id), 0.5, 180.0)
+        self.assertEqual({note.status for note in notes}, {"done"})
+        self.assertEqual(looked_over(made.points, made.triangles).faults, ())
 
     def test_the_lantern_keeps_clear_of_its_cell_and_fits_its_sketch(self) -> None:
         for card in self.store.designs():
