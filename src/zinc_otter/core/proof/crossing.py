@@ -7,13 +7,12 @@ from dataclasses import dataclass
 import numpy as np
 from scipy.sparse import coo_array
 from scipy.sparse.csgraph import connected_components
-from scipy.spatial import cKDTree
 
 from zinc_otter.core.cage.cage import Cage, unit
 from zinc_otter.core.cage.topology import Bools, Floats, Ints
 from zinc_otter.core.proof.edges_through import Borders, Passing
 from zinc_otter.core.proof.near_boxes import near_boxes
-from zinc_otter.core.same_rows import same_rows
+from zinc_otter.core.same_rows import same_places
 from zinc_otter.core.surface import build_stencils, evaluate
 
 TOUCH = 1e-7
@@ -80,7 +79,9 @@ def meetings(points: Floats, triangles: Ints, asked: Bools | None = None) -> Mee
     through. Points in one place, as near as that, count as one vertex.
     """
     eps = TOUCH * float(np.ptp(points, axis=0).max()) if len(points) else 0.0
-    rows, same = _in_one_place(points, eps)
+    # Bodies that were cut have edges shorter than anything that is told here: with two points for one, neighbours beside
+    # such an edge would be taken for strangers that touch.
+    rows, same = same_places(points, eps)
     corner = same[triangles]
     # What has shrunk to a line or a point looks to no side; those beside it cover it.
     whole = (corner != np.roll(corner, 1, axis=1)).all(axis=1)
@@ -108,21 +109,6 @@ def meetings(points: Floats, triangles: Ints, asked: Bools | None = None) -> Mee
     cross: Ints = _pairs(np.concatenate(crossed), len(triangles))
     touch: Ints = near[~_among(np.sort(near, axis=1), cross, len(triangles))]
     return Meetings(cross, touch)
-
-
-def _in_one_place(points: Floats, eps: float) -> tuple[Ints, Ints]:
-    """The first of the points (n, 3) in each place, and for each point the place where it is.
-
-    Bodies that were cut have edges shorter than anything that is told here: with two points for one, neighbours beside such
-    an edge would be taken for strangers that touch.
-    """
-    rows, same = same_rows(points)
-    near = cKDTree(points[rows]).query_pairs(eps, output_type="ndarray") if len(rows) else np.empty((0, 2), dtype=np.int64)
-    if not len(near):
-        return rows, same
-    graph = coo_array((np.ones(len(near)), (near[:, 0], near[:, 1])), shape=(len(rows), len(rows)))
-    place = connected_components(graph, directed=False)[1]
-    return rows[np.unique(place, return_index=True)[1]], place[same]
 
 
 def _pass_by_either_way(points: Floats, corner: Ints, pairs: Ints, eps: float) -> Bools:

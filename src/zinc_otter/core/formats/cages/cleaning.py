@@ -10,7 +10,6 @@ import numpy as np
 from numpy.typing import ArrayLike
 from scipy.sparse import coo_matrix
 from scipy.sparse.csgraph import connected_components
-from scipy.spatial import cKDTree
 
 from zinc_otter.core.cage.cage import Cage
 from zinc_otter.core.cage.topology import Floats, Ints
@@ -18,6 +17,7 @@ from zinc_otter.core.errors import BadNumberError
 from zinc_otter.core.formats.cages.facing import mirrored, next_corners, turned_over
 from zinc_otter.core.formats.cages.loaded import cage_of, refuse_broken, refuse_strange_marks
 from zinc_otter.core.formats.cages.pairing import quads_of
+from zinc_otter.core.same_rows import same_places
 
 SCANNED = 0.15
 """From this share of faces that stay triangles a mesh is taken for a scan."""
@@ -97,23 +97,17 @@ class Cleaner:
     def _merged(self, positions: Floats, flat: Ints) -> tuple[Ints, Floats]:
         """For each vertex the number of the one that it becomes, and the places of these."""
         n = len(positions)
-        pairs = cKDTree(positions).query_pairs(self.cleaning.merge, output_type="ndarray") if n else np.zeros((0, 2), int)
-        graph = coo_matrix((np.ones(len(pairs)), (pairs[:, 0], pairs[:, 1])), shape=(n, n))
-        count, label = connected_components(graph, directed=False)
-        points = np.zeros((count, 3))
         # The first of each heap keeps its place, so that what is merged with nothing keeps it to the last bit.
-        first = np.full(count, n)
-        np.minimum.at(first, label, np.arange(n))
-        points[:] = positions[first]
+        first, label = same_places(positions, self.cleaning.merge)
         lone = n - len(np.unique(flat))
         self._note(
             "merged",
-            n - count,
+            n - len(first),
             "1 vertex was merged with one beside it.",
             "{} vertices were merged with others beside them.",
         )
         self._note("unused", lone, "1 vertex of no face was left out.", "{} vertices of no face were left out.")
-        return label.astype(np.int64), points
+        return label, positions[first]
 
     def _without_bad(self, faces: Polygons, kept: Ints) -> tuple[Polygons, Ints]:
         flat, sizes = faces
