@@ -128,7 +128,10 @@ def _pass_by_either_way(points: Floats, corner: Ints, pairs: Ints, eps: float) -
     for k in range(3):
         np.minimum.at(least, corner[:, k], facing[:, k])
     free: Bools = least[corner].min(axis=1) > _FREES
-    told = free[pairs].all(axis=1)
+    # Beside edges shorter than the moves these tell nothing: what lies on both sides of one is one surface.
+    heap = same_places(points, 2 * _SHIFTS * eps)[1][corner]
+    strangers = (heap[pairs[:, 0], :, None] != heap[pairs[:, 1], None, :]).all(axis=(1, 2))
+    told = free[pairs].all(axis=1) & strangers
     found = np.zeros(len(pairs), dtype=bool)
     pairs = pairs[told]
     count = len(corner)
