@@ -90,6 +90,18 @@ class Crossings(unittest.TestCase):
         self.assertEqual(len(meetings(flat, same).cross), 1)
         self.assertEqual((len(meetings(flat, against).cross), len(meetings(flat, against).touch)), (0, 1))
 
+    def test_neighbours_beside_a_very_short_edge(self) -> None:
+        # As a body was left that was united, filleted and cut: vertices 3 and 4 lie 0.000025 mm apart, on a body of 106 mm.
+        points = np.array([
+            [-0.044254, -0.096472, -0.385492], [-0.044254, 0, -0.016971], [-0.044254, 0.036158, -0.001619],
+            [-0.034365, 0.036057, -0.001257], [-0.03434, 0.036057, -0.001254], [-0.175807, 0.0375, 3.66],
+            [0.33912, 0, -0.001257], [0.339981, 0, -0.001153], [0.307411, 0.03257, 0.031408], [106, 0, 0],
+        ])  # fmt: skip
+        triangles = np.array([[2, 3, 5], [4, 8, 5], [0, 6, 1], [1, 6, 3], [4, 7, 8]])
+        found = meetings(points, triangles)
+        self.assertEqual(len(found.cross), 0)
+        self.assertGreater(len(found.touch), 0)
+
     def test_shells_of_a_cage_that_touch(self) -> None:
         block = box((10, 10, 10), (1, 1, 1))
         hard = Cage(block.positions, block.topology, np.full(block.topology.edge_count, 10.0))
