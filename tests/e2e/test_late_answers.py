@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import json
 import re
 from typing import Any
 
@@ -218,6 +219,22 @@ class LateAnswers(VerbCase):
         with self.page.expect_request(lambda r: "surface-file" in r.url) as begun:
             stl.click()
         self.assertIn("tolerance=0.254&", begun.value.url + "&")
+
+    def test_what_was_refused_before_is_not_said_of_what_went_well(self) -> None:
+        self.expected_errors = ("422",)
+        self.screen.station("Make")
+        self.screen.tool("Print bench")
+        problem = {"type": "/problems/refused", "title": "Refused", "status": 422, "detail": "The bench is being cleaned."}
+        kind = "application/problem+json"
+        self.page.route("**/print-bench?*", lambda r: r.fulfill(status=422, content_type=kind, body=json.dumps(problem)))
+        hand = self.page.get_by_role("button", name=re.compile("Hand over"))
+        hand.click()
+        said = self.page.get_by_text("The bench is being cleaned.")
+        said.wait_for()
+        self.page.unroute("**/print-bench?*")
+        hand.click()
+        self.page.get_by_test_id("bench-answer").wait_for(timeout=60_000)
+        self.assertFalse(said.is_visible())
 
     def test_a_late_preview_takes_back_no_sentence_about_what_came_after_it(self) -> None:
         self.expected_errors = ("422",)

@@ -4,7 +4,7 @@ import { bend, callOff, weigh } from "./line";
 import { Refused, service } from "./service";
 import { useDesign } from "./stores/design";
 import { setHover, usePicking } from "./stores/picking";
-import { say, useProblem } from "./stores/problem";
+import { say, unsay, useProblem } from "./stores/problem";
 import { useSession } from "./stores/session";
 import { afresh, showPreview } from "./tooling";
 
@@ -15,6 +15,7 @@ interface Picks {
 
 /** Do something that asks the service, and say what stands in the way. */
 export async function attempt(act: () => Promise<unknown>): Promise<void> {
+  unsay();
   try {
     await act();
   } catch (error) {

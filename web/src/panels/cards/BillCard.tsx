@@ -46,7 +46,7 @@ function Lines({ bill }: { bill: Bill }) {
           {bill.metal.map((line) => (
             <tr key={line.piece}>
               <th scope="row">{line.count > 1 ? `${line.name}, ${line.count} bodies` : line.name}</th>
-              <td>{volumeWords(line.volume, unit)}</td>
+              <td>{volumeWords(line.volume, unit, 5)}</td>
               <td colSpan={2}>{line.bore ? `bore ⌀ ${lengthWords(line.bore, unit)}${line.bore_words ? `: ${line.bore_words}` : ""}` : ""}</td>
             </tr>
           ))}
