@@ -202,6 +202,8 @@ class LateAnswers(VerbCase):
         self.screen.field("Layer").fill("1/50 in")
         hand = self.page.get_by_role("button", name=re.compile("Hand over"))
         self.assertTrue(hand.is_disabled())
+        # What is not read yet is not called wrong.
+        self.assertFalse(self.page.get_by_text("A number is wrong").is_visible())
         self.answer(waiting)
         # Pressed as soon as it may be, it is done with what was typed.
         hand.click()

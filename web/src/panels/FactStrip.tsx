@@ -11,7 +11,7 @@ import { useProofs } from "../live/stores/proofs";
 import { useStones } from "../live/stores/stones";
 import { useNear } from "../live/stores/near";
 import { plural, useHidden, useHover, usePicking } from "../live/stores/picking";
-import { useAnyWrong } from "../live/stores/wrong";
+import { useAnyMistake } from "../live/stores/wrong";
 import { useTool } from "../live/stores/session";
 import { useShow } from "../live/stores/show";
 import { figure, verticesOf } from "../model/measure";
@@ -201,7 +201,7 @@ function tooNear({ distance, asked }: Near, name: string, unit: Unit): string {
 function ClickHint() {
   const comparing = useShow((s) => s.compare !== null);
   const previewed = useDesign((s) => s.preview !== null);
-  const anyWrong = useAnyWrong();
+  const anyWrong = useAnyMistake();
   const is = useTool()?.is;
   const hover = useHover((s) => s.hover);
   const picked = usePicking((s) => s.picked.length > 0);

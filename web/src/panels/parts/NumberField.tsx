@@ -33,10 +33,10 @@ interface Typed {
 const widthOf = (field: Field, ending: string, fault: string | null): number => (fault && fault.length > 20 ? 230 : ending ? 112 : field.narrow ? 76 : 100);
 
 /** Where the text is typed, marked for as long as it is wrong, or nobody knows whether it is. */
-function useMarked(isWrong: boolean): RefObject<HTMLInputElement | null> {
+function useMarked(isWrong: boolean, unread: boolean): RefObject<HTMLInputElement | null> {
   const id = useId();
   const input = useRef<HTMLInputElement>(null);
-  useEffect(() => (isWrong ? markWrong(id, () => input.current?.focus()) : undefined), [id, isWrong]);
+  useEffect(() => (isWrong || unread ? markWrong(id, { unread: !isWrong, focus: () => input.current?.focus() }) : undefined), [id, isWrong, unread]);
   return input;
 }
 
@@ -61,7 +61,7 @@ export function NumberField({ field, value, disabled, onChange }: Props) {
   if (typed && (typed.unit !== unit || (value !== typed.over && value !== typed.value))) setTyped(null);
   else if (typed && value === typed.value && typed.over !== value) setTyped({ ...typed, over: value });
   const { text, fault, unread } = readout(field, value, typed, unit);
-  const input = useMarked((fault !== null || unread) && !disabled);
+  const input = useMarked(fault !== null && !disabled, unread && !disabled);
 
   const take = (written: string) => {
     const turn = ++latest.current;
